@@ -1,0 +1,3 @@
+export * from './css';
+export * from './page';
+export * from './site';

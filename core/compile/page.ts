@@ -1,0 +1,152 @@
+import { sha256 } from '@noble/hashes/sha2';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
+import { siteOf, stylesOf, type Address, type Documents, type Source } from '../model';
+import {
+  escapeAttribute,
+  escapeText,
+  prepare,
+  write,
+  type Linked,
+  type Linker,
+  type Template,
+} from '../resolve';
+import {
+  dataOf,
+  evaluate,
+  recording,
+  type Data,
+  type Known,
+  type Names,
+  type Recorded,
+} from '../value';
+import { cssOf } from './css';
+
+/** A page as it is published: its HTML, the CSS file it loads, and what it was made from. */
+export interface CompiledPage {
+  readonly path: string;
+  readonly html: string;
+  readonly css: { readonly path: string; readonly text: string };
+  /** What it was made from (see `Recorded`): when none of it changes, neither does the page. */
+  readonly depends: readonly string[];
+}
+
+/** Compiles the pages of one state of a site; what pages share is worked out once. */
+export class PageCompiler {
+  private readonly data: Data;
+  private sink: Recorded = new Set();
+  private readonly prepared = new Map<string, Prepared>();
+
+  constructor(
+    private readonly documents: Documents,
+    private readonly linker: Linker,
+    data: Data = dataOf(documents),
+  ) {
+    this.data = recording(data, () => this.sink);
+  }
+
+  /** @throws when the page cannot be linked. */
+  compile({ path, page, entry }: Address): CompiledPage {
+    const prepared = this.prepare(page.id, page.entries !== null);
+    this.sink = new Set(prepared.depends);
+    if (entry) this.sink.add(entry.id).add(entry.type);
+    const body = write(prepared.template, entry);
+    const names: Names = { data: this.data, properties: {}, page: entry, repeats: {} };
+    const html = htmlOf({
+      language: siteOf(this.documents).language,
+      site: siteOf(this.documents).name,
+      title: plainText(page.title, names),
+      description: plainText(page.description, names),
+      css: prepared.css.path,
+      body,
+    });
+    return { path, html, css: prepared.css, depends: [...this.sink].sort() };
+  }
+
+  private prepare(page: string, perEntry: boolean): Prepared {
+    const done = this.prepared.get(page);
+    if (done) return done;
+    this.sink = new Set();
+    const linked = this.linker.link(this.documents, page);
+    const template = prepare(linked, this.data, perEntry);
+    const text = cssOf(this.documents, template.used);
+    const styles = stylesOf(this.documents);
+    this.sink.add(siteOf(this.documents).id).add(styles.id);
+    for (const font of Object.values(styles.fonts)) this.sink.add(font.asset);
+    addDefinitions(linked, this.sink);
+    const prepared: Prepared = {
+      template,
+      css: { path: cssPath(text), text },
+      depends: this.sink,
+    };
+    this.prepared.set(page, prepared);
+    return prepared;
+  }
+}
+
+interface Prepared {
+  readonly template: Template;
+  readonly css: CompiledPage['css'];
+  readonly depends: Recorded;
+}
+
+function addDefinitions(linked: Linked, into: Recorded): void {
+  into.add(linked.doc);
+  for (const [id, definition] of linked.definitions) {
+    into.add(id);
+    if (definition) addDefinitions(definition, into);
+  }
+}
+
+function cssPath(text: string): string {
+  return `/files/${bytesToHex(sha256(utf8ToBytes(text))).slice(0, 16)}.css`;
+}
+
+function plainText(source: Source, names: Names): string {
+  const value = evaluate(source, 'text', names) as Known;
+  return value !== null && value.type === 'text' && value.value !== null ? value.value : '';
+}
+
+/** An HTML document (HTML Living Standard, 13.1) around a body. */
+export function htmlOf(page: {
+  language: string;
+  site: string;
+  title: string;
+  description: string;
+  css: string;
+  body: string;
+}): string {
+  const title = page.title === '' ? page.site : page.title;
+  return [
+    '<!doctype html>',
+    `<html lang="${escapeAttribute(page.language)}">`,
+    '<head>',
+    '<meta charset="utf-8">',
+    '<meta name="viewport" content="width=device-width, initial-scale=1">',
+    `<title>${escapeText(title)}</title>`,
+    ...(page.description === ''
+      ? []
+      : [`<meta name="description" content="${escapeAttribute(page.description)}">`]),
+    `<link rel="stylesheet" href="${page.css}">`,
+    '</head>',
+    `<body>${page.body}</body>`,
+    '</html>',
+    '',
+  ].join('\n');
+}
+
+/** A page that leads visitors of a former path to the new one, without a script. */
+export function redirectHtml(language: string, to: string): string {
+  return [
+    '<!doctype html>',
+    `<html lang="${escapeAttribute(language)}">`,
+    '<head>',
+    '<meta charset="utf-8">',
+    '<title>This page has moved</title>',
+    `<meta http-equiv="refresh" content="0; url=${escapeAttribute(to)}">`,
+    `<link rel="canonical" href="${escapeAttribute(to)}">`,
+    '</head>',
+    `<body><p>This page has moved: <a href="${escapeAttribute(to)}">${escapeText(to)}</a></p></body>`,
+    '</html>',
+    '',
+  ].join('\n');
+}

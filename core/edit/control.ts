@@ -1,0 +1,227 @@
+import { Type, type Static } from '@sinclair/typebox';
+import {
+  attributesOf,
+  childrenOf,
+  docOf,
+  ID_PATTERN,
+  inOrder,
+  ownAttributesOf,
+  rootOf,
+  text,
+  yesNo,
+  type Documents,
+  type Literal,
+  type NodeId,
+  type Source,
+  type Tree,
+  type TreeDoc,
+  type TreeNode,
+  type ValueType,
+} from '../model';
+import { sourceAt, type Control } from '../resolve';
+
+const Id = Type.String({ pattern: ID_PATTERN });
+
+/** Which of a node's sources is meant, as an argument of edits. */
+export const ControlArg = Type.Union([
+  Type.Object({ of: Type.Literal('text') }, { additionalProperties: false }),
+  Type.Object({ of: Type.Literal('shown') }, { additionalProperties: false }),
+  Type.Object(
+    { of: Type.Literal('attribute'), name: Type.String({ pattern: '^[a-z][a-z-]*$' }) },
+    { additionalProperties: false },
+  ),
+  Type.Object({ of: Type.Literal('value'), property: Id }, { additionalProperties: false }),
+]);
+export type ControlArg = Static<typeof ControlArg>;
+
+/** The members that lead to a control's source in its node. */
+export function controlPath(control: Control): string[] {
+  switch (control.of) {
+    case 'text':
+      return ['text'];
+    case 'shown':
+      return ['shown'];
+    case 'attribute':
+      return ['attributes', control.name];
+    case 'value':
+      return ['values', control.property];
+  }
+}
+
+/** The type of value a control takes; nothing when the node has no such control. */
+export function controlType(
+  documents: Documents,
+  node: TreeNode,
+  control: Control,
+): ValueType | undefined {
+  switch (control.of) {
+    case 'text':
+      return node.kind === 'text' ? 'text' : undefined;
+    case 'shown':
+      return node.kind === 'slot' || node.kind === 'repeat' ? undefined : 'boolean';
+    case 'attribute':
+      return node.kind === 'element' ? attributesOf(node.tag)[control.name] : undefined;
+    case 'value':
+      return node.kind === 'instance'
+        ? docOf(documents, 'component', node.component)?.properties[control.property]?.type
+        : undefined;
+  }
+}
+
+/** An empty literal of a type; what shows or not begins as shown. */
+export function emptyLiteral(type: ValueType): Literal {
+  if (type === 'boolean') return yesNo(true);
+  if (type === 'text') return text('');
+  return { is: 'value', type, value: null } as Literal;
+}
+
+/** A control of a tree, with everything a table of controls shows. */
+export interface ControlRow {
+  readonly node: NodeId;
+  readonly control: Control;
+  readonly type: ValueType;
+  /** What the control is on its own: `text`, `shown`, `address`. */
+  readonly what: string;
+  /** The element it belongs to: a text's controls belong to the element around it. */
+  readonly element: NodeId;
+  readonly elementName: string;
+  /** The suggested label of a property made of it: `Heading text`. */
+  readonly label: string;
+  readonly source: Source | undefined;
+  /** What a property made of it has by default. */
+  readonly byDefault: Literal;
+}
+
+const WORDS: Record<string, string> = { href: 'address', src: 'picture', alt: 'alternative text' };
+
+/** What an attribute is called where people see it. */
+export function attributeWord(name: string): string {
+  return WORDS[name] ?? name;
+}
+
+const TAG_WORDS: Record<string, string> = {
+  h1: 'Heading', h2: 'Heading', h3: 'Heading', h4: 'Heading', h5: 'Heading', h6: 'Heading',
+  p: 'Text', a: 'Link', img: 'Picture', ul: 'List', ol: 'List', li: 'Item', section: 'Section',
+  div: 'Box', header: 'Header', footer: 'Footer', nav: 'Navigation', main: 'Main', article: 'Article',
+  span: 'Words', figure: 'Figure', figcaption: 'Caption', blockquote: 'Quotation', aside: 'Aside',
+  time: 'Time', address: 'Address', small: 'Small print', strong: 'Strong', em: 'Emphasis', hr: 'Rule',
+};
+
+/** The name by which people see a node: its own, else what it is. */
+export function nodeName(documents: Documents, node: TreeNode, doc?: TreeDoc): string {
+  if (node.name) return node.name;
+  switch (node.kind) {
+    case 'element':
+      return TAG_WORDS[node.tag] ?? node.tag;
+    case 'text':
+      return 'Text';
+    case 'instance': {
+      const component = docOf(documents, 'component', node.component);
+      return component ? shortName(component.name) : 'gone';
+    }
+    case 'slot':
+      return doc?.kind === 'component' ? `slot: ${doc.slots[node.slot]?.label ?? ''}` : 'slot';
+    case 'repeat': {
+      const type = docOf(documents, 'type', node.query.type);
+      return `repeat: ${type?.plural.toLowerCase() ?? 'entries'}`;
+    }
+  }
+}
+
+/** A component's name without its folder. */
+export function shortName(name: string): string {
+  return name.slice(name.lastIndexOf('/') + 1);
+}
+
+/** The folder of a component's name, `''` for none. */
+export function folderOf(name: string): string {
+  return name.slice(0, Math.max(0, name.lastIndexOf('/')));
+}
+
+/** Every control of a tree that could be exposed, in screen order; below one node when it is named. */
+export function controlsOf(documents: Documents, doc: TreeDoc, only?: NodeId): ControlRow[] {
+  const rows: ControlRow[] = [];
+  const tree: Tree = doc.nodes;
+  const children = childrenOf(tree);
+  const root = rootOf(tree);
+
+  const add = (node: NodeId, control: Control, what: string, element: NodeId) => {
+    const stored = tree[node]!;
+    const type = controlType(documents, stored, control);
+    if (!type) return;
+    const elementName = nodeName(documents, tree[element]!, doc);
+    const source = sourceAt(stored, control);
+    rows.push({
+      node,
+      control,
+      type,
+      what,
+      element,
+      elementName,
+      label: labelOf(elementName, what),
+      source,
+      byDefault: defaultOf(source, type, inheritedDefault(stored, control)),
+    });
+  };
+  const inheritedDefault = (stored: TreeNode, control: Control): Source | undefined =>
+    stored.kind === 'instance' && control.of === 'value'
+      ? docOf(documents, 'component', stored.component)?.properties[control.property]?.default
+      : undefined;
+
+  const visit = (id: NodeId) => {
+    const node = tree[id]!;
+    if (node.kind === 'element') {
+      if (id !== root) add(id, { of: 'shown' }, 'shown', id);
+      const texts = children.of(id).filter((child) => tree[child]!.kind === 'text');
+      for (const child of texts) add(child, { of: 'text' }, 'text', id);
+      for (const name of Object.keys(ownAttributesOf(node.tag)))
+        if (name !== 'loading') add(id, { of: 'attribute', name }, attributeWord(name), id);
+      if (node.attributes['aria-label']) add(id, { of: 'attribute', name: 'aria-label' }, 'aria-label', id);
+    }
+    if (node.kind === 'instance') {
+      if (id !== root) add(id, { of: 'shown' }, 'shown', id);
+      const component = docOf(documents, 'component', node.component);
+      if (component)
+        for (const [property, { label }] of inOrder(component.properties))
+          add(id, { of: 'value', property }, label.toLowerCase(), id);
+    }
+    for (const child of children.all(id)) visit(child);
+  };
+  if (only === undefined) visit(root);
+  else visit(only);
+  return rows;
+}
+
+function labelOf(element: string, what: string): string {
+  if (what === 'picture' && element === 'Picture') return 'Picture';
+  if (what === 'text' && element === 'Text') return 'Text';
+  const label = `${element} ${what}`;
+  return label[0]!.toUpperCase() + label.slice(1);
+}
+
+function defaultOf(source: Source | undefined, type: ValueType, inherited?: Source): Literal {
+  if (source?.is === 'value') {
+    const { whenEmpty: _, ...literal } = source;
+    return literal as Literal;
+  }
+  if (inherited?.is === 'value') return inherited;
+  return emptyLiteral(type);
+}
+
+/** A key for a label: `Heading text` gives `headingText`; a number is put behind one that is taken. */
+export function keyFor(label: string, taken: ReadonlySet<string>): string {
+  const words = label
+    .normalize('NFD')
+    .replace(/[^a-zA-Z0-9]+/g, ' ')
+    .trim()
+    .split(' ')
+    .filter(Boolean);
+  const joined = words
+    .map((word, i) => (i === 0 ? word[0]!.toLowerCase() : word[0]!.toUpperCase()) + word.slice(1))
+    .join('')
+    .slice(0, 70);
+  const base = /^[a-z]/.test(joined) ? joined : 'p' + joined;
+  let key = base;
+  for (let n = 2; taken.has(key); n += 1) key = base + n;
+  return key;
+}

@@ -1,0 +1,26 @@
+import type { Static, TObject } from '@sinclair/typebox';
+import type { Documents } from '../model';
+import type { Change, Refusal } from './change';
+
+/**
+ * A kind of edit: the schema of its arguments (every new id among them), what it does as a pure function
+ * to changes, and how the history names it.
+ */
+export interface EditKind<S extends TObject = TObject> {
+  readonly args: S;
+  run(documents: Documents, args: Static<S>): Change[] | Refusal;
+  /** What was done, in the past tense: `set the heading of Shed intro`. */
+  says(documents: Documents, args: Static<S>): string;
+}
+
+/** Gives an edit kind the types of its schema. */
+export function defineEdit<S extends TObject>(kind: EditKind<S>): EditKind<S> {
+  return kind;
+}
+
+export function refuse(refused: string, doc?: string, path?: string): Refusal {
+  const refusal: { refused: string; doc?: string; path?: string } = { refused };
+  if (doc !== undefined) refusal.doc = doc;
+  if (path !== undefined) refusal.path = path;
+  return refusal;
+}

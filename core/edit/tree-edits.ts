@@ -1,0 +1,187 @@
+import { Type } from '@sinclair/typebox';
+import {
+  ancestorsOf,
+  docOf,
+  ID_PATTERN,
+  Place,
+  rootOf,
+  stylesOf,
+  Source,
+  treeDocOf,
+  Tree,
+  withDescendants,
+  type Block,
+} from '../model';
+import { declarationKey, expand, longhandsOf } from '../style';
+import { changeTo, type Change } from './change';
+import { attributeWord, ControlArg, controlPath, controlType, nodeName, shortName } from './control';
+import { defineEdit, refuse } from './define';
+import type { Documents, TreeDoc, TreeNode } from '../model';
+
+const Id = Type.String({ pattern: ID_PATTERN });
+const exact = { additionalProperties: false };
+
+/** How people see a page or component: its name. */
+export function documentName(doc: TreeDoc | undefined): string {
+  if (!doc) return 'a document that is gone';
+  return doc.kind === 'page' ? doc.path : shortName(doc.name);
+}
+
+function named(documents: Documents, doc: string, node: string): string {
+  const tree = treeDocOf(documents, doc);
+  const stored = tree?.nodes[node];
+  return stored ? nodeName(documents, stored, tree) : 'something that is gone';
+}
+
+function gone(what: string, doc: string) {
+  return refuse(`${what} is gone; somebody has removed it.`, doc);
+}
+
+/** Puts nodes that belong together into a tree. */
+export const place = defineEdit({
+  args: Type.Object({ doc: Id, root: Id, nodes: Tree }, exact),
+  run(documents, { doc, root, nodes }) {
+    const tree = treeDocOf(documents, doc);
+    if (!tree) return gone('The document', doc);
+    const placed = nodes[root];
+    if (!placed || placed.place.parent === null) return refuse('Nothing was given to place.', doc);
+    if (!tree.nodes[placed.place.parent])
+      return gone('The place where this should stand', doc);
+    for (const id in nodes)
+      if (tree.nodes[id]) return refuse('A node with this id is there already.', doc, `/nodes/${id}`);
+    return Object.keys(nodes).flatMap((id) => changeTo(documents, doc, ['nodes', id], nodes[id]));
+  },
+  says: (documents, { doc, root, nodes }) =>
+    `placed ${nodeName(documents, nodes[root]!)} on ${documentName(treeDocOf(documents, doc))}`,
+});
+
+export const move = defineEdit({
+  args: Type.Object({ doc: Id, node: Id, place: Place }, exact),
+  run(documents, { doc, node, place: to }) {
+    const tree = treeDocOf(documents, doc);
+    if (!tree?.nodes[node]) return gone('What should move', doc);
+    if (to.parent === null || node === rootOf(tree.nodes)) return refuse('The root stays where it is.', doc);
+    if (!tree.nodes[to.parent]) return gone('The place to move to', doc);
+    if (to.parent === node || ancestorsOf(tree.nodes, to.parent).includes(node))
+      return refuse('Nothing can stand inside itself.', doc, `/nodes/${node}/place`);
+    return changeTo(documents, doc, ['nodes', node, 'place'], to);
+  },
+  says: (documents, { doc, node }) => `moved ${named(documents, doc, node)}`,
+});
+
+export const remove = defineEdit({
+  args: Type.Object({ doc: Id, node: Id }, exact),
+  run(documents, { doc, node }) {
+    const tree = treeDocOf(documents, doc);
+    if (!tree?.nodes[node]) return gone('What should be removed', doc);
+    if (node === rootOf(tree.nodes)) return refuse('The root cannot be removed.', doc);
+    return withDescendants(tree.nodes, node)
+      .reverse()
+      .flatMap((id) => changeTo(documents, doc, ['nodes', id], undefined));
+  },
+  says: (documents, { doc, node }) => `removed ${named(documents, doc, node)}`,
+});
+
+export const nameNode = defineEdit({
+  args: Type.Object({ doc: Id, node: Id, name: Type.String({ maxLength: 120 }) }, exact),
+  run(documents, { doc, node, name }) {
+    if (!treeDocOf(documents, doc)?.nodes[node]) return gone('What should be named', doc);
+    return changeTo(documents, doc, ['nodes', node, 'name'], name.trim() || undefined);
+  },
+  says: (documents, { doc, node, name }) => `named ${named(documents, doc, node)} “${name}”`,
+});
+
+/** Gives a control a source of its own: a value, a field, a property; `null` takes it away. */
+export const setControl = defineEdit({
+  args: Type.Object(
+    { doc: Id, node: Id, control: ControlArg, source: Type.Union([Source, Type.Null()]) },
+    exact,
+  ),
+  run(documents, { doc, node, control, source }) {
+    const stored = treeDocOf(documents, doc)?.nodes[node];
+    if (!stored) return gone('What should be set', doc);
+    const type = controlType(documents, stored, control);
+    if (!type && source !== null) return gone('The property', doc);
+    if (control.of === 'text' && source === null) return refuse('A text always has a value.', doc);
+    return changeTo(documents, doc, ['nodes', node, ...controlPath(control)], source ?? undefined);
+  },
+  says(documents, { doc, node, control, source }) {
+    const stored = treeDocOf(documents, doc)?.nodes[node];
+    const of = named(documents, doc, node);
+    const what = stored ? controlWord(documents, stored, control) : 'a value';
+    if (source === null) return `took back ${what} of ${of}`;
+    return source.is === 'field' ? `bound ${what} of ${of}` : `set ${what} of ${of}`;
+  },
+});
+
+function controlWord(documents: Documents, node: TreeNode, control: ControlArg): string {
+  if (control.of === 'attribute') return attributeWord(control.name);
+  if (control.of !== 'value') return control.of;
+  const component = node.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined;
+  return component?.properties[control.property]?.label ?? 'a property';
+}
+
+/** Declares a CSS property on a node at one width, shorthands taken apart; `null` takes it back. */
+export const declare = defineEdit({
+  args: Type.Object(
+    {
+      doc: Id,
+      node: Id,
+      property: Type.String({ maxLength: 60 }),
+      width: Type.String({ maxLength: 40 }),
+      css: Type.Union([Type.String({ maxLength: 500 }), Type.Null()]),
+    },
+    exact,
+  ),
+  run(documents, { doc, node, property, width, css }) {
+    const stored = treeDocOf(documents, doc)?.nodes[node];
+    if (!stored || (stored.kind !== 'element' && stored.kind !== 'instance'))
+      return gone('What should be styled', doc);
+    return declareIn(documents, doc, ['nodes', node, 'style'], stored.style, property, width, css);
+  },
+  says: (documents, { doc, node, property }) => `styled ${property} of ${named(documents, doc, node)}`,
+});
+
+/** Declares a CSS property on every element of a tag. */
+export const declareTag = defineEdit({
+  args: Type.Object(
+    {
+      tag: Type.String({ pattern: '^[a-z][a-z0-9]*$' }),
+      property: Type.String({ maxLength: 60 }),
+      width: Type.String({ maxLength: 40 }),
+      css: Type.Union([Type.String({ maxLength: 500 }), Type.Null()]),
+    },
+    exact,
+  ),
+  run(documents, { tag, property, width, css }) {
+    const styles = stylesOf(documents);
+    const block = styles.tags[tag];
+    if (!block) return refuse(`The site has no style for ${tag} yet.`, styles.id);
+    return declareIn(documents, styles.id, ['tags', tag], block, property, width, css);
+  },
+  says: (_, { tag, property }) => `styled ${property} of every ${tag}`,
+});
+
+function declareIn(
+  documents: Documents,
+  doc: string,
+  tokens: string[],
+  block: Block,
+  property: string,
+  width: string,
+  css: string | null,
+) {
+  if (css === null) {
+    const names = new Set([property, ...(longhandsOf(property) ?? [])]);
+    return Object.keys(block)
+      .sort()
+      .filter((key) => [...names].some((name) => key === declarationKey(name, width)))
+      .flatMap((key) => changeTo(documents, doc, [...tokens, key], undefined));
+  }
+  const expanded = expand(property, css);
+  if (!expanded.ok) return refuse(expanded.reason, doc, '/' + tokens.join('/'));
+  return Object.entries(expanded.longhands).flatMap(
+    ([longhand, value]): Change[] =>
+      changeTo(documents, doc, [...tokens, declarationKey(longhand, width)], { css: value }),
+  );
+}

@@ -1,0 +1,223 @@
+import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import { ID_PATTERN } from './ids';
+import { Source, Typed, ValueType } from './source';
+import { Block, Tree } from './tree';
+
+const Id = Type.String({ pattern: ID_PATTERN });
+const Label = Type.String({ minLength: 1, maxLength: 120 });
+const Order = Type.String({ pattern: '^[0-9A-Za-z]{1,200}$' });
+const Slug = Type.String({ pattern: '^[a-z0-9]+(-[a-z0-9]+)*$', maxLength: 120 });
+
+/** The current format of every kind; older documents are upgraded on reading. */
+export const FORMAT = 1;
+
+function document<K extends string, P extends Record<string, TSchema>>(kind: K, properties: P) {
+  return Type.Object(
+    { id: Id, kind: Type.Literal(kind), format: Type.Literal(FORMAT), ...properties },
+    { additionalProperties: false },
+  );
+}
+
+/** A path of segments; `<slug>` as the last one stands for each entry's slug. */
+export const PATH_PATTERN = '^/$|^(/[a-z0-9]+(-[a-z0-9]+)*)*(/<slug>)?$';
+const Path = Type.String({ pattern: PATH_PATTERN, minLength: 1, maxLength: 300 });
+
+export const SiteDoc = document('site', {
+  name: Label,
+  slug: Slug,
+  /** BCP 47 language tag of the pages. */
+  language: Type.String({ pattern: '^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$' }),
+  surround: Type.Union([Id, Type.Null()]),
+  /** The narrower widths, each the largest viewport width in px at which it holds. */
+  widths: Type.Record(
+    Id,
+    Type.Object(
+      { max: Type.Integer({ minimum: 200, maximum: 4000 }) },
+      { additionalProperties: false },
+    ),
+    {
+      additionalProperties: false,
+    },
+  ),
+});
+export type SiteDoc = Static<typeof SiteDoc>;
+
+export const StylesDoc = document('styles', {
+  tags: Type.Record(Type.String({ pattern: '^[a-z][a-z0-9]*$' }), Block, {
+    additionalProperties: false,
+  }),
+  fonts: Type.Record(
+    Id,
+    Type.Object(
+      {
+        family: Label,
+        asset: Id,
+        weight: Type.String({ pattern: '^\\d{1,4}( \\d{1,4})?$' }),
+        style: Type.Union([Type.Literal('normal'), Type.Literal('italic')]),
+      },
+      { additionalProperties: false },
+    ),
+    { additionalProperties: false },
+  ),
+});
+export type StylesDoc = Static<typeof StylesDoc>;
+
+export const PageDoc = document('page', {
+  name: Label,
+  path: Path,
+  title: Source,
+  description: Source,
+  draft: Type.Boolean(),
+  /** The content type of which this is the page of each entry; then the path ends in `<slug>`. */
+  entries: Type.Union([Id, Type.Null()]),
+  /** Paths it was once published under, which now lead here. */
+  former: Type.Record(Path, Type.Literal(true), { additionalProperties: false }),
+  nodes: Tree,
+});
+export type PageDoc = Static<typeof PageDoc>;
+
+export const Property = Type.Object(
+  {
+    label: Label,
+    key: Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 }),
+    type: ValueType,
+    group: Type.Union([Id, Type.Null()]),
+    order: Order,
+    default: Source,
+    /** What it is for, shown to whoever sets it. */
+    help: Type.Optional(Type.String({ maxLength: 500 })),
+  },
+  { additionalProperties: false },
+);
+export type Property = Static<typeof Property>;
+
+export const Group = Type.Object({ label: Label, order: Order }, { additionalProperties: false });
+export type Group = Static<typeof Group>;
+
+export const ComponentDoc = document('component', {
+  /** With its folder: `Sections/Shed intro`. */
+  name: Type.String({ pattern: '^[^/]+(/[^/]+)*$', minLength: 1, maxLength: 200 }),
+  properties: Type.Record(Id, Property, { additionalProperties: false }),
+  groups: Type.Record(Id, Group, { additionalProperties: false }),
+  slots: Type.Record(
+    Id,
+    Type.Object({ label: Label, order: Order }, { additionalProperties: false }),
+    {
+      additionalProperties: false,
+    },
+  ),
+  nodes: Tree,
+});
+export type ComponentDoc = Static<typeof ComponentDoc>;
+
+export const Field = Type.Object(
+  {
+    label: Label,
+    key: Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 }),
+    type: ValueType,
+    order: Order,
+    /** For a reference, the content type it leads to. */
+    of: Type.Optional(Id),
+  },
+  { additionalProperties: false },
+);
+export type Field = Static<typeof Field>;
+
+export const TypeDoc = document('type', {
+  name: Label,
+  plural: Label,
+  /** The field by which people know an entry. */
+  title: Id,
+  fields: Type.Record(Id, Field, { additionalProperties: false }),
+});
+export type TypeDoc = Static<typeof TypeDoc>;
+
+export const EntryDoc = document('entry', {
+  type: Id,
+  slug: Slug,
+  draft: Type.Boolean(),
+  values: Type.Record(Id, Typed, { additionalProperties: false }),
+});
+export type EntryDoc = Static<typeof EntryDoc>;
+
+export const AssetDoc = document('asset', {
+  name: Type.String({ minLength: 1, maxLength: 200 }),
+  sha256: Type.String({ pattern: '^[0-9a-f]{64}$' }),
+  mediaType: Type.Union([
+    Type.Literal('image/svg+xml'),
+    Type.Literal('image/png'),
+    Type.Literal('image/jpeg'),
+    Type.Literal('image/webp'),
+    Type.Literal('image/gif'),
+    Type.Literal('font/woff2'),
+  ]),
+  /** In CSS px; absent for fonts. */
+  width: Type.Optional(Type.Integer({ minimum: 1 })),
+  height: Type.Optional(Type.Integer({ minimum: 1 })),
+});
+export type AssetDoc = Static<typeof AssetDoc>;
+
+/** Each kind of document with its schema. */
+export const SCHEMAS = {
+  site: SiteDoc,
+  styles: StylesDoc,
+  page: PageDoc,
+  component: ComponentDoc,
+  type: TypeDoc,
+  entry: EntryDoc,
+  asset: AssetDoc,
+} as const;
+
+export type Kind = keyof typeof SCHEMAS;
+export type Doc = SiteDoc | StylesDoc | PageDoc | ComponentDoc | TypeDoc | EntryDoc | AssetDoc;
+export type DocOf<K extends Kind> = Extract<Doc, { kind: K }>;
+
+/** The documents of a site by id. Never changed in place: an edit makes a new record that shares the rest. */
+export type Documents = Readonly<Record<string, Doc>>;
+
+/** All documents of one kind, in the order of their ids. */
+export function allOf<K extends Kind>(documents: Documents, kind: K): DocOf<K>[] {
+  const found: DocOf<K>[] = [];
+  for (const id in documents) {
+    const doc = documents[id]!;
+    if (doc.kind === kind) found.push(doc as DocOf<K>);
+  }
+  return found.sort((a, b) => (a.id < b.id ? -1 : 1));
+}
+
+/** The document with this id, when it is there and of this kind. */
+export function docOf<K extends Kind>(
+  documents: Documents,
+  kind: K,
+  id: string,
+): DocOf<K> | undefined {
+  const doc = Object.hasOwn(documents, id) ? documents[id] : undefined;
+  return doc?.kind === kind ? (doc as DocOf<K>) : undefined;
+}
+
+/** The site document among a site's documents. @throws when it is missing, which no stored site is. */
+export function siteOf(documents: Documents): SiteDoc {
+  for (const id in documents) {
+    const doc = documents[id]!;
+    if (doc.kind === 'site') return doc;
+  }
+  throw new Error('These documents hold no site document.');
+}
+
+/** The shared styles of a site. @throws when they are missing, which no stored site is. */
+export function stylesOf(documents: Documents): StylesDoc {
+  for (const id in documents) {
+    const doc = documents[id]!;
+    if (doc.kind === 'styles') return doc;
+  }
+  throw new Error('These documents hold no styles document.');
+}
+
+/** A page or component: a document with a tree. */
+export type TreeDoc = PageDoc | ComponentDoc;
+
+/** The document with this id, when it holds a tree. */
+export function treeDocOf(documents: Documents, id: string): TreeDoc | undefined {
+  const doc = Object.hasOwn(documents, id) ? documents[id] : undefined;
+  return doc && (doc.kind === 'page' || doc.kind === 'component') ? doc : undefined;
+}

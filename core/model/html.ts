@@ -1,0 +1,77 @@
+/**
+ * What of HTML (Living Standard) a tree may hold: the elements, their attributes with the type of
+ * value each takes, and which nesting an HTML parser keeps as it is.
+ */
+import type { ValueType } from './source';
+
+/** Attributes that every element takes. */
+const GLOBAL: Record<string, ValueType> = { id: 'text', lang: 'text', title: 'text', role: 'text', 'aria-label': 'text' };
+
+/** Attributes by element. A picture also gets its size, a link its address, when they are written. */
+const OWN: Record<string, Record<string, ValueType>> = {
+  a: { href: 'link' },
+  img: { src: 'image', alt: 'text', loading: 'text' },
+  time: { datetime: 'date' },
+  ol: { start: 'number' },
+};
+
+const CONTAINERS = [
+  'div', 'section', 'article', 'aside', 'header', 'footer', 'main', 'nav', 'ul', 'ol', 'li', 'dl',
+  'dt', 'dd', 'figure', 'figcaption', 'blockquote', 'address', 'p', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6',
+  'a', 'span', 'strong', 'em', 'small', 'time', 'b', 'i', 'code',
+];
+const VOID = new Set(['img', 'hr', 'br']);
+
+/** Every element a tree may hold. */
+export const TAGS: ReadonlySet<string> = new Set([...CONTAINERS, ...VOID]);
+
+/** Elements that hold nothing (HTML 13.1.2, void elements). */
+export function isVoid(tag: string): boolean {
+  return VOID.has(tag);
+}
+
+/** The attributes of an element with the type of value each takes. */
+export function attributesOf(tag: string): Readonly<Record<string, ValueType>> {
+  return { ...OWN[tag], ...GLOBAL };
+}
+
+/** The attributes that are this element's own, in the order in which people think of them. */
+export function ownAttributesOf(tag: string): Readonly<Record<string, ValueType>> {
+  return OWN[tag] ?? {};
+}
+
+const HEADINGS = new Set(['h1', 'h2', 'h3', 'h4', 'h5', 'h6']);
+/** Start tags that close an open p (HTML 13.2.6.4.7). */
+const CLOSES_P = new Set([
+  'address', 'article', 'aside', 'blockquote', 'div', 'dl', 'figcaption', 'figure', 'footer', 'header',
+  'hr', 'main', 'nav', 'ol', 'p', 'section', 'ul', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'li', 'dt', 'dd',
+]);
+const PHRASING = new Set(['a', 'span', 'strong', 'em', 'small', 'time', 'b', 'i', 'code', 'img', 'br']);
+/** Elements that take phrasing content only (their content model, not just the parser). */
+const PHRASING_ONLY = new Set(['p', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'span', 'strong', 'em', 'small', 'time', 'b', 'i', 'code']);
+
+/**
+ * Why an element may not stand where it would; `null` when it may.
+ * @param above the tags around it, nearest first
+ */
+export function nestingFault(tag: string, above: readonly string[]): string | null {
+  const parent = above[0];
+  if (parent !== undefined) {
+    if (isVoid(parent)) return `${parent} holds nothing`;
+    if (PHRASING_ONLY.has(parent) && !PHRASING.has(tag)) return `${parent} holds only text-level elements, not ${tag}`;
+    if ((parent === 'ul' || parent === 'ol') && tag !== 'li') return `${parent} holds only li, not ${tag}`;
+    if (parent === 'dl' && tag !== 'dt' && tag !== 'dd' && tag !== 'div') return `dl holds only dt and dd, not ${tag}`;
+  }
+  if (tag === 'li' && parent !== undefined && parent !== 'ul' && parent !== 'ol') return 'li stands only in ul or ol';
+  if (tag === 'a' && above.includes('a')) return 'a link cannot stand in a link';
+  if (CLOSES_P.has(tag) && above.includes('p')) return `${tag} cannot stand in p: the parser would close the p`;
+  if (HEADINGS.has(tag) && parent !== undefined && HEADINGS.has(parent)) return 'a heading cannot stand in a heading';
+  if (tag === 'main' && above.some((t) => ['article', 'aside', 'footer', 'header', 'nav', 'main'].includes(t)))
+    return 'main stands under no other landmark';
+  return null;
+}
+
+/** Whether text may stand in an element. */
+export function takesText(tag: string): boolean {
+  return !isVoid(tag) && !['ul', 'ol', 'dl'].includes(tag);
+}

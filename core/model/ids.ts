@@ -1,0 +1,24 @@
+/**
+ * Ids: short random names that never change and carry no meaning.
+ * Sorting ids gives the tie-break order used wherever two things claim the same place.
+ */
+const ALPHABET = 'abcdefghijklmnopqrstuvwxyz0123456789';
+
+/** The shape of every id: a letter, then letters, digits or hyphens (also a valid CSS class and JSON Pointer token). */
+export const ID_PATTERN = '^[a-z][a-z0-9-]{0,39}$';
+
+/** A new id of 12 characters, beginning with a letter: 26 · 36^11 possibilities. */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(12));
+  let id = ALPHABET[bytes[0]! % 26]!;
+  for (let i = 1; i < 12; i += 1) id += ALPHABET[bytes[i]! % 36]!;
+  return id;
+}
+
+export type NodeId = string;
+export type DocId = string;
+export type PropertyId = string;
+export type SlotId = string;
+export type FieldId = string;
+export type WidthId = string;
+export type GroupId = string;

@@ -1,0 +1,67 @@
+import { allOf, docOf, type Documents, type EntryDoc, type PageDoc } from './documents';
+
+/** The part of a page's path that stands for the slug of each entry. */
+export const SLUG_PART = '<slug>';
+
+/** The path of a page; on a page made from entries, of this entry. */
+export function pathOf(page: PageDoc, entry?: EntryDoc): string {
+  return entry ? page.path.replace(SLUG_PART, entry.slug) : page.path;
+}
+
+/** Whether a page stands for each entry of a type. */
+export function isPerEntry(page: PageDoc): boolean {
+  return page.path.endsWith(SLUG_PART);
+}
+
+/** One address of a site: a page, and the entry where there is one for each. */
+export type Address = { path: string; page: PageDoc; entry?: EntryDoc };
+
+/** Every address that publishing makes, sorted by path. Drafts of pages and entries have none. */
+export function addressesOf(documents: Documents, drafts = false): Address[] {
+  const found: Address[] = [];
+  const entries = allOf(documents, 'entry').filter((entry) => drafts || !entry.draft);
+  for (const page of allOf(documents, 'page')) {
+    if (page.draft && !drafts) continue;
+    if (!isPerEntry(page)) found.push({ path: page.path, page });
+    else
+      for (const entry of entries) {
+        if (entry.type === page.entries) found.push({ path: pathOf(page, entry), page, entry });
+      }
+  }
+  return found.sort((a, b) => (a.path < b.path ? -1 : a.path > b.path ? 1 : 0));
+}
+
+/** The page made from entries of a type: the first by id when there are several. */
+export function pageForEntries(documents: Documents, type: string): PageDoc | undefined {
+  return allOf(documents, 'page').find((page) => page.entries === type && isPerEntry(page));
+}
+
+/**
+ * Where former paths lead now: from the old path to the new. A path that is an address again leads nowhere else.
+ */
+export function redirectsOf(documents: Documents): Map<string, string> {
+  const taken = new Set(addressesOf(documents).map((a) => a.path));
+  const redirects = new Map<string, string>();
+  for (const page of allOf(documents, 'page')) {
+    if (page.draft) continue;
+    for (const former of Object.keys(page.former).sort()) {
+      if (!isPerEntry(page)) {
+        if (!taken.has(former)) redirects.set(former, page.path);
+        continue;
+      }
+      for (const entry of allOf(documents, 'entry')) {
+        const old = former.replace(SLUG_PART, entry.slug);
+        if (entry.type === page.entries && !entry.draft && !taken.has(old))
+          redirects.set(old, pathOf(page, entry));
+      }
+    }
+  }
+  return redirects;
+}
+
+/** The text by which people know an entry: its title field, else its slug. */
+export function entryTitle(documents: Documents, entry: EntryDoc): string {
+  const type = docOf(documents, 'type', entry.type);
+  const title = type && entry.values[type.title];
+  return title && typeof title.value === 'string' && title.value !== '' ? title.value : entry.slug;
+}

@@ -1,0 +1,2 @@
+export * from './uses';
+export * from './reach';

@@ -1,0 +1,187 @@
+import type { Doc, DocId, Documents, NodeId } from '../model';
+import { documentUses, member, nodeUses, type Use } from './uses';
+
+/** Whom something reaches. */
+export interface Answer {
+  /** The stored nodes that use it directly. */
+  readonly instances: readonly Use[];
+  /** The documents those stand in. */
+  readonly documents: readonly DocId[];
+  /** The pages it reaches, directly or through other documents. */
+  readonly pages: readonly DocId[];
+  /** How many addresses those pages are published at. */
+  readonly published: number;
+}
+
+/** Uses of one target: a dense list, each use knowing its place, and how many each document has. */
+class Bag {
+  readonly list: Kept[] = [];
+  readonly documents = new Map<DocId, number>();
+
+  add(kept: Kept): void {
+    kept.at = this.list.length;
+    this.list.push(kept);
+    this.documents.set(kept.from, (this.documents.get(kept.from) ?? 0) + 1);
+  }
+
+  remove(kept: Kept): void {
+    const last = this.list.pop()!;
+    if (last !== kept) {
+      this.list[kept.at] = last;
+      last.at = kept.at;
+    }
+    const left = this.documents.get(kept.from)! - 1;
+    if (left === 0) this.documents.delete(kept.from);
+    else this.documents.set(kept.from, left);
+  }
+}
+
+type Kept = { from: DocId; node: NodeId; kind: Use['kind']; to: string; at: number };
+
+/** Documents that pass on what they use: what reaches a component reaches everything that places it. */
+const PASSES_ON = new Set<Doc['kind']>(['component', 'entry', 'asset']);
+
+/**
+ * The dependency index: kept up to date edit by edit, so that every question is answered from what is
+ * there already. Updating looks only at nodes that are not the same object as before.
+ */
+export class Reach {
+  private readonly bags = new Map<string, Bag>();
+  private readonly nodes = new Map<DocId, Map<NodeId, Kept[]>>();
+  private readonly kinds = new Map<DocId, Doc['kind']>();
+  private readonly pages = new Map<DocId, { draft: boolean; entries: DocId | null }>();
+  private readonly entries = new Map<DocId, number>();
+
+  constructor(documents: Documents = {}) {
+    for (const id in documents) this.update(undefined, documents[id]);
+  }
+
+  /** Takes in one document's change; `undefined` is a document that is not there. */
+  update(before: Doc | undefined, after: Doc | undefined): void {
+    if (before === after) return;
+    const id = (after ?? before)!.id;
+    let nodes = this.nodes.get(id);
+    if (!nodes) this.nodes.set(id, (nodes = new Map()));
+    const old = before?.kind === 'page' || before?.kind === 'component' ? before.nodes : {};
+    const now = after?.kind === 'page' || after?.kind === 'component' ? after.nodes : {};
+    if (old !== now) {
+      for (const node in now)
+        if (now[node] !== old[node]) this.replace(nodes, node, nodeUses(id, node, now[node]!));
+      for (const node in old) if (!(node in now)) this.replace(nodes, node, []);
+    }
+    if (!sameHead(before, after)) this.replace(nodes, '', after ? documentUses(after) : []);
+    this.countEntry(before, -1);
+    this.countEntry(after, 1);
+    if (!after) {
+      this.nodes.delete(id);
+      this.kinds.delete(id);
+      this.pages.delete(id);
+      return;
+    }
+    if (before === undefined) this.kinds.set(id, after.kind);
+    if (after.kind === 'page') this.pages.set(id, { draft: after.draft, entries: after.entries });
+  }
+
+  /** Takes in the difference of two states of a site. */
+  updateAll(before: Documents, after: Documents): void {
+    if (before === after) return;
+    for (const id in after) if (before[id] !== after[id]) this.update(before[id], after[id]);
+    for (const id in before) if (!(id in after)) this.update(before[id], undefined);
+  }
+
+  private replace(nodes: Map<NodeId, Kept[]>, node: NodeId, uses: Use[]): void {
+    for (const kept of nodes.get(node) ?? []) this.bags.get(kept.to)!.remove(kept);
+    if (uses.length === 0) {
+      nodes.delete(node);
+      return;
+    }
+    const list: Kept[] = uses.map((use) => ({ ...use, at: 0 }));
+    nodes.set(node, list);
+    for (const kept of list) {
+      let bag = this.bags.get(kept.to);
+      if (!bag) this.bags.set(kept.to, (bag = new Bag()));
+      bag.add(kept);
+    }
+  }
+
+  private countEntry(doc: Doc | undefined, by: number): void {
+    if (doc?.kind === 'entry' && !doc.draft)
+      this.entries.set(doc.type, (this.entries.get(doc.type) ?? 0) + by);
+  }
+
+  /** All direct uses of a document or a member of one. */
+  usesOf(target: string): readonly Use[] {
+    return this.bags.get(target)?.list.slice() ?? [];
+  }
+
+  /** Whom a document reaches. */
+  answer(target: DocId): Answer {
+    const bag = this.bags.get(target);
+    const pages = this.pagesReachedBy(target);
+    let published = 0;
+    for (const page of pages) published += this.publishedAt(page);
+    return {
+      instances: bag ? bag.list.slice() : [],
+      documents: bag ? [...bag.documents.keys()] : [],
+      pages,
+      published,
+    };
+  }
+
+  /** The instances of a component that set a property themselves, and so keep their value. */
+  settersOf(component: DocId, property: string): readonly Use[] {
+    return this.usesOf(member(component, property));
+  }
+
+  /** The pages that a document reaches, itself included when it is one. */
+  private pagesReachedBy(target: DocId): DocId[] {
+    if (this.pages.has(target)) return [target];
+    const pages: DocId[] = [];
+    const seen = new Set<DocId>([target]);
+    const open = [target];
+    for (let at = open.pop(); at !== undefined; at = open.pop()) {
+      const bag = this.bags.get(at);
+      if (!bag) continue;
+      for (const doc of bag.documents.keys()) {
+        if (seen.has(doc)) continue;
+        seen.add(doc);
+        const kind = this.kinds.get(doc);
+        if (kind === 'page') pages.push(doc);
+        else if (kind !== undefined && PASSES_ON.has(kind)) open.push(doc);
+      }
+    }
+    return pages;
+  }
+
+  /** At how many addresses a page is published: none for a draft, one for each entry where it is made from entries. */
+  publishedAt(page: DocId): number {
+    const kept = this.pages.get(page);
+    if (!kept || kept.draft) return 0;
+    return kept.entries === null ? 1 : (this.entries.get(kept.entries) ?? 0);
+  }
+
+  /** Everything it holds, sorted, for comparing two of them. */
+  dump(): string[] {
+    const lines: string[] = [];
+    for (const bag of this.bags.values())
+      for (const { from, node, kind, to } of bag.list) lines.push([to, kind, from, node].join(' '));
+    for (const [type, count] of this.entries) if (count > 0) lines.push(`entries ${type} ${count}`);
+    for (const [page, { draft, entries }] of this.pages)
+      lines.push(`page ${page} ${draft} ${entries ?? ''}`);
+    return lines.sort();
+  }
+}
+
+/** Whether what a document uses apart from its nodes is the same. */
+function sameHead(before: Doc | undefined, after: Doc | undefined): boolean {
+  if (!before || !after || before.kind !== after.kind) return false;
+  if (before.kind === 'page' && after.kind === 'page')
+    return (
+      before.entries === after.entries &&
+      before.title === after.title &&
+      before.description === after.description
+    );
+  if (before.kind === 'component' && after.kind === 'component')
+    return before.properties === after.properties;
+  return false;
+}

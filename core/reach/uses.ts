@@ -1,0 +1,90 @@
+import { pointer, sourcesOf, type Doc, type DocId, type NodeId, type Source, type TreeNode } from '../model';
+
+/** How one thing uses another. */
+export type UseKind = 'places' | 'sets' | 'shows' | 'links' | 'lists' | 'reads' | 'stands';
+
+/**
+ * One use: this node of this document (`''` for the document itself) uses that document, or the member
+ * of it written behind `#` (a property, a field).
+ */
+export interface Use {
+  readonly from: DocId;
+  readonly node: NodeId;
+  readonly kind: UseKind;
+  readonly to: string;
+}
+
+/** Everything a document uses. */
+export function usesOf(doc: Doc): Use[] {
+  const uses = documentUses(doc);
+  if (doc.kind === 'page' || doc.kind === 'component')
+    for (const node in doc.nodes) uses.push(...nodeUses(doc.id, node, doc.nodes[node]!));
+  return uses;
+}
+
+/** What a document uses apart from its nodes. */
+export function documentUses(doc: Doc): Use[] {
+  const uses: Use[] = [];
+  const use = (kind: UseKind, to: string) => uses.push({ from: doc.id, node: '', kind, to });
+  switch (doc.kind) {
+    case 'page':
+      if (doc.entries) use('stands', doc.entries);
+      for (const source of [doc.title, doc.description]) sourceUses(source, use);
+      break;
+    case 'component':
+      for (const id in doc.properties) sourceUses(doc.properties[id]!.default, use);
+      break;
+    case 'entry':
+      use('stands', doc.type);
+      for (const field in doc.values) {
+        const typed = doc.values[field]!;
+        sourceUses({ is: 'value', ...typed } as Source, use);
+      }
+      break;
+    case 'type':
+      for (const id in doc.fields) {
+        const { of } = doc.fields[id]!;
+        if (of) use('reads', of);
+      }
+      break;
+    case 'styles':
+      for (const id in doc.fonts) use('shows', doc.fonts[id]!.asset);
+      break;
+    case 'site':
+      if (doc.surround) use('stands', doc.surround);
+      break;
+    case 'asset':
+  }
+  return uses;
+}
+
+/** What one node uses. */
+export function nodeUses(from: DocId, id: NodeId, node: TreeNode): Use[] {
+  const uses: Use[] = [];
+  const use = (kind: UseKind, to: string) => uses.push({ from, node: id, kind, to });
+  if (node.kind === 'instance') {
+    use('places', node.component);
+    for (const property in node.values) use('sets', member(node.component, property));
+  }
+  if (node.kind === 'repeat') use('lists', node.query.type);
+  for (const [, source] of sourcesOf(node)) sourceUses(source, use);
+  return uses;
+}
+
+/** The name of a member of a document, as uses are kept under. */
+export function member(doc: DocId, id: string): string {
+  return `${doc}#${id}`;
+}
+
+function sourceUses(source: Source, use: (kind: UseKind, to: string) => void): void {
+  if (source.is === 'field') for (const field of source.path) use('reads', pointer('fields', field));
+  if (source.is === 'value' && source.value !== null) {
+    if (source.type === 'image') use('shows', source.value.asset);
+    if (source.type === 'entry') use('links', source.value);
+    if (source.type === 'link' && source.value.to === 'page') {
+      use('links', source.value.page);
+      if (source.value.entry) use('links', source.value.entry);
+    }
+  }
+  if (typeof source.whenEmpty === 'object') sourceUses(source.whenEmpty.use, use);
+}

@@ -1,0 +1,279 @@
+import type { EntryDoc, Source } from '../model';
+import { evaluate, HIDE, runQuery, type Data, type Known } from '../value';
+import { needs, writtenAttribute } from './attributes';
+import type {
+  Linked,
+  LinkedElement,
+  LinkedInstance,
+  LinkedNode,
+  LinkedRepeat,
+  LinkedSlot,
+  LinkedText,
+  Reads,
+} from './linked';
+import type { Resolved, ResolvedElement, ResolvedGroup, ResolvedText } from './resolved';
+import {
+  instanceScope,
+  itemScope,
+  rootScope,
+  sameFill,
+  sameResult,
+  type Scope,
+} from './scope';
+
+/** A resolved document. */
+export interface Built {
+  readonly linked: Linked;
+  readonly scope: Scope;
+  /** Nothing, when the root is not shown. */
+  readonly root: Resolved | null;
+}
+
+/** Counts the nodes that were made anew, for whoever wants to know how much was shared. */
+export type Made = { nodes: number };
+
+/**
+ * The tree that a linked document shows, sharing with `before` every node that did not change.
+ * @param page the entry, on pages made from entries
+ */
+export function build(
+  linked: Linked,
+  data: Data,
+  page: EntryDoc | undefined,
+  before?: Built,
+  made: Made = { nodes: 0 },
+): Built {
+  const old = before?.linked.doc === linked.doc ? before : undefined;
+  const scope = rootScope(linked, data, page, old?.scope);
+  if (old && old.linked === linked && old.scope === scope) return old;
+  const root = new Builder(made).node(linked.root, scope, '', old?.root ?? undefined);
+  return { linked, scope, root };
+}
+
+class Builder {
+  constructor(private readonly made: Made) {}
+
+  node(from: LinkedNode, scope: Scope, outer: string, before: Resolved | undefined): Resolved | null {
+    if (
+      before &&
+      before.from === from &&
+      before.outer === outer &&
+      sameFor(from.reads, before.scope, scope)
+    ) {
+      return before;
+    }
+    switch (from.kind) {
+      case 'element':
+        return this.element(from, scope, outer, before?.kind === 'element' ? before : undefined);
+      case 'text':
+        return this.text(from, scope, before?.kind === 'text' ? before : undefined);
+      case 'instance':
+        return this.instance(from, scope, outer, before?.kind === 'group' ? before : undefined);
+      case 'slot':
+        return this.slot(from, scope, before?.kind === 'group' ? before : undefined);
+      case 'repeat':
+        return this.repeat(from, scope, before?.kind === 'group' ? before : undefined);
+    }
+  }
+
+  private element(
+    from: LinkedElement,
+    scope: Scope,
+    outer: string,
+    before: ResolvedElement | undefined,
+  ): Resolved | null {
+    if (!isShown(from.shown, scope)) return null;
+    const attributes: Record<string, string> = {};
+    const classes = from.ownClass && outer ? `${from.ownClass} ${outer}` : from.ownClass || outer;
+    if (classes) attributes['class'] = classes;
+    for (const { name, type, source } of from.attributes) {
+      const value = evaluate(source, type, scope) as Known;
+      if (value === HIDE || (value === null && needs(from.tag, name))) return null;
+      for (const [key, text] of writtenAttribute(name, value, scope.data)) attributes[key] = text;
+    }
+    if (from.tag === 'img' && attributes['src'] === undefined) return null;
+    for (const child of from.children)
+      if (child.kind === 'text' && evaluate(child.text, 'text', scope) === HIDE) return null;
+    const children = this.list(from.children, scope, before?.children);
+    if (
+      before &&
+      before.tag === from.tag &&
+      before.outer === outer &&
+      before.children === children &&
+      before.scope.within === scope.within &&
+      sameStrings(before.attributes, attributes)
+    ) {
+      before.from = from;
+      before.scope = scope;
+      return before;
+    }
+    this.made.nodes += 1;
+    return { kind: 'element', from, scope, outer, tag: from.tag, attributes, children };
+  }
+
+  private text(from: LinkedText, scope: Scope, before: ResolvedText | undefined): Resolved | null {
+    if (!isShown(from.shown, scope)) return null;
+    const text = textOf(evaluate(from.text, 'text', scope) as Known);
+    if (before && before.text === text && before.scope.within === scope.within) {
+      before.from = from;
+      before.scope = scope;
+      return before;
+    }
+    this.made.nodes += 1;
+    return { kind: 'text', from, scope, outer: '', text };
+  }
+
+  private instance(
+    from: LinkedInstance,
+    scope: Scope,
+    outer: string,
+    before: ResolvedGroup | undefined,
+  ): Resolved | null {
+    if (!isShown(from.shown, scope)) return null;
+    const inner = instanceScope(from, scope, before?.inner);
+    const classes = from.ownClass && outer ? `${from.ownClass} ${outer}` : from.ownClass || outer;
+    const old = before?.children[0];
+    const root = this.node(from.component.root, inner, classes, old);
+    const children =
+      root === null ? NO_CHILDREN : root === old ? before!.children : [root];
+    return this.group(from, scope, outer, inner, undefined, children, before);
+  }
+
+  private slot(from: LinkedSlot, scope: Scope, before: ResolvedGroup | undefined): Resolved {
+    const fill = scope.slots[from.slot];
+    const inner = fill ? fill.scope : scope;
+    const nodes = fill ? fill.nodes : from.fallback;
+    const children = this.list(nodes, inner, before?.children);
+    return this.group(from, scope, '', inner, undefined, children, before);
+  }
+
+  private repeat(from: LinkedRepeat, scope: Scope, before: ResolvedGroup | undefined): Resolved {
+    const entries = runQuery(from.query, scope) as readonly EntryDoc[];
+    if (entries.length === 0) {
+      const children = this.list(from.none, scope, before?.children);
+      return this.group(from, scope, '', scope, undefined, children, before);
+    }
+    const items = entries.map((entry, i) => {
+      const old = itemBefore(before, entry, i);
+      const inner = itemScope(from.id, entry, scope, old?.inner);
+      const children = this.list(from.items, inner, old?.children);
+      return this.group(from, scope, '', inner, entry, children, old);
+    });
+    const children = sameItems(before?.children, items) ? before!.children : items;
+    return this.group(from, scope, '', scope, undefined, children, before);
+  }
+
+  private group(
+    from: ResolvedGroup['from'],
+    scope: Scope,
+    outer: string,
+    inner: Scope,
+    entry: EntryDoc | undefined,
+    children: readonly Resolved[],
+    before: ResolvedGroup | undefined,
+  ): ResolvedGroup {
+    if (
+      before &&
+      before.children === children &&
+      before.outer === outer &&
+      before.entry === entry &&
+      before.from.kind === from.kind &&
+      before.scope.within === scope.within
+    ) {
+      before.from = from;
+      before.scope = scope;
+      before.inner = inner;
+      return before;
+    }
+    this.made.nodes += 1;
+    return { kind: 'group', from, scope, outer, inner, entry, children };
+  }
+
+  private list(
+    nodes: readonly LinkedNode[],
+    scope: Scope,
+    before: readonly Resolved[] | undefined,
+  ): readonly Resolved[] {
+    const children: Resolved[] = [];
+    let at = 0;
+    let same = before !== undefined;
+    for (const node of nodes) {
+      let old: Resolved | undefined;
+      if (before) {
+        if (before[at]?.from.id === node.id) old = before[at];
+        else {
+          const found = before.findIndex((child) => child.from.id === node.id);
+          if (found >= 0) {
+            at = found;
+            old = before[found];
+          }
+        }
+        if (old) at += 1;
+      }
+      const child = this.node(node, scope, '', old);
+      if (child === null) continue;
+      if (same && before![children.length] !== child) same = false;
+      children.push(child);
+    }
+    if (same && before!.length === children.length) return before!;
+    return children.length === 0 ? NO_CHILDREN : children;
+  }
+}
+
+const NO_CHILDREN: readonly Resolved[] = Object.freeze([]);
+
+function itemBefore(
+  before: ResolvedGroup | undefined,
+  entry: EntryDoc,
+  index: number,
+): ResolvedGroup | undefined {
+  const matches = (child: Resolved | undefined) =>
+    child?.kind === 'group' && child.entry?.id === entry.id ? child : undefined;
+  if (!before) return undefined;
+  const near = matches(before.children[index]);
+  if (near) return near;
+  for (const child of before.children) if (matches(child)) return matches(child);
+  return undefined;
+}
+
+/** Whether a part is shown: always, unless a source says otherwise; an empty answer hides it. */
+export function isShown(shown: Source | undefined, scope: Scope): boolean {
+  if (!shown) return true;
+  const value = evaluate(shown, 'boolean', scope) as Known;
+  return value !== null && value.type === 'boolean' && value.value === true;
+}
+
+/** The text of a value, `''` for an empty one. */
+export function textOf(value: Known): string {
+  return value !== null && value.type === 'text' && value.value !== null ? value.value : '';
+}
+
+/** Whether two scopes mean the same for a node that reads only this. */
+function sameFor(reads: Reads, a: Scope, b: Scope): boolean {
+  if (a === b) return true;
+  if (a.within !== b.within) return false;
+  if (reads.data && a.data !== b.data) return false;
+  if (reads.page && a.page !== b.page) return false;
+  for (const id of reads.properties)
+    if (!sameResult(a.properties[id], b.properties[id])) return false;
+  for (const id of reads.repeats) if (a.repeats[id] !== b.repeats[id]) return false;
+  for (const id of reads.slots) if (!sameFill(a.slots[id], b.slots[id])) return false;
+  return true;
+}
+
+function sameStrings(
+  a: Readonly<Record<string, string>>,
+  b: Readonly<Record<string, string>>,
+): boolean {
+  let count = 0;
+  for (const key in b) {
+    count += 1;
+    if (a[key] !== b[key]) return false;
+  }
+  for (const _ in a) count -= 1;
+  return count === 0;
+}
+
+function sameItems(a: readonly Resolved[] | undefined, b: readonly Resolved[]): boolean {
+  return a !== undefined && a.length === b.length && b.every((item, i) => item === a[i]);
+}

@@ -1,0 +1,41 @@
+import type { Linked, LinkedNode } from './linked';
+import type { Used } from './write';
+
+/**
+ * The styles of everything a linked document can reach, shown or not: what a canvas needs, where a
+ * part that is hidden now may be shown by the next edit.
+ */
+export function reachableStyles(linked: Linked): Used {
+  const used: Used = { classes: new Map(), tags: new Set() };
+  const seen = new Set<Linked>();
+  const visitDocument = (document: Linked) => {
+    if (seen.has(document)) return;
+    seen.add(document);
+    visit(document.root, document.doc);
+  };
+  const visit = (node: LinkedNode, doc: string) => {
+    switch (node.kind) {
+      case 'element':
+        used.tags.add(node.tag);
+        if (node.ownClass) used.classes.set(node.id, { doc, node: node.id, height: 0 });
+        return visitAll(node.children, doc);
+      case 'instance':
+        if (node.ownClass)
+          used.classes.set(node.id, { doc, node: node.id, height: node.component.height + 1 });
+        visitDocument(node.component);
+        for (const slot in node.slots) visitAll(node.slots[slot]!, doc);
+        return;
+      case 'slot':
+        return visitAll(node.fallback, doc);
+      case 'repeat':
+        visitAll(node.items, doc);
+        return visitAll(node.none, doc);
+      case 'text':
+    }
+  };
+  const visitAll = (nodes: readonly LinkedNode[], doc: string) => {
+    for (const node of nodes) visit(node, doc);
+  };
+  visitDocument(linked);
+  return used;
+}

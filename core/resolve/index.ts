@@ -1,0 +1,10 @@
+export * from './linked';
+export * from './link';
+export * from './scope';
+export * from './resolved';
+export * from './build';
+export * from './write';
+export * from './canvas-styles';
+export * from './rules';
+export * from './trace';
+export { escapeAttribute, escapeText } from './escape';

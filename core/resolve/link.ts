@@ -1,0 +1,321 @@
+import {
+  attributesOf,
+  childrenOf,
+  isVoid,
+  NONE,
+  rootOf,
+  treeDocOf,
+  type DocId,
+  type Documents,
+  type InstanceNode,
+  type NodeId,
+  type Source,
+  type TreeDoc,
+  type TreeNode,
+  type ValueType,
+} from '../model';
+import type {
+  Linked,
+  LinkedElement,
+  LinkedInstance,
+  LinkedNode,
+  LinkedRepeat,
+  LinkedSlot,
+  LinkedText,
+  Reads,
+} from './linked';
+
+/**
+ * Links documents to their definitions, keeping what it linked before: a document is linked again only
+ * when it or a definition in it changed, and then every node that is the same keeps its linked node.
+ */
+export class Linker {
+  private readonly kept = new Map<DocId, { linked: Linked; nodes: Map<NodeId, LinkedNode> }>();
+  private documents: Documents = {};
+  private pass = new Map<DocId, Linked>();
+  private readonly open = new Set<DocId>();
+
+  /** @throws when the document holds no tree or is not there, or a component contains itself. */
+  link(documents: Documents, doc: DocId): Linked {
+    if (documents !== this.documents) {
+      this.documents = documents;
+      this.pass = new Map();
+    }
+    const linked = this.find(doc);
+    if (!linked) throw new Error(`There is no page or component ${doc} to link.`);
+    return linked;
+  }
+
+  private find(id: DocId): Linked | undefined {
+    const done = this.pass.get(id);
+    if (done) return done;
+    const doc = treeDocOf(this.documents, id);
+    if (!doc) return undefined;
+    if (this.open.has(id)) throw new Error(`The component ${id} contains itself.`);
+    this.open.add(id);
+    try {
+      const linked = this.again(doc) ?? this.anew(doc);
+      this.pass.set(id, linked);
+      return linked;
+    } finally {
+      this.open.delete(id);
+    }
+  }
+
+  /** What was linked before, when neither the document nor a definition in it changed. */
+  private again(doc: TreeDoc): Linked | undefined {
+    const linked = this.kept.get(doc.id)?.linked;
+    if (linked?.source !== doc) return undefined;
+    for (const [id, definition] of linked.definitions)
+      if (this.find(id) !== definition) return undefined;
+    return linked;
+  }
+
+  private anew(doc: TreeDoc): Linked {
+    const before = this.kept.get(doc.id);
+    const nodes = new Map<NodeId, LinkedNode>();
+    const definitions = new Map<DocId, Linked | undefined>();
+    const tree = doc.nodes;
+    const children = childrenOf(tree);
+    const sources: TreeDoc | undefined = before?.linked.source;
+    const propertiesSame =
+      doc.kind === 'page' ||
+      (sources?.kind === 'component' && sources.properties === doc.properties);
+
+    const list = (ids: readonly NodeId[]): LinkedNode[] => {
+      const made: LinkedNode[] = [];
+      for (const id of ids) {
+        const node = one(id);
+        if (node) made.push(node);
+      }
+      return made;
+    };
+
+    const one = (id: NodeId): LinkedNode | undefined => {
+      const node = tree[id]!;
+      const old = before?.nodes.get(id);
+      const unchanged = propertiesSame && sources?.nodes[id] === node;
+      const made = this.node(doc, id, node, children, list, definitions);
+      if (!made) return undefined;
+      const kept = old && unchanged && sameParts(old, made) ? old : made;
+      nodes.set(id, kept);
+      return kept;
+    };
+
+    const root = one(rootOf(tree)) ?? emptyRoot(rootOf(tree));
+    const linked: Linked = {
+      doc: doc.id,
+      root,
+      properties:
+        doc.kind === 'component'
+          ? Object.keys(doc.properties)
+              .sort()
+              .map((id) => ({ id, property: doc.properties[id]! }))
+          : [],
+      height: root.kind === 'instance' ? root.component.height + 1 : 0,
+      readsData: root.reads.data,
+      source: doc,
+      definitions,
+    };
+    this.kept.set(doc.id, { linked, nodes });
+    return linked;
+  }
+
+  private node(
+    doc: TreeDoc,
+    id: NodeId,
+    node: TreeNode,
+    children: ReturnType<typeof childrenOf>,
+    list: (ids: readonly NodeId[]) => LinkedNode[],
+    definitions: Map<DocId, Linked | undefined>,
+  ): LinkedNode | undefined {
+    switch (node.kind) {
+      case 'element': {
+        const known = attributesOf(node.tag);
+        const attributes = Object.keys(node.attributes)
+          .sort()
+          .filter((name) => Object.hasOwn(known, name))
+          .map((name) => ({ name, type: known[name]!, source: node.attributes[name]! }));
+        const inner = list(children.of(id));
+        const reads = new ReadsBuilder(doc).shown(node.shown).nodes(inner);
+        for (const { type, source } of attributes) reads.source(source, type);
+        const made: LinkedElement = {
+          kind: 'element',
+          id,
+          reads: reads.done(),
+          tag: node.tag,
+          isVoid: isVoid(node.tag),
+          ownClass: classOf(id, node.style),
+          attributes,
+          shown: node.shown,
+          children: inner,
+        };
+        return made;
+      }
+      case 'text': {
+        const reads = new ReadsBuilder(doc).shown(node.shown).source(node.text, 'text').done();
+        const made: LinkedText = { kind: 'text', id, reads, text: node.text, shown: node.shown };
+        return made;
+      }
+      case 'instance':
+        return this.instance(doc, id, node, children, list, definitions);
+      case 'slot': {
+        const fallback = list(children.of(id));
+        const reads = new ReadsBuilder(doc).slot(node.slot).nodes(fallback).done();
+        const made: LinkedSlot = { kind: 'slot', id, reads, slot: node.slot, fallback };
+        return made;
+      }
+      case 'repeat': {
+        const items = list(children.of(id));
+        const none = list(children.of(id, NONE));
+        const reads = new ReadsBuilder(doc).nodes(items).nodes(none).without(id).all();
+        for (const { equals } of node.query.where) reads.source(equals, 'text');
+        const made: LinkedRepeat = {
+          kind: 'repeat',
+          id,
+          reads: reads.done(),
+          query: node.query,
+          items,
+          none,
+        };
+        return made;
+      }
+    }
+  }
+
+  private instance(
+    doc: TreeDoc,
+    id: NodeId,
+    node: InstanceNode,
+    children: ReturnType<typeof childrenOf>,
+    list: (ids: readonly NodeId[]) => LinkedNode[],
+    definitions: Map<DocId, Linked | undefined>,
+  ): LinkedInstance | undefined {
+    const component = this.find(node.component);
+    definitions.set(node.component, component);
+    if (component?.source.kind !== 'component') return undefined;
+    const slots: Record<string, readonly LinkedNode[]> = {};
+    const reads = new ReadsBuilder(doc).shown(node.shown);
+    for (const slot of Object.keys(component.source.slots).sort()) {
+      const filled = list(children.of(id, slot));
+      if (filled.length > 0) slots[slot] = filled;
+      reads.nodes(filled);
+    }
+    for (const { id: property, property: { type } } of component.properties) {
+      const source = node.values[property];
+      if (source) reads.source(source, type);
+    }
+    if (component.readsData) reads.all();
+    return {
+      kind: 'instance',
+      id,
+      reads: reads.done(),
+      component,
+      values: node.values,
+      slots,
+      ownClass: classOf(id, node.style),
+      shown: node.shown,
+    };
+  }
+}
+
+/** The class of a node's own declarations: its id, when it has any. */
+function classOf(id: NodeId, style: object): string {
+  for (const _ in style) return id;
+  return '';
+}
+
+/** A root whose component is gone resolves to nothing. */
+function emptyRoot(id: NodeId): LinkedNode {
+  return { kind: 'slot', id, slot: '', fallback: [], reads: new ReadsBuilder(null).done() };
+}
+
+/** Whether two linked nodes made from the same stored node also have the same linked parts. */
+function sameParts(a: LinkedNode, b: LinkedNode): boolean {
+  if (a.kind === 'element' && b.kind === 'element') return sameItems(a.children, b.children);
+  if (a.kind === 'slot' && b.kind === 'slot') return sameItems(a.fallback, b.fallback);
+  if (a.kind === 'repeat' && b.kind === 'repeat')
+    return sameItems(a.items, b.items) && sameItems(a.none, b.none);
+  if (a.kind === 'instance' && b.kind === 'instance') {
+    if (a.component !== b.component) return false;
+    const slots = Object.keys(b.slots);
+    return (
+      slots.length === Object.keys(a.slots).length &&
+      slots.every((slot) => sameItems(a.slots[slot] ?? [], b.slots[slot]!))
+    );
+  }
+  return a.kind === b.kind;
+}
+
+function sameItems<T>(a: readonly T[], b: readonly T[]): boolean {
+  return a.length === b.length && a.every((item, i) => item === b[i]);
+}
+
+/** Gathers what a node reads. */
+class ReadsBuilder {
+  private readonly properties = new Set<string>();
+  private readonly repeats = new Set<string>();
+  private readonly slots = new Set<string>();
+  private page = false;
+  private data = false;
+
+  constructor(private readonly doc: TreeDoc | null) {}
+
+  shown(source: Source | undefined): this {
+    return source ? this.source(source, 'boolean') : this;
+  }
+
+  source(source: Source, type: ValueType): this {
+    if (type === 'link' || type === 'image' || type === 'entry') this.data = true;
+    if (source.is === 'property') {
+      this.properties.add(source.property);
+      const property =
+        this.doc?.kind === 'component' ? this.doc.properties[source.property] : undefined;
+      if (source.path?.length || property?.type !== type) this.data = true;
+    }
+    if (source.is === 'field') {
+      if (source.from === 'page') this.page = true;
+      else this.repeats.add(source.from.repeat);
+      if (source.path.length !== 1) this.data = true;
+    }
+    if (typeof source.whenEmpty === 'object') this.source(source.whenEmpty.use, type);
+    return this;
+  }
+
+  nodes(nodes: readonly LinkedNode[]): this {
+    for (const { reads } of nodes) {
+      for (const id of reads.properties) this.properties.add(id);
+      for (const id of reads.repeats) this.repeats.add(id);
+      for (const id of reads.slots) this.slots.add(id);
+      this.page ||= reads.page;
+      this.data ||= reads.data;
+    }
+    return this;
+  }
+
+  slot(id: string): this {
+    this.slots.add(id);
+    return this;
+  }
+
+  /** A repeat gives the entry that what stands in it reads. */
+  without(repeat: NodeId): this {
+    this.repeats.delete(repeat);
+    return this;
+  }
+
+  all(): this {
+    this.data = true;
+    return this;
+  }
+
+  done(): Reads {
+    return {
+      properties: [...this.properties].sort(),
+      page: this.page,
+      repeats: [...this.repeats].sort(),
+      slots: [...this.slots].sort(),
+      data: this.data,
+    };
+  }
+}

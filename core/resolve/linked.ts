@@ -1,0 +1,96 @@
+import type {
+  DocId,
+  NodeId,
+  Property,
+  PropertyId,
+  Query,
+  SlotId,
+  Source,
+  TreeDoc,
+  ValueType,
+} from '../model';
+
+/**
+ * What a linked node reads, itself or anything below it in the same tree. A resolved node may be used
+ * again when none of it changed. `data` means: more than the entries in scope (links, pictures, queries).
+ */
+export interface Reads {
+  readonly properties: readonly PropertyId[];
+  readonly page: boolean;
+  readonly repeats: readonly NodeId[];
+  readonly slots: readonly SlotId[];
+  readonly data: boolean;
+}
+
+interface LinkedBase {
+  readonly id: NodeId;
+  readonly reads: Reads;
+}
+
+export interface LinkedAttribute {
+  readonly name: string;
+  readonly type: ValueType;
+  readonly source: Source;
+}
+
+export interface LinkedElement extends LinkedBase {
+  readonly kind: 'element';
+  readonly tag: string;
+  readonly isVoid: boolean;
+  /** The class of its own declarations, `''` when it has none. */
+  readonly ownClass: string;
+  readonly attributes: readonly LinkedAttribute[];
+  readonly shown: Source | undefined;
+  readonly children: readonly LinkedNode[];
+}
+
+export interface LinkedText extends LinkedBase {
+  readonly kind: 'text';
+  readonly text: Source;
+  readonly shown: Source | undefined;
+}
+
+export interface LinkedInstance extends LinkedBase {
+  readonly kind: 'instance';
+  readonly component: Linked;
+  /** What it sets, by property; the component's other properties have their default. */
+  readonly values: Readonly<Record<PropertyId, Source>>;
+  readonly slots: Readonly<Record<SlotId, readonly LinkedNode[]>>;
+  /** The class of its outer style, `''` when it has none. */
+  readonly ownClass: string;
+  readonly shown: Source | undefined;
+}
+
+export interface LinkedSlot extends LinkedBase {
+  readonly kind: 'slot';
+  readonly slot: SlotId;
+  readonly fallback: readonly LinkedNode[];
+}
+
+export interface LinkedRepeat extends LinkedBase {
+  readonly kind: 'repeat';
+  readonly query: Query;
+  readonly items: readonly LinkedNode[];
+  readonly none: readonly LinkedNode[];
+}
+
+export type LinkedNode = LinkedElement | LinkedText | LinkedInstance | LinkedSlot | LinkedRepeat;
+
+/**
+ * A document ready to be resolved: children in order, definitions found, what is read listed. The same
+ * object as long as neither the document nor any definition in it, however deep, has changed.
+ */
+export interface Linked {
+  readonly doc: DocId;
+  readonly root: LinkedNode;
+  /** The properties of a definition in the order of their ids; none for a page. */
+  readonly properties: readonly { readonly id: PropertyId; readonly property: Property }[];
+  /** The height of the root: 0 for an element, one more than its component's for an instance. */
+  readonly height: number;
+  /** Whether anything in it, however deep, reads data beside the entries in scope. */
+  readonly readsData: boolean;
+  /** The document this was made from. */
+  readonly source: TreeDoc;
+  /** The definitions it places, by id. */
+  readonly definitions: ReadonlyMap<DocId, Linked | undefined>;
+}

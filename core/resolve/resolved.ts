@@ -1,0 +1,52 @@
+import type { EntryDoc } from '../model';
+import type { LinkedElement, LinkedInstance, LinkedNode, LinkedRepeat, LinkedSlot, LinkedText } from './linked';
+import { withinKey, type Scope } from './scope';
+
+/**
+ * What a document shows: elements and texts, and groups that leave nothing in HTML but say what an
+ * instance, a slot, a repeat or one round of it stands for. `from` and `scope` say what it was resolved
+ * from; they are brought up to date when a node is used again, everything else never changes.
+ */
+export interface ResolvedElement {
+  readonly kind: 'element';
+  from: LinkedElement;
+  scope: Scope;
+  /** The classes given to it by the instances whose root it is. */
+  readonly outer: string;
+  readonly tag: string;
+  readonly attributes: Readonly<Record<string, string>>;
+  readonly children: readonly Resolved[];
+}
+
+export interface ResolvedText {
+  readonly kind: 'text';
+  from: LinkedText;
+  scope: Scope;
+  readonly outer: '';
+  readonly text: string;
+}
+
+export interface ResolvedGroup {
+  readonly kind: 'group';
+  from: LinkedInstance | LinkedSlot | LinkedRepeat;
+  scope: Scope;
+  readonly outer: string;
+  /** The scope of what it holds, where that is another. */
+  inner: Scope;
+  /** The entry, when the group is one round of a repeat. */
+  readonly entry: EntryDoc | undefined;
+  readonly children: readonly Resolved[];
+}
+
+export type Resolved = ResolvedElement | ResolvedText | ResolvedGroup;
+
+/** The address of a resolved node: the way down and the node, the same after every edit that leaves it there. */
+export function addressOf(node: Resolved): string {
+  const own = withinKey(node.scope.within) + '/' + node.from.id;
+  return node.kind === 'group' && node.entry ? `${own}@${node.entry.id}` : own;
+}
+
+/** The linked node something was resolved from. */
+export function linkedOf(node: Resolved): LinkedNode {
+  return node.from;
+}

@@ -1,0 +1,161 @@
+import type { DocId, EntryDoc, NodeId, SlotId } from '../model';
+import {
+  evaluate,
+  Later,
+  LaterEntry,
+  type Data,
+  type Known,
+  type Names,
+  type Result,
+} from '../value';
+import type { Linked, LinkedInstance, LinkedNode } from './linked';
+
+/**
+ * The way from a page down to where something is written: each step an instance, or one entry of a
+ * repeat. It is lexical: what fills a slot belongs to the place where the instance stands.
+ */
+export interface Within {
+  readonly parent: Within | null;
+  /** The instance or repeat of this step, in the parent's document; `''` for the document that was opened. */
+  readonly node: NodeId;
+  /** The entry, where the step is one round of a repeat. */
+  readonly entry?: string;
+  /** The document whose tree is written from here on. */
+  readonly doc: DocId;
+}
+
+/** What was put into a slot, and where its names are looked up. */
+export interface Fill {
+  readonly nodes: readonly LinkedNode[];
+  readonly scope: Scope;
+}
+
+export interface Scope extends Names {
+  readonly slots: Readonly<Record<SlotId, Fill>>;
+  readonly within: Within;
+  /** How many repeats whose entries are known only when writing are around. */
+  readonly depth: number;
+}
+
+const NOTHING = Object.freeze({});
+
+/** The scope of a document that is opened by itself: a page (with the entry it is made for) or a definition with its defaults. */
+export function rootScope(
+  linked: Linked,
+  data: Data,
+  page: EntryDoc | LaterEntry | undefined,
+  before?: Scope,
+): Scope {
+  const names: Names = { data, properties: NOTHING, page: undefined, repeats: NOTHING };
+  const properties: Record<string, Result> = {};
+  for (const { id, property } of linked.properties)
+    properties[id] = evaluate(property.default, property.type, names);
+  const scope: Scope = {
+    data,
+    properties,
+    page,
+    repeats: NOTHING,
+    slots: NOTHING,
+    within: { parent: null, node: '', doc: linked.doc },
+    depth: 0,
+  };
+  return before ? sameOrNew(before, scope) : scope;
+}
+
+/** The scope inside an instance: its properties worked out where it stands, its slots filled from there. */
+export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope): Scope {
+  const properties: Record<string, Result> = {};
+  for (const { id, property } of node.component.properties) {
+    const byDefault = evaluate(property.default, property.type, scope);
+    const source = node.values[id];
+    properties[id] = source ? evaluate(source, property.type, scope, byDefault) : byDefault;
+  }
+  const slots: Record<string, Fill> = {};
+  for (const slot in node.slots) slots[slot] = { nodes: node.slots[slot]!, scope };
+  const inner: Scope = {
+    data: scope.data,
+    properties,
+    page: undefined,
+    repeats: NOTHING,
+    slots,
+    within: { parent: scope.within, node: node.id, doc: node.component.doc },
+    depth: scope.depth,
+  };
+  return before ? sameOrNew(before, inner) : inner;
+}
+
+/** The scope of one round of a repeat. */
+export function itemScope(
+  repeat: NodeId,
+  entry: EntryDoc | LaterEntry,
+  scope: Scope,
+  before?: Scope,
+): Scope {
+  const within: Within = {
+    parent: scope.within,
+    node: repeat,
+    entry: entry instanceof LaterEntry ? '' : entry.id,
+    doc: scope.within.doc,
+  };
+  const inner: Scope = {
+    ...scope,
+    repeats: { ...scope.repeats, [repeat]: entry },
+    within,
+    depth: entry instanceof LaterEntry ? scope.depth + 1 : scope.depth,
+  };
+  return before ? sameOrNew(before, inner) : inner;
+}
+
+/** Keeps the old scope when nothing in it changed, and the old way down when that did not. */
+function sameOrNew(before: Scope, now: Scope): Scope {
+  const within = sameWithin(before.within, now.within) ? before.within : now.within;
+  const same =
+    within === before.within &&
+    before.data === now.data &&
+    before.page === now.page &&
+    sameRecord(before.properties, now.properties, sameResult) &&
+    sameRecord(before.repeats, now.repeats, (a, b) => a === b) &&
+    sameRecord(before.slots, now.slots, sameFill);
+  return same ? before : within === now.within ? now : { ...now, within };
+}
+
+function sameWithin(a: Within, b: Within): boolean {
+  return a.parent === b.parent && a.node === b.node && a.entry === b.entry && a.doc === b.doc;
+}
+
+function sameRecord<T>(
+  a: Readonly<Record<string, T>>,
+  b: Readonly<Record<string, T>>,
+  same: (a: T, b: T) => boolean,
+): boolean {
+  if (a === b) return true;
+  let count = 0;
+  for (const key in b) {
+    count += 1;
+    if (!Object.hasOwn(a, key) || !same(a[key]!, b[key]!)) return false;
+  }
+  return count === Object.keys(a).length;
+}
+
+export function sameFill(a: Fill | undefined, b: Fill | undefined): boolean {
+  return a === b || (a?.nodes === b?.nodes && a?.scope === b?.scope);
+}
+
+/** Whether two results show the same: the same object, or equal plain values of one type. */
+export function sameResult(a: Result | undefined, b: Result | undefined): boolean {
+  if (a === b) return true;
+  if (!a || !b || a instanceof Later || b instanceof Later) return false;
+  return a.type === b.type && sameValue(a, b);
+}
+
+function sameValue(a: NonNullable<Known>, b: NonNullable<Known>): boolean {
+  if (a.value === b.value) return true;
+  if (typeof a.value !== 'object' || typeof b.value !== 'object') return false;
+  return JSON.stringify(a.value) === JSON.stringify(b.value);
+}
+
+/** The names of a way down, outermost first, as one string: equal for equal addresses. */
+export function withinKey(within: Within): string {
+  const own = within.entry === undefined ? within.node : `${within.node}@${within.entry}`;
+  return within.parent ? `${withinKey(within.parent)}/${own}` : within.doc;
+}

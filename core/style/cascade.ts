@@ -1,0 +1,77 @@
+import type { Block, SiteDoc, WidthId } from '../model';
+
+/** What said a declaration: a tag's style, or a node (an element's own, or an instance of its root). */
+export type Origin =
+  | { is: 'tag'; doc: string; tag: string }
+  | { is: 'node'; doc: string; node: string };
+
+/** A rule that applies to an element. `rank` orders the layers: -1 for tags, then the height. */
+export interface Rule {
+  readonly origin: Origin;
+  readonly rank: number;
+  readonly block: Block;
+}
+
+/** A narrower width by id, or the base. */
+export type Width = WidthId | 'base';
+
+/** One declaration that applies. */
+export interface Applied {
+  readonly origin: Origin;
+  readonly width: Width;
+  readonly css: string;
+}
+
+/** A site's widths as they are applied: the base, then from wide to narrow. */
+export function widthsOf(site: SiteDoc): { id: Width; max: number }[] {
+  const narrower = Object.entries(site.widths)
+    .map(([id, { max }]) => ({ id, max }))
+    .sort((a, b) => b.max - a.max || (a.id < b.id ? -1 : 1));
+  return [{ id: 'base', max: Infinity }, ...narrower];
+}
+
+/** The key of a declaration in a block. */
+export function declarationKey(property: string, width: Width): string {
+  return width === 'base' ? property : `${property}@${width}`;
+}
+
+/** The property and width of a declaration's key. */
+export function keyParts(key: string): { property: string; width: Width } {
+  const at = key.indexOf('@');
+  return at < 0
+    ? { property: key, width: 'base' }
+    : { property: key.slice(0, at), width: key.slice(at + 1) };
+}
+
+/**
+ * All declarations of a property that apply to an element at a width, winner first: the higher layer
+ * before the lower (CSS Cascading and Inheritance Level 5, 6.4.2), in one layer the narrower width.
+ * @param rules weakest first, as `rulesOf` gives them
+ * @param at the width looked at; what is set at wider ones holds there too
+ */
+export function cascade(
+  rules: readonly Rule[],
+  property: string,
+  at: Width,
+  site: SiteDoc,
+): Applied[] {
+  const widths = widthsOf(site);
+  const limit = widths.find(({ id }) => id === at)?.max ?? Infinity;
+  const holding = widths.filter(({ max }) => max >= limit).reverse();
+  const found: Applied[] = [];
+  for (let i = rules.length - 1; i >= 0; i -= 1) {
+    const { block, origin } = rules[i]!;
+    for (const { id } of holding) {
+      const declared = block[declarationKey(property, id)];
+      if (declared) found.push({ origin, width: id, css: declared.css });
+    }
+  }
+  return found;
+}
+
+/** Every property that any of the rules declares, sorted. */
+export function declaredProperties(rules: readonly Rule[]): string[] {
+  const found = new Set<string>();
+  for (const { block } of rules) for (const key in block) found.add(keyParts(key).property);
+  return [...found].sort();
+}

@@ -1,0 +1,3 @@
+export * from './cascade';
+export * from './expand';
+export * from './block';

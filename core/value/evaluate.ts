@@ -1,0 +1,130 @@
+import type { EntryDoc, FieldId, NodeId, PropertyId, Source, Typed, ValueType } from '../model';
+import { convert } from './convert';
+import type { Data } from './data';
+
+/** The result of a value that, being empty, was decided to hide the element that uses it. */
+export const HIDE = Object.freeze({ type: 'hide' as const, value: null });
+export type Hide = typeof HIDE;
+
+/** A value that is known: typed, empty (`null`), or one that hides what uses it. */
+export type Known = Typed | Hide | null;
+
+/** What is known only when a page is written: the page's entry, and those of the repeats around, by depth. */
+export type Run = { page: EntryDoc; items: EntryDoc[] };
+
+/** A value that must be read for each page: the residue of partial evaluation. */
+export class Later {
+  constructor(
+    readonly read: (run: Run) => Known,
+    /** Whether reading can ever give `HIDE`; where not, nobody needs to look. */
+    readonly mayHide: boolean,
+  ) {}
+}
+
+/** An entry that is known only when a page is written. */
+export class LaterEntry {
+  constructor(readonly read: (run: Run) => EntryDoc) {}
+}
+
+export type Result = Known | Later;
+
+/** What names mean at one place: lexical, as in HTML. */
+export interface Names {
+  readonly data: Data;
+  /** The values of the properties of the definition around, given by the place where its instance stands. */
+  readonly properties: Readonly<Record<PropertyId, Result>>;
+  /** The entry a page is made for. */
+  readonly page: EntryDoc | LaterEntry | undefined;
+  /** The entries of the repeats around, by the repeat's node. */
+  readonly repeats: Readonly<Record<NodeId, EntryDoc | LaterEntry>>;
+}
+
+/**
+ * The value a source gives at a place that takes one type. This is the only evaluator: with all names
+ * known it gives the value, with the entry unknown it gives what is left to do when a page is written.
+ * @param fallback what `default` means here: the property's default where an instance's value is read
+ */
+export function evaluate(
+  source: Source,
+  type: ValueType,
+  names: Names,
+  fallback: Result = null,
+): Result {
+  const { whenEmpty } = source;
+  const otherwise: Result =
+    whenEmpty === undefined || whenEmpty === 'nothing'
+      ? null
+      : whenEmpty === 'hide'
+        ? HIDE
+        : whenEmpty === 'default'
+          ? fallback
+          : evaluate(whenEmpty.use, type, names, fallback);
+  const raw = read(source, names);
+  if (!(raw instanceof Later)) {
+    const value = as(raw, type, names.data);
+    return value === null ? otherwise : value;
+  }
+  const { data } = names;
+  const mayHide =
+    raw.mayHide ||
+    otherwise === HIDE ||
+    (otherwise instanceof Later && otherwise.mayHide);
+  if (otherwise instanceof Later)
+    return new Later((run) => as(raw.read(run), type, data) ?? otherwise.read(run), mayHide);
+  return new Later((run) => as(raw.read(run), type, data) ?? otherwise, mayHide);
+}
+
+function as(value: Known, type: ValueType, data: Data): Known {
+  if (value === null || value.type === 'hide') return value;
+  return convert(value, type, data);
+}
+
+function read(source: Source, names: Names): Result {
+  switch (source.is) {
+    case 'value':
+      return source as Typed;
+    case 'property': {
+      const value = names.properties[source.property] ?? null;
+      return source.path === undefined || source.path.length === 0
+        ? value
+        : alongPath(value, source.path, names.data);
+    }
+    case 'field': {
+      const entry = source.from === 'page' ? names.page : names.repeats[source.from.repeat];
+      if (entry === undefined) return null;
+      if (!(entry instanceof LaterEntry)) return fieldOf(entry, source.path, names.data);
+      const { path } = source;
+      const { data } = names;
+      if (path.length === 1) {
+        const field = path[0]!;
+        return new Later((run) => entry.read(run).values[field] ?? null, false);
+      }
+      return new Later((run) => fieldOf(entry.read(run), path, data), false);
+    }
+  }
+}
+
+function alongPath(value: Result, path: readonly FieldId[], data: Data): Result {
+  const follow = (known: Known): Known => {
+    if (known === null || known.type !== 'entry' || known.value === null)
+      return known !== null && known.type === 'hide' ? known : null;
+    const entry = data.entry(known.value);
+    return entry ? fieldOf(entry, path, data) : null;
+  };
+  return value instanceof Later
+    ? new Later((run) => follow(value.read(run)), value.mayHide)
+    : follow(value);
+}
+
+/** The value of an entry's field, crossing references along the path; an empty path is the entry itself. */
+export function fieldOf(entry: EntryDoc, path: readonly FieldId[], data: Data): Typed | null {
+  if (path.length === 0) return { type: 'entry', value: entry.id };
+  let at: EntryDoc | undefined = entry;
+  for (let i = 0; i < path.length - 1; i += 1) {
+    const reference: Typed | undefined = at.values[path[i]!];
+    if (reference?.type !== 'entry' || reference.value === null) return null;
+    at = data.entry(reference.value);
+    if (!at) return null;
+  }
+  return at.values[path[path.length - 1]!] ?? null;
+}

@@ -1,0 +1,4 @@
+export * from './data';
+export * from './convert';
+export * from './evaluate';
+export * from './query';

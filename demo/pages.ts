@@ -1,0 +1,250 @@
+import { FORMAT, text, type PageDoc, type Source } from '@sormet/core/model';
+import { plant, type Branch } from '@sormet/core/edit';
+import { blockOf } from '@sormet/core/style';
+import { ofItem, ofPage, picture, toAddress, toPage } from './sources';
+
+interface Written {
+  readonly id: string;
+  readonly name: string;
+  readonly path: string;
+  readonly title: Source;
+  readonly description: Source;
+  readonly entries?: string;
+  readonly draft?: boolean;
+  readonly main: readonly Branch[];
+}
+
+function page({ id, name, path, title, description, entries, draft, main }: Written): PageDoc {
+  let next = 0;
+  const body: Branch = { id: `${id}-body`, component: 'surround', slots: { main } };
+  const { nodes } = plant(body, { parent: null, order: 'a0' }, () => `${id}-n${(next += 1)}`);
+  return {
+    id,
+    kind: 'page',
+    format: FORMAT,
+    name,
+    path,
+    title,
+    description,
+    draft: draft ?? false,
+    entries: entries ?? null,
+    former: {},
+    nodes,
+  };
+}
+
+/** A card for each shed a query asks for. */
+function shedCards(id: string, limit?: number): Branch {
+  return {
+    id,
+    repeat: {
+      type: 'shed',
+      where: [],
+      order: [{ field: 'shed-number', descending: false }],
+      ...(limit === undefined ? {} : { limit }),
+    },
+    children: [
+      {
+        component: 'shed-card',
+        values: {
+          'card-picture': ofItem(id, 'shed-picture', 'nothing'),
+          'card-name': ofItem(id, 'shed-name'),
+          'card-address': ofItem(id, ''),
+          'card-text': ofItem(id, 'shed-summary'),
+        },
+      },
+    ],
+  };
+}
+
+/** A line for each session, of one shed where a condition is given. */
+function sessionLines(id: string, where: { field: string; equals: Source }[]): Branch {
+  return {
+    id,
+    repeat: { type: 'session', where, order: [{ field: 'session-date', descending: false }] },
+    children: [
+      {
+        component: 'session-line',
+        values: {
+          'session-title': ofItem(id, 'session-name'),
+          'session-day': ofItem(id, 'session-date'),
+          'session-hours': ofItem(id, 'session-time'),
+        },
+      },
+    ],
+    slots: { none: [{ tag: 'li', text: 'No session is planned here yet.', style: blockOf({ 'padding-block': '14px' }) }] },
+  };
+}
+
+const plainSection = blockOf(
+  { 'max-width': '1120px', 'margin-inline': 'auto', padding: '56px 32px' },
+  { w600: { padding: '36px 20px' } },
+);
+
+export const pages: readonly PageDoc[] = [
+  page({
+    id: 'page-home',
+    name: 'Home',
+    path: '/',
+    title: text('Brackenfold Repair Sheds'),
+    description: text('Twelve neighbourhood workshops where people mend things together.'),
+    main: [
+      {
+        component: 'opening',
+        name: 'top',
+        values: {
+          'opening-heading': text('Bring it broken. Take it home mended.'),
+          'opening-text': text('Twelve sheds in twelve neighbourhoods, each with tools, a kettle and people who like a puzzle.'),
+          'opening-alt': text('A workbench with a toaster, a lamp and a wheel'),
+        },
+      },
+      { component: 'card-row', values: { 'row-heading': text('The first three sheds') }, slots: { cards: [shedCards('home-sheds', 3)] } },
+      { component: 'quote' },
+      { component: 'join-band' },
+    ],
+  }),
+  page({
+    id: 'page-about',
+    name: 'About',
+    path: '/about',
+    title: text('About us'),
+    description: text('Who runs the sheds, what it costs, and how to join.'),
+    main: [
+      {
+        component: 'opening',
+        name: 'top',
+        values: {
+          'opening-heading': text('Nobody here is an expert in everything'),
+          'opening-text': text('We began with one bench and a borrowed soldering iron. There is still no membership fee and no shop.'),
+          'opening-button': text('See the sessions'),
+          'opening-address': toPage('page-sessions'),
+          'opening-picture': picture('picture-table'),
+          'opening-alt': text('Four people round a table of things to mend'),
+        },
+      },
+      {
+        tag: 'section',
+        name: 'How it works',
+        style: plainSection,
+        children: [
+          { tag: 'h2', name: 'Heading', text: 'How it works' },
+          { tag: 'p', name: 'Text', text: 'You come with the thing and stay with it. Somebody sits beside you, and you mend it together as far as it can be mended.' },
+          { tag: 'p', name: 'Text', text: 'You pay for the parts, and put into the tin what the evening was worth to you.' },
+        ],
+      },
+      { component: 'join-band', values: { 'join-heading': text('Open the door with us') } },
+    ],
+  }),
+  page({
+    id: 'page-sheds',
+    name: 'Sheds',
+    path: '/sheds',
+    title: text('All sheds'),
+    description: text('All twelve sheds, with where they are and what they mend.'),
+    main: [
+      {
+        tag: 'section',
+        name: 'Title',
+        style: blockOf({ background: '#f3e6d3' }),
+        children: [
+          { tag: 'div', style: plainSection, children: [{ tag: 'h1', name: 'Heading', text: 'Twelve sheds' }, { tag: 'p', name: 'Text', text: 'Each is run by the people of its street. Any of them will do: nobody asks where you live.' }] },
+        ],
+      },
+      { component: 'card-row', values: { 'row-heading': text('Every shed, in the order they opened') }, slots: { cards: [shedCards('all-sheds')] } },
+      { component: 'join-band' },
+    ],
+  }),
+  page({
+    id: 'page-shed',
+    name: 'Shed',
+    path: '/sheds/<slug>',
+    title: ofPage('shed-name'),
+    description: ofPage('shed-summary'),
+    entries: 'shed',
+    main: [
+      {
+        component: 'lines',
+        name: 'sessions',
+        values: { 'lines-heading': text('Sessions here') },
+        slots: { lines: [sessionLines('shed-sessions', [{ field: 'session-shed', equals: ofPage('') }])] },
+      },
+      { component: 'join-band', values: { 'join-heading': text('This shed is looking for you') } },
+    ],
+  }),
+  page({
+    id: 'page-sessions',
+    name: 'Sessions',
+    path: '/sessions',
+    title: text('Sessions'),
+    description: text('When to come, and to which shed.'),
+    main: [
+      {
+        tag: 'section',
+        name: 'Title',
+        style: plainSection,
+        children: [{ tag: 'h1', name: 'Heading', text: 'Sessions in December' }],
+      },
+      { component: 'lines', values: { 'lines-heading': text('All of them, by day') }, slots: { lines: [sessionLines('all-sessions', [])] } },
+    ],
+  }),
+  page({
+    id: 'page-guides',
+    name: 'Guides',
+    path: '/guides',
+    title: text('Guides'),
+    description: text('How to mend what breaks most often.'),
+    main: [
+      {
+        tag: 'section',
+        name: 'Title',
+        style: plainSection,
+        children: [
+          { tag: 'h1', name: 'Heading', text: 'Guides' },
+          { tag: 'p', name: 'Text', text: 'Short and tried out. Each was written beside a bench.' },
+        ],
+      },
+      {
+        component: 'card-row',
+        values: { 'row-heading': text('Start with these') },
+        slots: {
+          cards: [
+            {
+              id: 'all-guides',
+              repeat: { type: 'guide', where: [], order: [{ field: 'guide-minutes', descending: false }] },
+              children: [
+                {
+                  component: 'shed-card',
+                  values: {
+                    'card-picture': { is: 'value', type: 'image', value: null },
+                    'card-name': ofItem('all-guides', 'guide-title'),
+                    'card-address': toAddress('mailto:hello@brackenfold.example'),
+                    'card-text': ofItem('all-guides', 'guide-summary'),
+                  },
+                },
+              ],
+            },
+          ],
+        },
+      },
+    ],
+  }),
+  page({
+    id: 'page-winter',
+    name: 'Winter mending',
+    path: '/winter',
+    title: text('Winter mending'),
+    description: text('What to bring before it snows.'),
+    draft: true,
+    main: [
+      {
+        tag: 'section',
+        name: 'Title',
+        style: plainSection,
+        children: [
+          { tag: 'h1', name: 'Heading', text: 'Winter mending' },
+          { tag: 'p', name: 'Text', text: 'To be written before the first snow.' },
+        ],
+      },
+    ],
+  }),
+];

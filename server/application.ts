@@ -1,0 +1,235 @@
+import { existsSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { join } from 'node:path';
+import express, { Router, type Express, type Request } from 'express';
+import multer from 'multer';
+import { addressesOf } from '@sormet/core/model';
+import { acceptEdit } from './edits/accept';
+import { FileEntity, HistoryEntity, ReleaseEntity, SiteEntity, type ReleaseRow, type SiteRow } from './database/entities';
+import type { SiteStore } from './database/site-store';
+import { LARGEST_FILE, pictureOf } from './files/kinds';
+import { serveFile } from './files/serve-file';
+import { answer, read } from './http/check';
+import { ownRequestsOnly } from './http/own-requests';
+import { Problem, sendProblem } from './http/problem';
+import * as shapes from './http/shapes';
+import type { LiveChanges } from './live/live-changes';
+import { planRelease } from './publish/plan';
+import type { Publisher } from './publish/publisher';
+
+/** What the application is made of. */
+export interface Parts {
+  readonly store: SiteStore;
+  readonly live: LiveChanges;
+  readonly publisher: Publisher;
+  readonly sitesPort: number;
+  /** The folder of the built interface. */
+  readonly interfaceFolder: string;
+}
+
+/** How many edits one answer of the history holds at most. */
+const HISTORY_PAGE = 500;
+
+/** The application's origin: the interface, and `/api`. */
+export function application(parts: Parts): Express {
+  const app = express().disable('x-powered-by');
+  app.use((_, response, next) => {
+    response.set({
+      'x-content-type-options': 'nosniff',
+      'referrer-policy': 'same-origin',
+      'content-security-policy': applicationPolicy(parts.sitesPort),
+    });
+    next();
+  });
+  app.use(ownRequestsOnly);
+  app.get('/files/:name', (request, response) =>
+    serveFile(parts.store.database, request.params.name, response),
+  );
+  app.get('/canvas', (_, response) => {
+    response
+      .set('content-security-policy', CANVAS_POLICY)
+      .type('html')
+      .send('<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Canvas</title></head><body></body></html>');
+  });
+  app.use('/api', api(parts));
+  app.use(express.static(parts.interfaceFolder, { index: false, maxAge: '1h' }));
+  app.get('/{*path}', (request, response) => {
+    if (request.path.startsWith('/api/')) throw new Problem(404, 'Not found', 'There is no such address.');
+    const page = join(parts.interfaceFolder, 'index.html');
+    if (!existsSync(page)) throw new Problem(503, 'Not built', 'The interface is not built; “npm start” builds it.');
+    response.set('cache-control', 'no-cache').sendFile(page);
+  });
+  app.use(sendProblem);
+  return app;
+}
+
+/** Nothing inside the canvas runs; the application, on the same origin, draws into it from outside. */
+const CANVAS_POLICY =
+  "default-src 'self'; script-src 'none'; style-src 'unsafe-inline'; img-src 'self'; font-src 'self'; object-src 'none'; frame-src 'none'; form-action 'none'; base-uri 'none'";
+
+function applicationPolicy(sitesPort: number): string {
+  return [
+    "default-src 'self'",
+    "script-src 'self'",
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' data:",
+    `frame-src 'self' http://*.localhost:${sitesPort}`,
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'self'",
+  ].join('; ');
+}
+
+function api({ store, live, publisher, sitesPort }: Parts): Router {
+  const router = Router();
+  const database = store.database;
+  router.use((_, response, next) => {
+    response.set('cache-control', 'no-store');
+    next();
+  });
+  router.use(express.json({ limit: '4mb' }));
+
+  router.get('/health', async (_, response) => {
+    answer(response, shapes.HealthAnswer, { status: 'ok', sites: await database.getRepository(SiteEntity).count() });
+  });
+
+  router.get('/sites', async (_, response) => {
+    const sites = await database.getRepository(SiteEntity).find({ order: { name: 'ASC' } });
+    answer(response, shapes.SiteList, { sites: await Promise.all(sites.map(summaryOf)) });
+  });
+
+  router.get('/sites/:site', async (request, response) => {
+    const site = await siteIn(request);
+    const { revision, documents } = await store.state(site);
+    answer(response, shapes.SiteAnswer, { site: await summaryOf(site), revision, documents });
+  });
+
+  router.post('/sites/:site/edits', async (request, response) => {
+    const edit = read(shapes.EditRequest, request.body);
+    answer(response, shapes.EditAnswer, { revision: await acceptEdit(store, String(request.params.site), edit) });
+  });
+
+  router.get('/sites/:site/history', async (request, response) => {
+    const site = await siteIn(request);
+    const after = wholeNumber(request.query['after'], 'after', site.revision);
+    const rows = await database
+      .getRepository(HistoryEntity)
+      .createQueryBuilder('h')
+      .where('h.site = :site AND h.revision > :after', { site: site.id, after })
+      .orderBy('h.revision', 'ASC')
+      .take(HISTORY_PAGE + 1)
+      .getMany();
+    answer(response, shapes.HistoryAnswer, {
+      revision: site.revision,
+      more: rows.length > HISTORY_PAGE,
+      edits: rows.slice(0, HISTORY_PAGE).map(({ revision, edit, who, at, name, says, changes }) => ({
+        revision, edit, who, at: at.toISOString(), name, says, changes,
+      })),
+    });
+  });
+
+  router.get('/sites/:site/live', async (request, response) => {
+    const site = await siteIn(request);
+    live.listen(site.id, site.revision, request, response);
+  });
+
+  router.get('/sites/:site/plan', async (request, response) => {
+    const plan = await planRelease(store, await siteIn(request));
+    answer(response, shapes.PlanAnswer, {
+      revision: plan.revision,
+      live: plan.live?.number ?? null,
+      pages: plan.pages.map((page) => ({ ...page, reasons: [...page.reasons] })),
+      unchanged: plan.compiled.made + plan.compiled.kept - plan.pages.filter(({ what }) => what === 'new' || what === 'changed').length,
+    });
+  });
+
+  router.get('/sites/:site/releases', async (request, response) => {
+    const site = await siteIn(request);
+    const rows = await database.getRepository(ReleaseEntity).find({
+      where: { site: site.id },
+      order: { number: 'DESC' },
+      take: 100,
+    });
+    answer(response, shapes.ReleaseList, { releases: rows.map((row) => releaseSummary(row, site)) });
+  });
+
+  router.post('/sites/:site/releases', async (request, response) => {
+    const release = await publisher.ask(String(request.params.site));
+    answer(response, shapes.ReleaseSummary, releaseSummary(release, await siteIn(request)), 202);
+  });
+
+  router.get('/sites/:site/releases/:release', async (request, response) => {
+    const site = await siteIn(request);
+    const row = await database
+      .getRepository(ReleaseEntity)
+      .findOneBy({ id: String(request.params.release), site: site.id });
+    if (!row) throw new Problem(404, 'Not found', 'There is no such release.');
+    answer(response, shapes.ReleaseSummary, releaseSummary(row, site));
+  });
+
+  router.post('/sites/:site/releases/:release/live', async (request, response) => {
+    const site = await siteIn(request);
+    await publisher.goBackTo(site.id, String(request.params.release));
+    response.status(204).end();
+  });
+
+  const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: LARGEST_FILE, files: 1 } });
+  router.post('/sites/:site/files', upload.single('file'), async (request, response) => {
+    await siteIn(request);
+    const file = request.file;
+    if (!file) throw new Problem(400, 'Bad request', 'No file was sent.', { pointer: '/file', reason: 'is missing' });
+    const picture = pictureOf(file.buffer);
+    const sha256 = createHash('sha256').update(file.buffer).digest('hex');
+    await database
+      .getRepository(FileEntity)
+      .upsert({ sha256, mediaType: picture.mediaType, bytes: file.buffer }, ['sha256']);
+    answer(response, shapes.FileAnswer, { sha256, name: file.originalname.slice(0, 200), ...picture }, 201);
+  });
+
+  router.use((request) => {
+    throw new Problem(404, 'Not found', `There is nothing at ${request.method} ${request.originalUrl}.`);
+  });
+  return router;
+
+  async function siteIn(request: Request): Promise<SiteRow> {
+    const site = await store.site(String(request.params['site']));
+    if (!site) throw new Problem(404, 'Not found', 'There is no such site.');
+    return site;
+  }
+
+  async function summaryOf(site: SiteRow): Promise<shapes.SiteSummary> {
+    const release = site.liveRelease
+      ? await database.getRepository(ReleaseEntity).findOne({ where: { id: site.liveRelease }, select: { id: true, number: true } })
+      : null;
+    const { documents } = await store.state(site);
+    return {
+      id: site.id,
+      slug: site.slug,
+      name: site.name,
+      revision: site.revision,
+      address: `http://${site.slug}.localhost:${sitesPort}/`,
+      preview: `http://${site.slug}.preview.localhost:${sitesPort}/`,
+      live: release?.number ?? null,
+      pages: addressesOf(documents).length,
+    };
+  }
+}
+
+function wholeNumber(value: unknown, name: string, byDefault: number): number {
+  if (value === undefined) return byDefault;
+  const number = Number(value);
+  if (!Number.isInteger(number) || number < 0)
+    throw new Problem(400, 'Bad request', `“${name}” must be a whole number.`, { pointer: '/' + name, reason: 'is no whole number' });
+  return number;
+}
+
+function releaseSummary(row: ReleaseRow, site: SiteRow): shapes.ReleaseSummary {
+  const { id, number, revision, state, done, of, plan, error, at } = row;
+  return {
+    id, number, revision, state, done, of, error,
+    live: site.liveRelease === id,
+    pages: plan.map((page) => ({ ...page, reasons: [...page.reasons] })),
+    at: at.toISOString(),
+  };
+}

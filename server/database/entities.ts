@@ -1,0 +1,143 @@
+import { EntitySchema } from 'typeorm';
+import type { Doc } from '@sormet/core/model';
+import type { Change } from '@sormet/core/edit';
+import type { Manifest, PlannedPage } from '@sormet/core/compile';
+
+export interface SiteRow {
+  id: string;
+  slug: string;
+  name: string;
+  revision: number;
+  liveRelease: string | null;
+}
+
+export const SiteEntity = new EntitySchema<SiteRow>({
+  name: 'site',
+  tableName: 'sites',
+  columns: {
+    id: { type: 'text', primary: true },
+    slug: { type: 'text', unique: true },
+    name: { type: 'text' },
+    revision: { type: 'int' },
+    liveRelease: { type: 'text', nullable: true, name: 'live_release' },
+  },
+});
+
+export interface DocumentRow {
+  site: string;
+  id: string;
+  kind: string;
+  /** The revision that changed it last. */
+  version: number;
+  body: Doc;
+}
+
+export const DocumentEntity = new EntitySchema<DocumentRow>({
+  name: 'document',
+  tableName: 'documents',
+  columns: {
+    site: { type: 'text', primary: true },
+    id: { type: 'text', primary: true },
+    kind: { type: 'text' },
+    version: { type: 'int' },
+    body: { type: 'jsonb' },
+  },
+});
+
+export interface UseRow {
+  site: string;
+  from: string;
+  node: string;
+  kind: string;
+  to: string;
+}
+
+export const UseEntity = new EntitySchema<UseRow>({
+  name: 'use',
+  tableName: 'uses',
+  columns: {
+    site: { type: 'text', primary: true },
+    from: { type: 'text', primary: true, name: 'from_document' },
+    node: { type: 'text', primary: true, name: 'from_node' },
+    kind: { type: 'text', primary: true },
+    to: { type: 'text', primary: true, name: 'target' },
+  },
+});
+
+export interface HistoryRow {
+  site: string;
+  revision: number;
+  edit: string;
+  who: string;
+  at: Date;
+  name: string;
+  args: unknown;
+  changes: Change[];
+  says: string;
+}
+
+export const HistoryEntity = new EntitySchema<HistoryRow>({
+  name: 'history',
+  tableName: 'history',
+  columns: {
+    site: { type: 'text', primary: true },
+    revision: { type: 'int', primary: true },
+    edit: { type: 'text' },
+    who: { type: 'text' },
+    at: { type: 'timestamptz' },
+    name: { type: 'text' },
+    args: { type: 'jsonb' },
+    changes: { type: 'jsonb' },
+    says: { type: 'text' },
+  },
+});
+
+export type ReleaseState = 'waiting' | 'making' | 'done' | 'failed';
+
+export interface ReleaseRow {
+  id: string;
+  site: string;
+  number: number;
+  revision: number;
+  state: ReleaseState;
+  done: number;
+  of: number;
+  plan: PlannedPage[];
+  manifest: Manifest;
+  error: string | null;
+  at: Date;
+}
+
+export const ReleaseEntity = new EntitySchema<ReleaseRow>({
+  name: 'release',
+  tableName: 'releases',
+  columns: {
+    id: { type: 'text', primary: true },
+    site: { type: 'text' },
+    number: { type: 'int' },
+    revision: { type: 'int' },
+    state: { type: 'text' },
+    done: { type: 'int' },
+    of: { type: 'int', name: 'total' },
+    plan: { type: 'jsonb' },
+    manifest: { type: 'jsonb' },
+    error: { type: 'text', nullable: true },
+    at: { type: 'timestamptz' },
+  },
+});
+
+export interface FileRow {
+  sha256: string;
+  mediaType: string;
+  bytes: Buffer;
+}
+
+export const FileEntity = new EntitySchema<FileRow>({
+  name: 'file',
+  tableName: 'files',
+  columns: {
+    sha256: { type: 'text', primary: true },
+    mediaType: { type: 'text', name: 'media_type' },
+    bytes: { type: 'bytea' },
+  },
+});

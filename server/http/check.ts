@@ -1,0 +1,23 @@
+import type { Static, TSchema } from '@sinclair/typebox';
+import { schemaFindings } from '@sormet/core/model';
+import type { Response } from 'express';
+import { Problem } from './problem';
+
+/** A request's value as its schema says. @throws a 400 problem with a JSON Pointer and the reason. */
+export function read<S extends TSchema>(schema: S, value: unknown): Static<S> {
+  const [finding] = schemaFindings(schema, value);
+  if (finding)
+    throw new Problem(400, 'Bad request', `${finding.path || 'The body'} ${finding.reason}.`, {
+      pointer: finding.path,
+      reason: finding.reason,
+    });
+  return value as Static<S>;
+}
+
+/** Sends an answer that fits its schema. @throws when it does not: a fault of the server. */
+export function answer<S extends TSchema>(response: Response, schema: S, value: Static<S>, status = 200): void {
+  const plain: unknown = JSON.parse(JSON.stringify(value));
+  const [finding] = schemaFindings(schema, plain);
+  if (finding) throw new Error(`An answer does not fit its schema: ${finding.path} ${finding.reason}`);
+  response.status(status).json(plain);
+}

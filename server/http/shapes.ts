@@ -1,0 +1,125 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { Change } from '@sormet/core/edit';
+
+const exact = { additionalProperties: false };
+
+/** What `/api` takes and gives, as schemas: requests and answers are checked against them. */
+export const HealthAnswer = Type.Object({ status: Type.Literal('ok'), sites: Type.Integer() }, exact);
+
+export const SiteSummary = Type.Object(
+  {
+    id: Type.String(),
+    slug: Type.String(),
+    name: Type.String(),
+    revision: Type.Integer(),
+    /** Address of the published site. */
+    address: Type.String(),
+    /** Address under which the newest state can be looked at. */
+    preview: Type.String(),
+    live: Type.Union([Type.Integer(), Type.Null()]),
+    pages: Type.Integer(),
+  },
+  exact,
+);
+export type SiteSummary = Static<typeof SiteSummary>;
+
+export const SiteList = Type.Object({ sites: Type.Array(SiteSummary) }, exact);
+
+export const SiteAnswer = Type.Object(
+  { site: SiteSummary, revision: Type.Integer(), documents: Type.Record(Type.String(), Type.Unknown()) },
+  exact,
+);
+
+export const EditRequest = Type.Object(
+  {
+    id: Type.String({ pattern: '^[a-z0-9-]{8,60}$' }),
+    who: Type.String({ minLength: 1, maxLength: 80 }),
+    name: Type.String({ maxLength: 40 }),
+    args: Type.Record(Type.String(), Type.Unknown()),
+    /** What the edit did where it was made: its `was` is the guard. */
+    changes: Type.Array(Change, { maxItems: 5000 }),
+  },
+  exact,
+);
+export type EditRequest = Static<typeof EditRequest>;
+
+export const EditAnswer = Type.Object({ revision: Type.Integer() }, exact);
+
+export const HistoryEntry = Type.Object(
+  {
+    revision: Type.Integer(),
+    edit: Type.String(),
+    who: Type.String(),
+    at: Type.String(),
+    name: Type.String(),
+    says: Type.String(),
+    changes: Type.Array(Change),
+  },
+  exact,
+);
+export type HistoryEntry = Static<typeof HistoryEntry>;
+
+export const HistoryAnswer = Type.Object(
+  { revision: Type.Integer(), edits: Type.Array(HistoryEntry), more: Type.Boolean() },
+  exact,
+);
+
+export const Planned = Type.Object(
+  {
+    path: Type.String(),
+    what: Type.Union([
+      Type.Literal('new'),
+      Type.Literal('changed'),
+      Type.Literal('gone'),
+      Type.Literal('redirect'),
+    ]),
+    reasons: Type.Array(Type.String()),
+  },
+  exact,
+);
+
+export const PlanAnswer = Type.Object(
+  {
+    revision: Type.Integer(),
+    live: Type.Union([Type.Integer(), Type.Null()]),
+    pages: Type.Array(Planned),
+    unchanged: Type.Integer(),
+  },
+  exact,
+);
+export type PlanAnswer = Static<typeof PlanAnswer>;
+
+export const ReleaseSummary = Type.Object(
+  {
+    id: Type.String(),
+    number: Type.Integer(),
+    revision: Type.Integer(),
+    state: Type.Union([
+      Type.Literal('waiting'),
+      Type.Literal('making'),
+      Type.Literal('done'),
+      Type.Literal('failed'),
+    ]),
+    live: Type.Boolean(),
+    done: Type.Integer(),
+    of: Type.Integer(),
+    pages: Type.Array(Planned),
+    error: Type.Union([Type.String(), Type.Null()]),
+    at: Type.String(),
+  },
+  exact,
+);
+export type ReleaseSummary = Static<typeof ReleaseSummary>;
+
+export const ReleaseList = Type.Object({ releases: Type.Array(ReleaseSummary) }, exact);
+
+export const FileAnswer = Type.Object(
+  {
+    sha256: Type.String(),
+    mediaType: Type.String(),
+    name: Type.String(),
+    width: Type.Integer(),
+    height: Type.Integer(),
+  },
+  exact,
+);

@@ -1,0 +1,2 @@
+/** The PostgreSQL channel on which new revisions are told. */
+export const CHANNEL = 'sormet_revision';
