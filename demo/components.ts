@@ -31,7 +31,14 @@ function component(
     const groupId = group ? `${id}-g-${keyFor(group, new Set()).toLowerCase()}` : null;
     if (group && groupId && !groups[groupId])
       groups[groupId] = { label: group, order: ordersFor(Object.keys(groups).length + 1).at(-1)! };
-    made[property] = { label, key, type: byDefault.type, group: groupId, order: orders[i]!, default: byDefault };
+    made[property] = {
+      label,
+      key,
+      type: byDefault.type,
+      group: groupId,
+      order: orders[i]!,
+      default: byDefault,
+    };
   });
   const slotOrders = ordersFor(Object.keys(slots).length);
   const { nodes } = plant(root, { parent: null, order: 'a0' }, () => `${id}-n${(next += 1)}`);
@@ -67,7 +74,14 @@ const surround = component(
             tag: 'div',
             name: 'Bar',
             style: blockOf(
-              { ...WIDE, display: 'flex', 'flex-wrap': 'wrap', 'align-items': 'center', gap: '12px 28px', padding: '18px 32px' },
+              {
+                ...WIDE,
+                display: 'flex',
+                'flex-wrap': 'wrap',
+                'align-items': 'center',
+                gap: '12px 28px',
+                padding: '18px 32px',
+              },
               { w600: { padding: '14px 20px' } },
             ),
             children: [
@@ -76,7 +90,13 @@ const surround = component(
                 name: 'Site name',
                 attributes: { href: toPage('page-home') },
                 text: 'Brackenfold',
-                style: blockOf({ 'font-family': 'Literata, serif', 'font-size': '1.375rem', 'font-weight': '700', color: '#20262b', 'text-decoration': 'none' }),
+                style: blockOf({
+                  'font-family': 'Literata, serif',
+                  'font-size': '1.375rem',
+                  'font-weight': '700',
+                  color: '#20262b',
+                  'text-decoration': 'none',
+                }),
               },
               {
                 tag: 'nav',
@@ -85,7 +105,12 @@ const surround = component(
                 children: [
                   {
                     tag: 'ul',
-                    style: blockOf({ display: 'flex', 'flex-wrap': 'wrap', gap: '4px 20px', 'list-style-type': 'none' }),
+                    style: blockOf({
+                      display: 'flex',
+                      'flex-wrap': 'wrap',
+                      gap: '4px 20px',
+                      'list-style-type': 'none',
+                    }),
                     children: (
                       [
                         ['Sheds', 'page-sheds'],
@@ -96,7 +121,12 @@ const surround = component(
                     ).map(([label, page]) => ({
                       tag: 'li',
                       children: [
-                        { tag: 'a', attributes: { href: toPage(page) }, text: label, style: blockOf({ color: '#20262b', 'text-decoration': 'none' }) },
+                        {
+                          tag: 'a',
+                          attributes: { href: toPage(page) },
+                          text: label,
+                          style: blockOf({ color: '#20262b', 'text-decoration': 'none' }),
+                        },
                       ],
                     })),
                   },
@@ -115,12 +145,34 @@ const surround = component(
           {
             tag: 'div',
             style: blockOf(
-              { ...WIDE, padding: '40px 32px', display: 'flex', 'flex-wrap': 'wrap', 'justify-content': 'space-between', gap: '24px' },
+              {
+                ...WIDE,
+                padding: '40px 32px',
+                display: 'flex',
+                'flex-wrap': 'wrap',
+                'justify-content': 'space-between',
+                gap: '24px',
+              },
               { w600: { padding: '28px 20px' } },
             ),
             children: [
-              { tag: 'p', text: 'Brackenfold Repair Sheds. Twelve workshops, run by the people who use them.', style: blockOf({ 'margin-top': '0' }) },
-              { tag: 'p', style: blockOf({ 'margin-top': '0' }), children: [{ tag: 'a', attributes: { href: toAddress('mailto:hello@brackenfold.example') }, text: 'hello@brackenfold.example', style: blockOf({ color: '#f3e6d3' }) }] },
+              {
+                tag: 'p',
+                text: 'Brackenfold Repair Sheds. Twelve workshops, run by the people who use them.',
+                style: blockOf({ 'margin-top': '0' }),
+              },
+              {
+                tag: 'p',
+                style: blockOf({ 'margin-top': '0' }),
+                children: [
+                  {
+                    tag: 'a',
+                    attributes: { href: toAddress('mailto:hello@brackenfold.example') },
+                    text: 'hello@brackenfold.example',
+                    style: blockOf({ color: '#f3e6d3' }),
+                  },
+                ],
+              },
             ],
           },
         ],
@@ -161,9 +213,22 @@ const shedCard = component(
   {
     tag: 'article',
     name: 'Card',
-    style: blockOf({ display: 'flex', 'flex-direction': 'column', height: '100%', background: '#ffffff', border: '1px solid #e4d8bf', 'border-radius': '6px', overflow: 'hidden' }),
+    style: blockOf({
+      display: 'flex',
+      'flex-direction': 'column',
+      height: '100%',
+      background: '#ffffff',
+      border: '1px solid #e4d8bf',
+      'border-radius': '6px',
+      overflow: 'hidden',
+    }),
     children: [
-      { tag: 'img', name: 'Picture', attributes: { src: property('card-picture'), alt: text(''), loading: text('lazy') }, style: blockOf({ width: '100%', height: 'auto' }) },
+      {
+        tag: 'img',
+        name: 'Picture',
+        attributes: { src: property('card-picture'), alt: text(''), loading: text('lazy') },
+        style: blockOf({ width: '100%', height: 'auto' }),
+      },
       {
         tag: 'div',
         name: 'Words',
@@ -172,9 +237,21 @@ const shedCard = component(
           {
             tag: 'h3',
             name: 'Heading',
-            children: [{ tag: 'a', name: 'Link', attributes: { href: property('card-address') }, text: property('card-name') }],
+            children: [
+              {
+                tag: 'a',
+                name: 'Link',
+                attributes: { href: property('card-address') },
+                text: property('card-name'),
+              },
+            ],
           },
-          { tag: 'p', name: 'Text', text: property('card-text'), style: blockOf({ 'margin-top': '8px', 'font-size': '1rem' }) },
+          {
+            tag: 'p',
+            name: 'Text',
+            text: property('card-text'),
+            style: blockOf({ 'margin-top': '8px', 'font-size': '1rem' }),
+          },
         ],
       },
     ],
@@ -193,14 +270,25 @@ const sessionLine = component(
   {
     tag: 'li',
     name: 'Session',
-    style: blockOf({ display: 'flex', 'flex-wrap': 'wrap', 'justify-content': 'space-between', gap: '4px 24px', 'padding-block': '14px', 'border-bottom': '1px solid #e4d8bf' }),
+    style: blockOf({
+      display: 'flex',
+      'flex-wrap': 'wrap',
+      'justify-content': 'space-between',
+      gap: '4px 24px',
+      'padding-block': '14px',
+      'border-bottom': '1px solid #e4d8bf',
+    }),
     children: [
       { tag: 'strong', name: 'Title', text: property('session-title') },
       {
         tag: 'span',
         name: 'When',
         children: [
-          { tag: 'time', attributes: { datetime: property('session-day') }, text: property('session-day') },
+          {
+            tag: 'time',
+            attributes: { datetime: property('session-day') },
+            text: property('session-day'),
+          },
           { text: ', ' },
           { tag: 'span', text: property('session-hours') },
         ],
@@ -226,8 +314,18 @@ const opening = component(
         tag: 'div',
         name: 'Row',
         style: blockOf(
-          { ...WIDE, display: 'grid', 'grid-template-columns': 'minmax(0, 1fr) minmax(0, 1fr)', gap: '48px', 'align-items': 'center', padding: '72px 32px' },
-          { w960: { gap: '32px', 'padding-block': '56px' }, w600: { 'grid-template-columns': 'minmax(0, 1fr)', padding: '40px 20px' } },
+          {
+            ...WIDE,
+            display: 'grid',
+            'grid-template-columns': 'minmax(0, 1fr) minmax(0, 1fr)',
+            gap: '48px',
+            'align-items': 'center',
+            padding: '72px 32px',
+          },
+          {
+            w960: { gap: '32px', 'padding-block': '56px' },
+            w600: { 'grid-template-columns': 'minmax(0, 1fr)', padding: '40px 20px' },
+          },
         ),
         children: [
           {
@@ -235,20 +333,48 @@ const opening = component(
             name: 'Words',
             children: [
               { tag: 'h1', name: 'Heading', text: property('opening-heading') },
-              { tag: 'p', name: 'Text', text: property('opening-text'), style: blockOf({ 'font-size': '1.1875rem', 'margin-bottom': '24px' }) },
-              { component: 'button', values: { 'button-text': property('opening-button'), 'button-address': property('opening-address') } },
+              {
+                tag: 'p',
+                name: 'Text',
+                text: property('opening-text'),
+                style: blockOf({ 'font-size': '1.1875rem', 'margin-bottom': '24px' }),
+              },
+              {
+                component: 'button',
+                values: {
+                  'button-text': property('opening-button'),
+                  'button-address': property('opening-address'),
+                },
+              },
             ],
           },
-          { tag: 'img', name: 'Picture', attributes: { src: property('opening-picture'), alt: property('opening-alt') }, style: blockOf({ width: '100%', height: 'auto', 'border-radius': '6px' }) },
+          {
+            tag: 'img',
+            name: 'Picture',
+            attributes: { src: property('opening-picture'), alt: property('opening-alt') },
+            style: blockOf({ width: '100%', height: 'auto', 'border-radius': '6px' }),
+          },
         ],
       },
     ],
   },
   {
-    'opening-heading': { label: 'Heading text', byDefault: text('Mend it together'), group: 'Heading' },
-    'opening-text': { label: 'Text', byDefault: text('Tools, benches and people who know how.'), group: 'Text' },
+    'opening-heading': {
+      label: 'Heading text',
+      byDefault: text('Mend it together'),
+      group: 'Heading',
+    },
+    'opening-text': {
+      label: 'Text',
+      byDefault: text('Tools, benches and people who know how.'),
+      group: 'Text',
+    },
     'opening-button': { label: 'Button text', byDefault: text('Find a shed'), group: 'Button' },
-    'opening-address': { label: 'Button address', byDefault: toPage('page-sheds'), group: 'Button' },
+    'opening-address': {
+      label: 'Button address',
+      byDefault: toPage('page-sheds'),
+      group: 'Button',
+    },
     'opening-picture': { label: 'Picture', byDefault: picture('picture-bench'), group: 'Picture' },
     'opening-alt': { label: 'Picture alternative text', byDefault: text(''), group: 'Picture' },
   },
@@ -267,8 +393,16 @@ const cardRow = component(
         tag: 'div',
         name: 'Cards',
         style: blockOf(
-          { display: 'grid', 'grid-template-columns': 'repeat(3, minmax(0, 1fr))', gap: '24px', 'margin-top': '24px' },
-          { w960: { 'grid-template-columns': 'repeat(2, minmax(0, 1fr))' }, w600: { 'grid-template-columns': 'minmax(0, 1fr)' } },
+          {
+            display: 'grid',
+            'grid-template-columns': 'repeat(3, minmax(0, 1fr))',
+            gap: '24px',
+            'margin-top': '24px',
+          },
+          {
+            w960: { 'grid-template-columns': 'repeat(2, minmax(0, 1fr))' },
+            w600: { 'grid-template-columns': 'minmax(0, 1fr)' },
+          },
         ),
         children: [{ slot: 'cards' }],
       },
@@ -287,7 +421,16 @@ const lines = component(
     style: blockOf({ ...WIDE, padding: '56px 32px' }, { w600: { padding: '36px 20px' } }),
     children: [
       { tag: 'h2', name: 'Heading', text: property('lines-heading') },
-      { tag: 'ul', name: 'Lines', style: blockOf({ 'list-style-type': 'none', 'margin-top': '16px', 'border-top': '1px solid #e4d8bf' }), children: [{ slot: 'lines' }] },
+      {
+        tag: 'ul',
+        name: 'Lines',
+        style: blockOf({
+          'list-style-type': 'none',
+          'margin-top': '16px',
+          'border-top': '1px solid #e4d8bf',
+        }),
+        children: [{ slot: 'lines' }],
+      },
     ],
   },
   { 'lines-heading': { label: 'Heading text', byDefault: text('Sessions'), group: 'Heading' } },
@@ -306,7 +449,15 @@ const joinBand = component(
         tag: 'div',
         name: 'Row',
         style: blockOf(
-          { ...WIDE, padding: '48px 32px', display: 'flex', 'flex-wrap': 'wrap', 'align-items': 'center', 'justify-content': 'space-between', gap: '24px' },
+          {
+            ...WIDE,
+            padding: '48px 32px',
+            display: 'flex',
+            'flex-wrap': 'wrap',
+            'align-items': 'center',
+            'justify-content': 'space-between',
+            gap: '24px',
+          },
           { w600: { padding: '32px 20px' } },
         ),
         children: [
@@ -318,16 +469,34 @@ const joinBand = component(
               { tag: 'p', name: 'Text', text: property('join-text') },
             ],
           },
-          { component: 'button', values: { 'button-text': property('join-button'), 'button-address': property('join-address') } },
+          {
+            component: 'button',
+            values: {
+              'button-text': property('join-button'),
+              'button-address': property('join-address'),
+            },
+          },
         ],
       },
     ],
   },
   {
-    'join-heading': { label: 'Heading text', byDefault: text('Good with your hands, or want to be?'), group: 'Heading' },
-    'join-text': { label: 'Text', byDefault: text('Every shed is looking for people who open the door once a month.'), group: 'Text' },
+    'join-heading': {
+      label: 'Heading text',
+      byDefault: text('Good with your hands, or want to be?'),
+      group: 'Heading',
+    },
+    'join-text': {
+      label: 'Text',
+      byDefault: text('Every shed is looking for people who open the door once a month.'),
+      group: 'Text',
+    },
     'join-button': { label: 'Button text', byDefault: text('Write to us'), group: 'Button' },
-    'join-address': { label: 'Button address', byDefault: toAddress('mailto:hello@brackenfold.example'), group: 'Button' },
+    'join-address': {
+      label: 'Button address',
+      byDefault: toAddress('mailto:hello@brackenfold.example'),
+      group: 'Button',
+    },
   },
 );
 
@@ -343,19 +512,50 @@ const quote = component(
         tag: 'figure',
         style: blockOf({ 'max-width': '720px', 'margin-inline': 'auto', 'text-align': 'center' }),
         children: [
-          { tag: 'blockquote', children: [{ tag: 'p', name: 'Words', text: property('quote-words'), style: blockOf({ 'font-family': 'Literata, serif', 'font-size': '1.5rem', 'line-height': '1.35', 'margin-top': '0' }) }] },
-          { tag: 'figcaption', name: 'Who', text: property('quote-who'), style: blockOf({ 'margin-top': '16px' }) },
+          {
+            tag: 'blockquote',
+            children: [
+              {
+                tag: 'p',
+                name: 'Words',
+                text: property('quote-words'),
+                style: blockOf({
+                  'font-family': 'Literata, serif',
+                  'font-size': '1.5rem',
+                  'line-height': '1.35',
+                  'margin-top': '0',
+                }),
+              },
+            ],
+          },
+          {
+            tag: 'figcaption',
+            name: 'Who',
+            text: property('quote-who'),
+            style: blockOf({ 'margin-top': '16px' }),
+          },
         ],
       },
     ],
   },
   {
-    'quote-words': { label: 'Words', byDefault: text('I came with a broken kettle and left with a key to the door.') },
+    'quote-words': {
+      label: 'Words',
+      byDefault: text('I came with a broken kettle and left with a key to the door.'),
+    },
     'quote-who': { label: 'Who said it', byDefault: text('Jonty Okafor, Kettlewick') },
   },
 );
 
 /** The components of the demo: the surround, five sections and three fittings. */
 export const components: readonly ComponentDoc[] = [
-  surround, button, shedCard, sessionLine, opening, cardRow, lines, joinBand, quote,
+  surround,
+  button,
+  shedCard,
+  sessionLine,
+  opening,
+  cardRow,
+  lines,
+  joinBand,
+  quote,
 ];

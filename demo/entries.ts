@@ -1,4 +1,11 @@
-import { FORMAT, ordersFor, type EntryDoc, type Field, type TypeDoc, type Typed } from '@sormet/core/model';
+import {
+  FORMAT,
+  ordersFor,
+  type EntryDoc,
+  type Field,
+  type TypeDoc,
+  type Typed,
+} from '@sormet/core/model';
 import { keyFor } from '@sormet/core/edit';
 import { GUIDES, MENDERS } from './content/people-and-guides';
 import { SESSIONS } from './content/sessions';
@@ -61,9 +68,19 @@ export const types: readonly TypeDoc[] = [
 ];
 
 function entry(type: string, slug: string, values: Record<string, Typed | undefined>): EntryDoc {
-  const kept = Object.entries(values).filter((pair): pair is [string, Typed] => pair[1] !== undefined);
+  const kept = Object.entries(values).filter(
+    (pair): pair is [string, Typed] => pair[1] !== undefined,
+  );
   const id = `${type}-${slug}`.slice(0, 40).replace(/-$/, '');
-  return { id, kind: 'entry', format: FORMAT, type, slug, draft: false, values: Object.fromEntries(kept) };
+  return {
+    id,
+    kind: 'entry',
+    format: FORMAT,
+    type,
+    slug,
+    draft: false,
+    values: Object.fromEntries(kept),
+  };
 }
 
 const words = (value: string): Typed => ({ type: 'text', value });
@@ -75,7 +92,9 @@ export const entries: readonly EntryDoc[] = [
       'shed-name': words(shed.name),
       'shed-number': { type: 'number', value: shed.number },
       'shed-summary': words(shed.summary),
-      'shed-picture': shed.drawing ? { type: 'image', value: { asset: `picture-${shed.number}` } } : undefined,
+      'shed-picture': shed.drawing
+        ? { type: 'image', value: { asset: `picture-${shed.number}` } }
+        : undefined,
       'shed-alt': shed.alt === undefined ? undefined : words(shed.alt),
       'shed-street': words(shed.street),
       'shed-booking': {

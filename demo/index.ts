@@ -6,7 +6,7 @@ import { components } from './components';
 import { SHEDS } from './content/sheds';
 import { entries, types } from './entries';
 import { pages } from './pages';
-import { drawBench, drawTable } from './pictures/bench';
+import { drawBench, drawPlaceholder, drawTable } from './pictures/bench';
 import { drawShed } from './pictures/shed';
 import { styles } from './styles';
 
@@ -40,13 +40,18 @@ export function brackenfold(): DemoSite {
   const svg = (id: string, name: string, text: string) =>
     add(id, name, 'image/svg+xml', Buffer.from(text, 'utf8'));
   svg('picture-bench', 'bench.svg', drawBench());
+  svg('picture-placeholder', 'placeholder.svg', drawPlaceholder());
   svg('picture-table', 'table.svg', drawTable());
   for (const shed of SHEDS)
     if (shed.drawing) svg(`picture-${shed.number}`, `${shed.slug}.svg`, drawShed(shed.drawing));
   const font = (id: string, name: string, file: string) =>
     add(id, name, 'font/woff2', readFileSync(createRequire(import.meta.url).resolve(file)));
   const text = '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin';
-  font('font-literata', 'literata.woff2', '@fontsource-variable/literata/files/literata-latin-wght-normal.woff2');
+  font(
+    'font-literata',
+    'literata.woff2',
+    '@fontsource-variable/literata/files/literata-latin-wght-normal.woff2',
+  );
   font('font-text-400', 'text-400.woff2', `${text}-400-normal.woff2`);
   font('font-text-700', 'text-700.woff2', `${text}-700-normal.woff2`);
   return { documents: Object.fromEntries(docs.map((doc) => [doc.id, doc])), files };

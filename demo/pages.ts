@@ -72,7 +72,15 @@ function sessionLines(id: string, where: { field: string; equals: Source }[]): B
         },
       },
     ],
-    slots: { none: [{ tag: 'li', text: 'No session is planned here yet.', style: blockOf({ 'padding-block': '14px' }) }] },
+    slots: {
+      none: [
+        {
+          tag: 'li',
+          text: 'No session is planned here yet.',
+          style: blockOf({ 'padding-block': '14px' }),
+        },
+      ],
+    },
   };
 }
 
@@ -94,11 +102,17 @@ export const pages: readonly PageDoc[] = [
         name: 'top',
         values: {
           'opening-heading': text('Bring it broken. Take it home mended.'),
-          'opening-text': text('Twelve sheds in twelve neighbourhoods, each with tools, a kettle and people who like a puzzle.'),
+          'opening-text': text(
+            'Twelve sheds in twelve neighbourhoods, each with tools, a kettle and people who like a puzzle.',
+          ),
           'opening-alt': text('A workbench with a toaster, a lamp and a wheel'),
         },
       },
-      { component: 'card-row', values: { 'row-heading': text('The first three sheds') }, slots: { cards: [shedCards('home-sheds', 3)] } },
+      {
+        component: 'card-row',
+        values: { 'row-heading': text('The first three sheds') },
+        slots: { cards: [shedCards('home-sheds', 3)] },
+      },
       { component: 'quote' },
       { component: 'join-band' },
     ],
@@ -115,7 +129,9 @@ export const pages: readonly PageDoc[] = [
         name: 'top',
         values: {
           'opening-heading': text('Nobody here is an expert in everything'),
-          'opening-text': text('We began with one bench and a borrowed soldering iron. There is still no membership fee and no shop.'),
+          'opening-text': text(
+            'We began with one bench and a borrowed soldering iron. There is still no membership fee and no shop.',
+          ),
           'opening-button': text('See the sessions'),
           'opening-address': toPage('page-sessions'),
           'opening-picture': picture('picture-table'),
@@ -128,8 +144,16 @@ export const pages: readonly PageDoc[] = [
         style: plainSection,
         children: [
           { tag: 'h2', name: 'Heading', text: 'How it works' },
-          { tag: 'p', name: 'Text', text: 'You come with the thing and stay with it. Somebody sits beside you, and you mend it together as far as it can be mended.' },
-          { tag: 'p', name: 'Text', text: 'You pay for the parts, and put into the tin what the evening was worth to you.' },
+          {
+            tag: 'p',
+            name: 'Text',
+            text: 'You come with the thing and stay with it. Somebody sits beside you, and you mend it together as far as it can be mended.',
+          },
+          {
+            tag: 'p',
+            name: 'Text',
+            text: 'You pay for the parts, and put into the tin what the evening was worth to you.',
+          },
         ],
       },
       { component: 'join-band', values: { 'join-heading': text('Open the door with us') } },
@@ -147,10 +171,25 @@ export const pages: readonly PageDoc[] = [
         name: 'Title',
         style: blockOf({ background: '#f3e6d3' }),
         children: [
-          { tag: 'div', style: plainSection, children: [{ tag: 'h1', name: 'Heading', text: 'Twelve sheds' }, { tag: 'p', name: 'Text', text: 'Each is run by the people of its street. Any of them will do: nobody asks where you live.' }] },
+          {
+            tag: 'div',
+            style: plainSection,
+            children: [
+              { tag: 'h1', name: 'Heading', text: 'Twelve sheds' },
+              {
+                tag: 'p',
+                name: 'Text',
+                text: 'Each is run by the people of its street. Any of them will do: nobody asks where you live.',
+              },
+            ],
+          },
         ],
       },
-      { component: 'card-row', values: { 'row-heading': text('Every shed, in the order they opened') }, slots: { cards: [shedCards('all-sheds')] } },
+      {
+        component: 'card-row',
+        values: { 'row-heading': text('Every shed, in the order they opened') },
+        slots: { cards: [shedCards('all-sheds')] },
+      },
       { component: 'join-band' },
     ],
   }),
@@ -166,7 +205,9 @@ export const pages: readonly PageDoc[] = [
         component: 'lines',
         name: 'sessions',
         values: { 'lines-heading': text('Sessions here') },
-        slots: { lines: [sessionLines('shed-sessions', [{ field: 'session-shed', equals: ofPage('') }])] },
+        slots: {
+          lines: [sessionLines('shed-sessions', [{ field: 'session-shed', equals: ofPage('') }])],
+        },
       },
       { component: 'join-band', values: { 'join-heading': text('This shed is looking for you') } },
     ],
@@ -184,7 +225,11 @@ export const pages: readonly PageDoc[] = [
         style: plainSection,
         children: [{ tag: 'h1', name: 'Heading', text: 'Sessions in December' }],
       },
-      { component: 'lines', values: { 'lines-heading': text('All of them, by day') }, slots: { lines: [sessionLines('all-sessions', [])] } },
+      {
+        component: 'lines',
+        values: { 'lines-heading': text('All of them, by day') },
+        slots: { lines: [sessionLines('all-sessions', [])] },
+      },
     ],
   }),
   page({
@@ -210,7 +255,11 @@ export const pages: readonly PageDoc[] = [
           cards: [
             {
               id: 'all-guides',
-              repeat: { type: 'guide', where: [], order: [{ field: 'guide-minutes', descending: false }] },
+              repeat: {
+                type: 'guide',
+                where: [],
+                order: [{ field: 'guide-minutes', descending: false }],
+              },
               children: [
                 {
                   component: 'shed-card',

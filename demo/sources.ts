@@ -2,7 +2,11 @@ import type { Literal, Source, WhenEmpty } from '@sormet/core/model';
 
 /** A link to a page of this site. */
 export function toPage(page: string, entry?: string): Literal {
-  return { is: 'value', type: 'link', value: entry ? { to: 'page', page, entry } : { to: 'page', page } };
+  return {
+    is: 'value',
+    type: 'link',
+    value: entry ? { to: 'page', page, entry } : { to: 'page', page },
+  };
 }
 
 /** A link to an address. */

@@ -5,7 +5,14 @@ import express, { Router, type Express, type Request } from 'express';
 import multer from 'multer';
 import { addressesOf } from '@sormet/core/model';
 import { acceptEdit } from './edits/accept';
-import { FileEntity, HistoryEntity, ReleaseEntity, SiteEntity, type ReleaseRow, type SiteRow } from './database/entities';
+import {
+  FileEntity,
+  HistoryEntity,
+  ReleaseEntity,
+  SiteEntity,
+  type ReleaseRow,
+  type SiteRow,
+} from './database/entities';
 import type { SiteStore } from './database/site-store';
 import { LARGEST_FILE, pictureOf } from './files/kinds';
 import { serveFile } from './files/serve-file';
@@ -49,14 +56,18 @@ export function application(parts: Parts): Express {
     response
       .set('content-security-policy', CANVAS_POLICY)
       .type('html')
-      .send('<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Canvas</title></head><body></body></html>');
+      .send(
+        '<!doctype html><html lang="en"><head><meta charset="utf-8"><title>Canvas</title></head><body></body></html>',
+      );
   });
   app.use('/api', api(parts));
   app.use(express.static(parts.interfaceFolder, { index: false, maxAge: '1h' }));
   app.get('/{*path}', (request, response) => {
-    if (request.path.startsWith('/api/')) throw new Problem(404, 'Not found', 'There is no such address.');
+    if (request.path.startsWith('/api/'))
+      throw new Problem(404, 'Not found', 'There is no such address.');
     const page = join(parts.interfaceFolder, 'index.html');
-    if (!existsSync(page)) throw new Problem(503, 'Not built', 'The interface is not built; “npm start” builds it.');
+    if (!existsSync(page))
+      throw new Problem(503, 'Not built', 'The interface is not built; “npm start” builds it.');
     response.set('cache-control', 'no-cache').sendFile(page);
   });
   app.use(sendProblem);
@@ -91,7 +102,10 @@ function api({ store, live, publisher, sitesPort }: Parts): Router {
   router.use(express.json({ limit: '4mb' }));
 
   router.get('/health', async (_, response) => {
-    answer(response, shapes.HealthAnswer, { status: 'ok', sites: await database.getRepository(SiteEntity).count() });
+    answer(response, shapes.HealthAnswer, {
+      status: 'ok',
+      sites: await database.getRepository(SiteEntity).count(),
+    });
   });
 
   router.get('/sites', async (_, response) => {
@@ -107,7 +121,9 @@ function api({ store, live, publisher, sitesPort }: Parts): Router {
 
   router.post('/sites/:site/edits', async (request, response) => {
     const edit = read(shapes.EditRequest, request.body);
-    answer(response, shapes.EditAnswer, { revision: await acceptEdit(store, String(request.params.site), edit) });
+    answer(response, shapes.EditAnswer, {
+      revision: await acceptEdit(store, String(request.params.site), edit),
+    });
   });
 
   router.get('/sites/:site/history', async (request, response) => {
@@ -123,9 +139,17 @@ function api({ store, live, publisher, sitesPort }: Parts): Router {
     answer(response, shapes.HistoryAnswer, {
       revision: site.revision,
       more: rows.length > HISTORY_PAGE,
-      edits: rows.slice(0, HISTORY_PAGE).map(({ revision, edit, who, at, name, says, changes }) => ({
-        revision, edit, who, at: at.toISOString(), name, says, changes,
-      })),
+      edits: rows
+        .slice(0, HISTORY_PAGE)
+        .map(({ revision, edit, who, at, name, says, changes }) => ({
+          revision,
+          edit,
+          who,
+          at: at.toISOString(),
+          name,
+          says,
+          changes,
+        })),
     });
   });
 
@@ -140,7 +164,10 @@ function api({ store, live, publisher, sitesPort }: Parts): Router {
       revision: plan.revision,
       live: plan.live?.number ?? null,
       pages: plan.pages.map((page) => ({ ...page, reasons: [...page.reasons] })),
-      unchanged: plan.compiled.made + plan.compiled.kept - plan.pages.filter(({ what }) => what === 'new' || what === 'changed').length,
+      unchanged:
+        plan.compiled.made +
+        plan.compiled.kept -
+        plan.pages.filter(({ what }) => what === 'new' || what === 'changed').length,
     });
   });
 
@@ -151,7 +178,9 @@ function api({ store, live, publisher, sitesPort }: Parts): Router {
       order: { number: 'DESC' },
       take: 100,
     });
-    answer(response, shapes.ReleaseList, { releases: rows.map((row) => releaseSummary(row, site)) });
+    answer(response, shapes.ReleaseList, {
+      releases: rows.map((row) => releaseSummary(row, site)),
+    });
   });
 
   router.post('/sites/:site/releases', async (request, response) => {
@@ -174,21 +203,37 @@ function api({ store, live, publisher, sitesPort }: Parts): Router {
     response.status(204).end();
   });
 
-  const upload = multer({ storage: multer.memoryStorage(), limits: { fileSize: LARGEST_FILE, files: 1 } });
+  const upload = multer({
+    storage: multer.memoryStorage(),
+    limits: { fileSize: LARGEST_FILE, files: 1 },
+  });
   router.post('/sites/:site/files', upload.single('file'), async (request, response) => {
     await siteIn(request);
     const file = request.file;
-    if (!file) throw new Problem(400, 'Bad request', 'No file was sent.', { pointer: '/file', reason: 'is missing' });
+    if (!file)
+      throw new Problem(400, 'Bad request', 'No file was sent.', {
+        pointer: '/file',
+        reason: 'is missing',
+      });
     const picture = pictureOf(file.buffer);
     const sha256 = createHash('sha256').update(file.buffer).digest('hex');
     await database
       .getRepository(FileEntity)
       .upsert({ sha256, mediaType: picture.mediaType, bytes: file.buffer }, ['sha256']);
-    answer(response, shapes.FileAnswer, { sha256, name: file.originalname.slice(0, 200), ...picture }, 201);
+    answer(
+      response,
+      shapes.FileAnswer,
+      { sha256, name: file.originalname.slice(0, 200), ...picture },
+      201,
+    );
   });
 
   router.use((request) => {
-    throw new Problem(404, 'Not found', `There is nothing at ${request.method} ${request.originalUrl}.`);
+    throw new Problem(
+      404,
+      'Not found',
+      `There is nothing at ${request.method} ${request.originalUrl}.`,
+    );
   });
   return router;
 
@@ -200,7 +245,9 @@ function api({ store, live, publisher, sitesPort }: Parts): Router {
 
   async function summaryOf(site: SiteRow): Promise<shapes.SiteSummary> {
     const release = site.liveRelease
-      ? await database.getRepository(ReleaseEntity).findOne({ where: { id: site.liveRelease }, select: { id: true, number: true } })
+      ? await database
+          .getRepository(ReleaseEntity)
+          .findOne({ where: { id: site.liveRelease }, select: { id: true, number: true } })
       : null;
     const { documents } = await store.state(site);
     return {
@@ -220,14 +267,23 @@ function wholeNumber(value: unknown, name: string, byDefault: number): number {
   if (value === undefined) return byDefault;
   const number = Number(value);
   if (!Number.isInteger(number) || number < 0)
-    throw new Problem(400, 'Bad request', `“${name}” must be a whole number.`, { pointer: '/' + name, reason: 'is no whole number' });
+    throw new Problem(400, 'Bad request', `“${name}” must be a whole number.`, {
+      pointer: '/' + name,
+      reason: 'is no whole number',
+    });
   return number;
 }
 
 function releaseSummary(row: ReleaseRow, site: SiteRow): shapes.ReleaseSummary {
   const { id, number, revision, state, done, of, plan, error, at } = row;
   return {
-    id, number, revision, state, done, of, error,
+    id,
+    number,
+    revision,
+    state,
+    done,
+    of,
+    error,
     live: site.liveRelease === id,
     pages: plan.map((page) => ({ ...page, reasons: [...page.reasons] })),
     at: at.toISOString(),

@@ -9,7 +9,10 @@ import { replaceUses } from './edits/accept';
  * Stores a site with its files, when no site with its slug is there. Every document passes its schema
  * and the invariants first. @returns whether it was stored
  */
-export async function loadSite(database: DataSource, { documents, files }: DemoSite): Promise<boolean> {
+export async function loadSite(
+  database: DataSource,
+  { documents, files }: DemoSite,
+): Promise<boolean> {
   const { slug, name } = siteOf(documents);
   check(documents);
   return database.transaction(async (manager) => {

@@ -43,7 +43,14 @@ export async function serve(settings: Settings): Promise<Running> {
       sitesPort: settings.sitesPort,
       interfaceFolder: join(import.meta.dirname, '..', 'web', 'dist'),
     });
-    servers.push(await listen(sitesOrigin(store, settings.sitesPort), settings.sitesPort, settings.host, 'SORMET_SITES_PORT'));
+    servers.push(
+      await listen(
+        sitesOrigin(store, settings.sitesPort),
+        settings.sitesPort,
+        settings.host,
+        'SORMET_SITES_PORT',
+      ),
+    );
     servers.push(await listen(app, settings.port, settings.host, 'SORMET_PORT'));
   } catch (error) {
     await stop();
@@ -52,15 +59,24 @@ export async function serve(settings: Settings): Promise<Running> {
   return { store, stop };
 }
 
-function listen(app: RequestListener, port: number, host: string, setting: string): Promise<Server> {
+function listen(
+  app: RequestListener,
+  port: number,
+  host: string,
+  setting: string,
+): Promise<Server> {
   return new Promise((listening, failed) => {
     const server = createServer(app);
     server.once('error', (error: NodeJS.ErrnoException) =>
       failed(
         error.code === 'EADDRINUSE'
-          ? new Error(`Port ${port} is in use. Stop what uses it, or name another port in ${setting}.`)
+          ? new Error(
+              `Port ${port} is in use. Stop what uses it, or name another port in ${setting}.`,
+            )
           : error.code === 'EACCES'
-            ? new Error(`Port ${port} may not be used by this user. Name another port in ${setting}.`)
+            ? new Error(
+                `Port ${port} may not be used by this user. Name another port in ${setting}.`,
+              )
             : error,
       ),
     );

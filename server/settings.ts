@@ -17,7 +17,9 @@ export function settingsFrom(env: NodeJS.ProcessEnv): Settings {
   const port = portFrom(env['SORMET_PORT'], 5180, 'SORMET_PORT');
   const sitesPort = portFrom(env['SORMET_SITES_PORT'], 5181, 'SORMET_SITES_PORT');
   if (port === sitesPort)
-    throw new Error('SORMET_PORT and SORMET_SITES_PORT must differ: sites have an origin of their own.');
+    throw new Error(
+      'SORMET_PORT and SORMET_SITES_PORT must differ: sites have an origin of their own.',
+    );
   return { database, port, sitesPort, host: env['SORMET_HOST'] ?? '127.0.0.1' };
 }
 

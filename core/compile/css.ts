@@ -37,9 +37,18 @@ export function cssOf(documents: Documents, used: Used): string {
   }
   const tags = [...new Set([...ALWAYS, ...used.tags])].filter((tag) => styles.tags[tag]);
   const layers = heights.map((_, height) => `h${height}`);
-  const out = [`@layer reset,tags${layers.map((name) => ',' + name).join('')};`, fontsCss(documents)];
+  const out = [
+    `@layer reset,tags${layers.map((name) => ',' + name).join('')};`,
+    fontsCss(documents),
+  ];
   out.push(`@layer reset{${RESET}}`);
-  out.push(layerCss('tags', tags.sort().map((tag) => [tag, styles.tags[tag]!]), widths));
+  out.push(
+    layerCss(
+      'tags',
+      tags.sort().map((tag) => [tag, styles.tags[tag]!]),
+      widths,
+    ),
+  );
   for (let height = 0; height < heights.length; height += 1) {
     const rules = heights[height];
     if (!rules) continue;

@@ -92,7 +92,12 @@ export function compileSite(
   let made = 0;
   let kept = 0;
 
-  const addText = (path: string, text: string, mediaType: string, more: Partial<ReleaseFile> = {}) => {
+  const addText = (
+    path: string,
+    text: string,
+    mediaType: string,
+    more: Partial<ReleaseFile> = {},
+  ) => {
     const hash = bytesToHex(sha256(utf8ToBytes(text)));
     texts.set(hash, text);
     manifest[path] = { sha256: hash, mediaType, ...more };
@@ -114,7 +119,8 @@ export function compileSite(
       kept += 1;
     } else {
       const page = compiler.compile(address);
-      if (!manifest[page.css.path]) addText(page.css.path, page.css.text, 'text/css; charset=utf-8');
+      if (!manifest[page.css.path])
+        addText(page.css.path, page.css.text, 'text/css; charset=utf-8');
       const assets = page.depends.flatMap((id) => docOf(documents, 'asset', id) ?? []);
       for (const asset of assets)
         manifest[assetPath(asset)] = { sha256: asset.sha256, mediaType: asset.mediaType };
@@ -127,7 +133,9 @@ export function compileSite(
     done();
   }
   for (const [from, to] of redirectsOf(documents))
-    addText(fileOf(from), redirectHtml(site.language, to), 'text/html; charset=utf-8', { redirect: to });
+    addText(fileOf(from), redirectHtml(site.language, to), 'text/html; charset=utf-8', {
+      redirect: to,
+    });
   return { manifest: sorted(manifest), texts, made, kept };
 }
 
@@ -188,7 +196,8 @@ function reasonOf(id: string, documents: Documents, earlier: Documents): string 
     const type = docOf(documents, 'type', id.slice('entries:'.length));
     return `the list of ${type?.plural.toLowerCase() ?? 'entries'} changed`;
   }
-  if (id.startsWith('path:') || id.startsWith('pages:')) return 'the address of a page it links to changed';
+  if (id.startsWith('path:') || id.startsWith('pages:'))
+    return 'the address of a page it links to changed';
   const doc = documents[id] ?? earlier[id];
   switch (doc?.kind) {
     case 'page':

@@ -42,9 +42,7 @@ export function applyChanges(documents: Documents, changes: readonly Change[]): 
 
 /** The changes that take these back, in the opposite order. */
 export function inverse(changes: readonly Change[]): Change[] {
-  return changes
-    .map(({ doc, path, was, now }) => change(doc, path, now, was))
-    .reverse();
+  return changes.map(({ doc, path, was, now }) => change(doc, path, now, was)).reverse();
 }
 
 /** A change from the documents as they are to a new value; nothing when that is there already. */
@@ -105,8 +103,7 @@ export type PatchOperation =
 /** Changes to one document as a JSON Patch (RFC 6902), each value that goes tested first. */
 export function asPatch(changes: readonly Change[]): PatchOperation[] {
   return changes.flatMap(({ path, was, now }): PatchOperation[] => {
-    if (was === undefined)
-      return now === undefined ? [] : [{ op: 'add', path, value: now }];
+    if (was === undefined) return now === undefined ? [] : [{ op: 'add', path, value: now }];
     const test: PatchOperation = { op: 'test', path, value: was };
     return now === undefined
       ? [test, { op: 'remove', path }]

@@ -60,10 +60,12 @@ export const makeComponent = defineEdit({
     const tree = treeDocOf(documents, doc);
     const selected = tree?.nodes[node];
     if (!tree || !selected) return refuse('What should become a component is gone.', doc);
-    if (node === rootOf(tree.nodes)) return refuse('The root of a document stays where it is.', doc);
+    if (node === rootOf(tree.nodes))
+      return refuse('The root of a document stays where it is.', doc);
     if (selected.kind !== 'element' && selected.kind !== 'instance')
       return refuse('An element or an instance can become a component.', doc);
-    if (documents[component] || tree.nodes[instance]) return refuse('The ids given are taken.', doc);
+    if (documents[component] || tree.nodes[instance])
+      return refuse('The ids given are taken.', doc);
     const inside = withDescendants(tree.nodes, node);
     for (const id of inside)
       if (tree.nodes[id]!.kind === 'slot')
@@ -93,7 +95,9 @@ export const makeComponent = defineEdit({
     if (shown) placed.shown = shown;
     return [
       change(component, '', undefined, definition),
-      ...[...inside].reverse().map((id) => change(doc, pointer('nodes', id), tree.nodes[id], undefined)),
+      ...[...inside]
+        .reverse()
+        .map((id) => change(doc, pointer('nodes', id), tree.nodes[id], undefined)),
       change(doc, pointer('nodes', instance), undefined, placed),
     ];
   },
@@ -110,9 +114,7 @@ function liftReads(
   tree: TreeDoc,
   inside: readonly string[],
   ids: readonly string[],
-):
-  | { nodes: Tree; properties: Record<string, Property>; values: Record<string, Source> }
-  | Refusal {
+): { nodes: Tree; properties: Record<string, Property>; values: Record<string, Source> } | Refusal {
   const nodes: Record<string, TreeNode> = {};
   const properties: Record<string, Property> = {};
   const values: Record<string, Source> = {};
@@ -125,11 +127,13 @@ function liftReads(
       if (id === inside[0] && path[0] === 'shown') continue;
       if (!readsOutside(tree, id, source, within)) continue;
       const property = ids[Object.keys(properties).length];
-      if (property === undefined) return refuse('It reads more of its surroundings than was expected.');
+      if (property === undefined)
+        return refuse('It reads more of its surroundings than was expected.');
       const row = controlsOf(documents, tree, id).find(
         ({ node: of, control }) => of === id && controlPath(control).join() === path.join(),
       );
-      if (!row) return refuse('It repeats by a condition read from outside; that cannot be handed in yet.');
+      if (!row)
+        return refuse('It repeats by a condition read from outside; that cannot be handed in yet.');
       order = orderBetween(order, null);
       properties[property] = {
         label: row.label,
@@ -153,7 +157,10 @@ function readsOutside(
   source: Source,
   inside: ReadonlySet<string>,
 ): boolean {
-  if (typeof source.whenEmpty === 'object' && readsOutside(tree, node, source.whenEmpty.use, inside))
+  if (
+    typeof source.whenEmpty === 'object' &&
+    readsOutside(tree, node, source.whenEmpty.use, inside)
+  )
     return true;
   if (source.is === 'property') return true;
   if (source.is !== 'field') return false;
@@ -199,15 +206,23 @@ export const expose = defineEdit({
       if (doc.properties[property]) return refuse('The ids given are taken.', component);
       const source = sourceAt(stored, control);
       if (source && source.is !== 'value')
-        return refuse(`${label} has its value from elsewhere already.`, component, pointer('nodes', node));
+        return refuse(
+          `${label} has its value from elsewhere already.`,
+          component,
+          pointer('nodes', node),
+        );
       if (group && !groups.has(group.id)) {
         groups.add(group.id);
         changes.push(
-          change(component, pointer('groups', group.id), undefined, { label: group.label, order: group.order }),
+          change(component, pointer('groups', group.id), undefined, {
+            label: group.label,
+            order: group.order,
+          }),
         );
       }
       const row = controlsOf(documents, doc, node).find(
-        (each) => each.node === node && controlPath(each.control).join() === controlPath(control).join(),
+        (each) =>
+          each.node === node && controlPath(each.control).join() === controlPath(control).join(),
       );
       const made: Property = {
         label,
@@ -219,7 +234,10 @@ export const expose = defineEdit({
       };
       changes.push(
         change(component, pointer('properties', property), undefined, made),
-        change(component, pointer('nodes', node, ...controlPath(control)), source, { is: 'property', property }),
+        change(component, pointer('nodes', node, ...controlPath(control)), source, {
+          is: 'property',
+          property,
+        }),
       );
     }
     return changes;
@@ -252,12 +270,16 @@ export const unexpose = defineEdit({
     const { group } = made;
     const alone =
       group !== null &&
-      Object.entries(doc.properties).every(([id, other]) => id === property || other.group !== group);
-    if (alone) changes.push(change(component, pointer('groups', group), doc.groups[group], undefined));
+      Object.entries(doc.properties).every(
+        ([id, other]) => id === property || other.group !== group,
+      );
+    if (alone)
+      changes.push(change(component, pointer('groups', group), doc.groups[group], undefined));
     return changes;
   },
   says: (documents, { component, property }) => {
-    const label = docOf(documents, 'component', component)?.properties[property]?.label ?? 'a property';
+    const label =
+      docOf(documents, 'component', component)?.properties[property]?.label ?? 'a property';
     return `took back the property ${label} of ${componentName(documents, component)}`;
   },
 });
@@ -283,7 +305,8 @@ export const setDefault = defineEdit({
     return changeTo(documents, component, ['properties', property, 'default'], value);
   },
   says: (documents, { component, property }) => {
-    const label = docOf(documents, 'component', component)?.properties[property]?.label ?? 'a property';
+    const label =
+      docOf(documents, 'component', component)?.properties[property]?.label ?? 'a property';
     return `set the default of ${label} of ${componentName(documents, component)}`;
   },
 });
@@ -296,7 +319,8 @@ export const makeDefault = defineEdit({
     if (instance?.kind !== 'instance') return refuse('The instance is gone.', doc);
     const component = docOf(documents, 'component', instance.component);
     const value = instance.values[property];
-    if (!component?.properties[property]) return refuse('The property is gone.', instance.component);
+    if (!component?.properties[property])
+      return refuse('The property is gone.', instance.component);
     if (value?.is !== 'value') return refuse('Only a value set here can become the default.', doc);
     const { whenEmpty: _, ...literal } = value;
     return [
@@ -320,10 +344,12 @@ export const nameComponent = defineEdit({
     exact,
   ),
   run(documents, { component, name }) {
-    if (!docOf(documents, 'component', component)) return refuse('The component is gone.', component);
+    if (!docOf(documents, 'component', component))
+      return refuse('The component is gone.', component);
     return changeTo(documents, component, ['name'], name);
   },
-  says: (documents, { component, name }) => `renamed ${componentName(documents, component)} to ${name}`,
+  says: (documents, { component, name }) =>
+    `renamed ${componentName(documents, component)} to ${name}`,
 });
 
 /** Removes a component that nothing places. */
@@ -334,5 +360,6 @@ export const removeComponent = defineEdit({
     if (!doc) return refuse('The component is gone.', component);
     return [change(component, '', doc, undefined)];
   },
-  says: (documents, { component }) => `removed the component ${componentName(documents, component)}`,
+  says: (documents, { component }) =>
+    `removed the component ${componentName(documents, component)}`,
 });

@@ -100,11 +100,36 @@ export function attributeWord(name: string): string {
 }
 
 const TAG_WORDS: Record<string, string> = {
-  h1: 'Heading', h2: 'Heading', h3: 'Heading', h4: 'Heading', h5: 'Heading', h6: 'Heading',
-  p: 'Text', a: 'Link', img: 'Picture', ul: 'List', ol: 'List', li: 'Item', section: 'Section',
-  div: 'Box', header: 'Header', footer: 'Footer', nav: 'Navigation', main: 'Main', article: 'Article',
-  span: 'Words', figure: 'Figure', figcaption: 'Caption', blockquote: 'Quotation', aside: 'Aside',
-  time: 'Time', address: 'Address', small: 'Small print', strong: 'Strong', em: 'Emphasis', hr: 'Rule',
+  h1: 'Heading',
+  h2: 'Heading',
+  h3: 'Heading',
+  h4: 'Heading',
+  h5: 'Heading',
+  h6: 'Heading',
+  p: 'Text',
+  a: 'Link',
+  img: 'Picture',
+  ul: 'List',
+  ol: 'List',
+  li: 'Item',
+  section: 'Section',
+  div: 'Box',
+  header: 'Header',
+  footer: 'Footer',
+  nav: 'Navigation',
+  main: 'Main',
+  article: 'Article',
+  span: 'Words',
+  figure: 'Figure',
+  figcaption: 'Caption',
+  blockquote: 'Quotation',
+  aside: 'Aside',
+  time: 'Time',
+  address: 'Address',
+  small: 'Small print',
+  strong: 'Strong',
+  em: 'Emphasis',
+  hr: 'Rule',
 };
 
 /** The name by which people see a node: its own, else what it is. */
@@ -176,7 +201,8 @@ export function controlsOf(documents: Documents, doc: TreeDoc, only?: NodeId): C
       for (const child of texts) add(child, { of: 'text' }, 'text', id);
       for (const name of Object.keys(ownAttributesOf(node.tag)))
         if (name !== 'loading') add(id, { of: 'attribute', name }, attributeWord(name), id);
-      if (node.attributes['aria-label']) add(id, { of: 'attribute', name: 'aria-label' }, 'aria-label', id);
+      if (node.attributes['aria-label'])
+        add(id, { of: 'attribute', name: 'aria-label' }, 'aria-label', id);
     }
     if (node.kind === 'instance') {
       if (id !== root) add(id, { of: 'shown' }, 'shown', id);

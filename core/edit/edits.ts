@@ -19,7 +19,11 @@ const revert = defineEdit({
   run(documents, { changes }) {
     const wrong = mismatches(documents, changes)[0];
     return wrong
-      ? refuse('Somebody has changed this since; it cannot be taken back as it was.', wrong.change.doc, wrong.change.path)
+      ? refuse(
+          'Somebody has changed this since; it cannot be taken back as it was.',
+          wrong.change.doc,
+          wrong.change.path,
+        )
       : changes;
   },
   says: (_, { says }) => says,
@@ -56,7 +60,10 @@ export function runEdit(documents: Documents, edit: NamedEdit): Change[] | Refus
 
 function findingsOf(documents: Documents, changes: readonly Change[]): DocumentFinding[] {
   const wrong = mismatches(documents, changes)[0];
-  if (wrong) return [{ doc: wrong.change.doc, path: wrong.change.path, reason: 'is not what was expected here' }];
+  if (wrong)
+    return [
+      { doc: wrong.change.doc, path: wrong.change.path, reason: 'is not what was expected here' },
+    ];
   return findingsAfter(applyChanges(documents, changes), changes);
 }
 

@@ -104,7 +104,8 @@ export const setField = defineEdit({
   run(documents, { entry, field, value }) {
     const doc = docOf(documents, 'entry', entry);
     if (!doc) return refuse('The entry is gone.', entry);
-    if (!docOf(documents, 'type', doc.type)?.fields[field]) return refuse('The field is gone.', entry);
+    if (!docOf(documents, 'type', doc.type)?.fields[field])
+      return refuse('The field is gone.', entry);
     return changeTo(documents, entry, ['values', field], value ?? undefined);
   },
   says: (documents, { entry, field }) => {

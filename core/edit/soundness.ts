@@ -25,10 +25,7 @@ export type DocumentFinding = Finding & { doc: string };
  * What keeps the documents from being sound after these changes: each touched document by itself,
  * then what holds between documents. Schemas are checked where documents are stored.
  */
-export function findingsAfter(
-  documents: Documents,
-  changes: readonly Change[],
-): DocumentFinding[] {
+export function findingsAfter(documents: Documents, changes: readonly Change[]): DocumentFinding[] {
   const findings: DocumentFinding[] = [];
   for (const id of touched(changes)) {
     const doc = documents[id];
@@ -71,7 +68,8 @@ function declarationFindings(documents: Documents, changes: readonly Change[]): 
     const doc = documents[id];
     const [member, node] = tokensOf(path);
     if (doc?.kind === 'page' || doc?.kind === 'component') {
-      const changed = member === undefined ? Object.keys(doc.nodes) : node === undefined ? [] : [node];
+      const changed =
+        member === undefined ? Object.keys(doc.nodes) : node === undefined ? [] : [node];
       for (const each of changed) {
         const stored = doc.nodes[each];
         if (stored?.kind === 'element' || stored?.kind === 'instance')
@@ -93,10 +91,18 @@ function danglingFindings(documents: Documents): DocumentFinding[] {
       for (const id in doc.nodes) {
         const node = doc.nodes[id]!;
         if (node.kind === 'instance' && kindOf(node.component) !== 'component')
-          findings.push({ doc: doc.id, path: pointer('nodes', id, 'component'), reason: 'is placed here, but the component is gone' });
+          findings.push({
+            doc: doc.id,
+            path: pointer('nodes', id, 'component'),
+            reason: 'is placed here, but the component is gone',
+          });
       }
     if (doc.kind === 'entry' && kindOf(doc.type) !== 'type')
-      findings.push({ doc: doc.id, path: '/type', reason: 'is the content type of an entry, but it is gone' });
+      findings.push({
+        doc: doc.id,
+        path: '/type',
+        reason: 'is the content type of an entry, but it is gone',
+      });
   }
   return findings;
 }
@@ -116,7 +122,7 @@ function nestingFindings(documents: Documents, ids: readonly string[]): Document
 function holdersOf(documents: Documents, ids: readonly string[]): Set<string> {
   const holders = new Set(ids);
   const trees = [...allOf(documents, 'component'), ...allOf(documents, 'page')];
-  for (let grew = true; grew; ) {
+  for (let grew = true; grew;) {
     grew = false;
     for (const doc of trees) {
       if (holders.has(doc.id)) continue;
@@ -130,11 +136,16 @@ function holdersOf(documents: Documents, ids: readonly string[]): Set<string> {
 }
 
 function componentsIn(doc: TreeDoc): string[] {
-  return Object.values(doc.nodes).flatMap((node) => (node.kind === 'instance' ? [node.component] : []));
+  return Object.values(doc.nodes).flatMap((node) =>
+    node.kind === 'instance' ? [node.component] : [],
+  );
 }
 
 /** The first way in which a touched component contains itself, named step by step. */
-function containmentLoop(documents: Documents, ids: readonly string[]): DocumentFinding | undefined {
+function containmentLoop(
+  documents: Documents,
+  ids: readonly string[],
+): DocumentFinding | undefined {
   for (const start of ids) {
     const doc = treeDocOf(documents, start);
     if (doc?.kind !== 'component') continue;
@@ -153,7 +164,11 @@ function containmentLoop(documents: Documents, ids: readonly string[]): Document
     };
     const path = search(start, [doc.name]);
     if (path)
-      return { doc: start, path: '/nodes', reason: `the component would contain itself: ${path.join(' in ')}` };
+      return {
+        doc: start,
+        path: '/nodes',
+        reason: `the component would contain itself: ${path.join(' in ')}`,
+      };
   }
   return undefined;
 }
@@ -185,7 +200,8 @@ class NestingCheck {
     switch (node.kind) {
       case 'element': {
         const fault = nestingFault(node.tag, above);
-        if (fault) this.findings.push({ doc: here.doc, path: pointer('nodes', here.node), reason: fault });
+        if (fault)
+          this.findings.push({ doc: here.doc, path: pointer('nodes', here.node), reason: fault });
         return each(children.of(id), [node.tag, ...above]);
       }
       case 'repeat':

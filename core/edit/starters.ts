@@ -75,10 +75,19 @@ function nodeOf(from: Branch, place: Place): TreeNode {
   if (from.slot) return { kind: 'slot', ...common, slot: from.slot };
   if (from.repeat) return { kind: 'repeat', ...common, query: from.repeat };
   const source = from.text ?? '';
-  return { kind: 'text', ...common, text: typeof source === 'string' ? text(source) : source, ...shown };
+  return {
+    kind: 'text',
+    ...common,
+    text: typeof source === 'string' ? text(source) : source,
+    ...shown,
+  };
 }
 
-const address = (href: string): Literal => ({ is: 'value', type: 'link', value: { to: 'address', href } });
+const address = (href: string): Literal => ({
+  is: 'value',
+  type: 'link',
+  value: { to: 'address', href },
+});
 
 /** Something the shelf offers to begin from. */
 export interface Starter {
@@ -167,7 +176,13 @@ export const STARTERS: readonly Starter[] = [
   }),
   element('box', 'Box', { tag: 'div' }),
   element('section', 'Section', { tag: 'section', style: blockOf(PLAIN_SECTION) }),
-  element('list', 'List', { tag: 'ul', children: [{ tag: 'li', text: 'First' }, { tag: 'li', text: 'Second' }] }),
+  element('list', 'List', {
+    tag: 'ul',
+    children: [
+      { tag: 'li', text: 'First' },
+      { tag: 'li', text: 'Second' },
+    ],
+  }),
 ];
 
 function element(key: string, label: string, branch: Branch): Starter {

@@ -14,7 +14,14 @@ import {
 } from '../model';
 import { declarationKey, expand, longhandsOf } from '../style';
 import { changeTo, type Change } from './change';
-import { attributeWord, ControlArg, controlPath, controlType, nodeName, shortName } from './control';
+import {
+  attributeWord,
+  ControlArg,
+  controlPath,
+  controlType,
+  nodeName,
+  shortName,
+} from './control';
 import { defineEdit, refuse } from './define';
 import type { Documents, TreeDoc, TreeNode } from '../model';
 
@@ -45,10 +52,10 @@ export const place = defineEdit({
     if (!tree) return gone('The document', doc);
     const placed = nodes[root];
     if (!placed || placed.place.parent === null) return refuse('Nothing was given to place.', doc);
-    if (!tree.nodes[placed.place.parent])
-      return gone('The place where this should stand', doc);
+    if (!tree.nodes[placed.place.parent]) return gone('The place where this should stand', doc);
     for (const id in nodes)
-      if (tree.nodes[id]) return refuse('A node with this id is there already.', doc, `/nodes/${id}`);
+      if (tree.nodes[id])
+        return refuse('A node with this id is there already.', doc, `/nodes/${id}`);
     return Object.keys(nodes).flatMap((id) => changeTo(documents, doc, ['nodes', id], nodes[id]));
   },
   says: (documents, { doc, root, nodes }) =>
@@ -60,7 +67,8 @@ export const move = defineEdit({
   run(documents, { doc, node, place: to }) {
     const tree = treeDocOf(documents, doc);
     if (!tree?.nodes[node]) return gone('What should move', doc);
-    if (to.parent === null || node === rootOf(tree.nodes)) return refuse('The root stays where it is.', doc);
+    if (to.parent === null || node === rootOf(tree.nodes))
+      return refuse('The root stays where it is.', doc);
     if (!tree.nodes[to.parent]) return gone('The place to move to', doc);
     if (to.parent === node || ancestorsOf(tree.nodes, to.parent).includes(node))
       return refuse('Nothing can stand inside itself.', doc, `/nodes/${node}/place`);
@@ -117,7 +125,8 @@ export const setControl = defineEdit({
 function controlWord(documents: Documents, node: TreeNode, control: ControlArg): string {
   if (control.of === 'attribute') return attributeWord(control.name);
   if (control.of !== 'value') return control.of;
-  const component = node.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined;
+  const component =
+    node.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined;
   return component?.properties[control.property]?.label ?? 'a property';
 }
 
@@ -139,7 +148,8 @@ export const declare = defineEdit({
       return gone('What should be styled', doc);
     return declareIn(documents, doc, ['nodes', node, 'style'], stored.style, property, width, css);
   },
-  says: (documents, { doc, node, property }) => `styled ${property} of ${named(documents, doc, node)}`,
+  says: (documents, { doc, node, property }) =>
+    `styled ${property} of ${named(documents, doc, node)}`,
 });
 
 /** Declares a CSS property on every element of a tag. */
@@ -180,8 +190,7 @@ function declareIn(
   }
   const expanded = expand(property, css);
   if (!expanded.ok) return refuse(expanded.reason, doc, '/' + tokens.join('/'));
-  return Object.entries(expanded.longhands).flatMap(
-    ([longhand, value]): Change[] =>
-      changeTo(documents, doc, [...tokens, declarationKey(longhand, width)], { css: value }),
+  return Object.entries(expanded.longhands).flatMap(([longhand, value]): Change[] =>
+    changeTo(documents, doc, [...tokens, declarationKey(longhand, width)], { css: value }),
   );
 }

@@ -21,8 +21,7 @@ export class Children {
       else this.lists.set(key, [id]);
     }
     for (const list of this.lists.values()) {
-      if (list.length > 1)
-        list.sort((a, b) => byOrder([a, tree[a]!.place], [b, tree[b]!.place]));
+      if (list.length > 1) list.sort((a, b) => byOrder([a, tree[a]!.place], [b, tree[b]!.place]));
     }
   }
 

@@ -5,7 +5,13 @@
 import type { ValueType } from './source';
 
 /** Attributes that every element takes. */
-const GLOBAL: Record<string, ValueType> = { id: 'text', lang: 'text', title: 'text', role: 'text', 'aria-label': 'text' };
+const GLOBAL: Record<string, ValueType> = {
+  id: 'text',
+  lang: 'text',
+  title: 'text',
+  role: 'text',
+  'aria-label': 'text',
+};
 
 /** Attributes by element. A picture also gets its size, a link its address, when they are written. */
 const OWN: Record<string, Record<string, ValueType>> = {
@@ -16,9 +22,40 @@ const OWN: Record<string, Record<string, ValueType>> = {
 };
 
 const CONTAINERS = [
-  'div', 'section', 'article', 'aside', 'header', 'footer', 'main', 'nav', 'ul', 'ol', 'li', 'dl',
-  'dt', 'dd', 'figure', 'figcaption', 'blockquote', 'address', 'p', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6',
-  'a', 'span', 'strong', 'em', 'small', 'time', 'b', 'i', 'code',
+  'div',
+  'section',
+  'article',
+  'aside',
+  'header',
+  'footer',
+  'main',
+  'nav',
+  'ul',
+  'ol',
+  'li',
+  'dl',
+  'dt',
+  'dd',
+  'figure',
+  'figcaption',
+  'blockquote',
+  'address',
+  'p',
+  'h1',
+  'h2',
+  'h3',
+  'h4',
+  'h5',
+  'h6',
+  'a',
+  'span',
+  'strong',
+  'em',
+  'small',
+  'time',
+  'b',
+  'i',
+  'code',
 ];
 const VOID = new Set(['img', 'hr', 'br']);
 
@@ -43,12 +80,64 @@ export function ownAttributesOf(tag: string): Readonly<Record<string, ValueType>
 const HEADINGS = new Set(['h1', 'h2', 'h3', 'h4', 'h5', 'h6']);
 /** Start tags that close an open p (HTML 13.2.6.4.7). */
 const CLOSES_P = new Set([
-  'address', 'article', 'aside', 'blockquote', 'div', 'dl', 'figcaption', 'figure', 'footer', 'header',
-  'hr', 'main', 'nav', 'ol', 'p', 'section', 'ul', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'li', 'dt', 'dd',
+  'address',
+  'article',
+  'aside',
+  'blockquote',
+  'div',
+  'dl',
+  'figcaption',
+  'figure',
+  'footer',
+  'header',
+  'hr',
+  'main',
+  'nav',
+  'ol',
+  'p',
+  'section',
+  'ul',
+  'h1',
+  'h2',
+  'h3',
+  'h4',
+  'h5',
+  'h6',
+  'li',
+  'dt',
+  'dd',
 ]);
-const PHRASING = new Set(['a', 'span', 'strong', 'em', 'small', 'time', 'b', 'i', 'code', 'img', 'br']);
+const PHRASING = new Set([
+  'a',
+  'span',
+  'strong',
+  'em',
+  'small',
+  'time',
+  'b',
+  'i',
+  'code',
+  'img',
+  'br',
+]);
 /** Elements that take phrasing content only (their content model, not just the parser). */
-const PHRASING_ONLY = new Set(['p', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'span', 'strong', 'em', 'small', 'time', 'b', 'i', 'code']);
+const PHRASING_ONLY = new Set([
+  'p',
+  'h1',
+  'h2',
+  'h3',
+  'h4',
+  'h5',
+  'h6',
+  'span',
+  'strong',
+  'em',
+  'small',
+  'time',
+  'b',
+  'i',
+  'code',
+]);
 
 /**
  * Why an element may not stand where it would; `null` when it may.
@@ -58,15 +147,24 @@ export function nestingFault(tag: string, above: readonly string[]): string | nu
   const parent = above[0];
   if (parent !== undefined) {
     if (isVoid(parent)) return `${parent} holds nothing`;
-    if (PHRASING_ONLY.has(parent) && !PHRASING.has(tag)) return `${parent} holds only text-level elements, not ${tag}`;
-    if ((parent === 'ul' || parent === 'ol') && tag !== 'li') return `${parent} holds only li, not ${tag}`;
-    if (parent === 'dl' && tag !== 'dt' && tag !== 'dd' && tag !== 'div') return `dl holds only dt and dd, not ${tag}`;
+    if (PHRASING_ONLY.has(parent) && !PHRASING.has(tag))
+      return `${parent} holds only text-level elements, not ${tag}`;
+    if ((parent === 'ul' || parent === 'ol') && tag !== 'li')
+      return `${parent} holds only li, not ${tag}`;
+    if (parent === 'dl' && tag !== 'dt' && tag !== 'dd' && tag !== 'div')
+      return `dl holds only dt and dd, not ${tag}`;
   }
-  if (tag === 'li' && parent !== undefined && parent !== 'ul' && parent !== 'ol') return 'li stands only in ul or ol';
+  if (tag === 'li' && parent !== undefined && parent !== 'ul' && parent !== 'ol')
+    return 'li stands only in ul or ol';
   if (tag === 'a' && above.includes('a')) return 'a link cannot stand in a link';
-  if (CLOSES_P.has(tag) && above.includes('p')) return `${tag} cannot stand in p: the parser would close the p`;
-  if (HEADINGS.has(tag) && parent !== undefined && HEADINGS.has(parent)) return 'a heading cannot stand in a heading';
-  if (tag === 'main' && above.some((t) => ['article', 'aside', 'footer', 'header', 'nav', 'main'].includes(t)))
+  if (CLOSES_P.has(tag) && above.includes('p'))
+    return `${tag} cannot stand in p: the parser would close the p`;
+  if (HEADINGS.has(tag) && parent !== undefined && HEADINGS.has(parent))
+    return 'a heading cannot stand in a heading';
+  if (
+    tag === 'main' &&
+    above.some((t) => ['article', 'aside', 'footer', 'header', 'nav', 'main'].includes(t))
+  )
     return 'main stands under no other landmark';
   return null;
 }

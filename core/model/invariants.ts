@@ -66,7 +66,10 @@ function treeFindings(doc: TreeDoc): Finding[] {
   const findings: Finding[] = [];
   const root = doc.nodes[children.roots[0]!]!;
   if (root.kind !== 'element' && root.kind !== 'instance')
-    findings.push({ path: '/nodes', reason: 'has a root that is neither an element nor an instance' });
+    findings.push({
+      path: '/nodes',
+      reason: 'has a root that is neither an element nor an instance',
+    });
   const reached = new Set<NodeId>();
   const visit = (id: NodeId) => {
     reached.add(id);
@@ -93,10 +96,15 @@ function nodeFindings(doc: TreeDoc, id: NodeId, node: TreeNode): Finding[] {
     findings.push({ path: at('place'), reason: `stands in ${parent.tag}, which holds nothing` });
   if (parent?.kind === 'instance' && node.place.slot === undefined)
     findings.push({ path: at('place'), reason: 'stands in an instance, but in none of its slots' });
-  if (node.place.slot !== undefined && parent?.kind !== 'instance' && !(parent?.kind === 'repeat' && node.place.slot === NONE))
+  if (
+    node.place.slot !== undefined &&
+    parent?.kind !== 'instance' &&
+    !(parent?.kind === 'repeat' && node.place.slot === NONE)
+  )
     findings.push({ path: at('place', 'slot'), reason: 'names a slot where there is none' });
   if (node.kind === 'element') {
-    if (!TAGS.has(node.tag)) findings.push({ path: at('tag'), reason: `${node.tag} is no element that can be used` });
+    if (!TAGS.has(node.tag))
+      findings.push({ path: at('tag'), reason: `${node.tag} is no element that can be used` });
     const known = attributesOf(node.tag);
     for (const name in node.attributes)
       if (!Object.hasOwn(known, name))
@@ -109,7 +117,9 @@ function nodeFindings(doc: TreeDoc, id: NodeId, node: TreeNode): Finding[] {
       findings.push({ path: at('place'), reason: 'a slot cannot stand in a repeat' });
   }
   for (const [where, source] of sourcesOf(node))
-    findings.push(...sourceFindings(doc, id, source).map((reason) => ({ path: at(...where), reason })));
+    findings.push(
+      ...sourceFindings(doc, id, source).map((reason) => ({ path: at(...where), reason })),
+    );
   return findings;
 }
 
@@ -120,13 +130,15 @@ export function sourcesOf(node: TreeNode): [string[], Source][] {
     for (const name of Object.keys(node.attributes).sort())
       found.push([['attributes', name], node.attributes[name]!]);
   if (node.kind === 'instance')
-    for (const id of Object.keys(node.values).sort()) found.push([['values', id], node.values[id]!]);
+    for (const id of Object.keys(node.values).sort())
+      found.push([['values', id], node.values[id]!]);
   if (node.kind === 'text') found.push([['text'], node.text]);
   if (node.kind === 'repeat')
     node.query.where.forEach((condition, i) =>
       found.push([['query', 'where', String(i), 'equals'], condition.equals]),
     );
-  if (node.kind !== 'slot' && node.kind !== 'repeat' && node.shown) found.push([['shown'], node.shown]);
+  if (node.kind !== 'slot' && node.kind !== 'repeat' && node.shown)
+    found.push([['shown'], node.shown]);
   return found;
 }
 
@@ -146,26 +158,32 @@ function sourceFindings(doc: TreeDoc, node: NodeId, source: Source): string[] {
   const reasons: string[] = [];
   if (source.is === 'property') {
     if (doc.kind !== 'component') reasons.push('a page has no properties to read');
-    else if (!Object.hasOwn(doc.properties, source.property)) reasons.push('names a property that is not there');
+    else if (!Object.hasOwn(doc.properties, source.property))
+      reasons.push('names a property that is not there');
   }
   if (source.is === 'field') {
     if (source.from === 'page') {
-      if (doc.kind !== 'page') reasons.push('a definition reads the entry of a page only through its properties');
+      if (doc.kind !== 'page')
+        reasons.push('a definition reads the entry of a page only through its properties');
       else if (doc.entries === null) reasons.push('this page is made from no entries');
     } else if (!repeatsAround(doc, node).includes(source.from.repeat))
       reasons.push('reads the entry of a repeat that is not around it');
   }
-  if (typeof source.whenEmpty === 'object') reasons.push(...sourceFindings(doc, node, source.whenEmpty.use));
+  if (typeof source.whenEmpty === 'object')
+    reasons.push(...sourceFindings(doc, node, source.whenEmpty.use));
   return reasons;
 }
 
 function pageFindings(doc: Extract<Doc, { kind: 'page' }>): Finding[] {
   if (isPerEntry(doc) !== (doc.entries !== null))
-    return [{ path: '/path', reason: 'a page ends in <slug> exactly when it is made from entries' }];
+    return [
+      { path: '/path', reason: 'a page ends in <slug> exactly when it is made from entries' },
+    ];
   return (['title', 'description'] as const).flatMap((which) => {
     const source = doc[which];
     const fits =
-      source.is === 'value' || (source.is === 'field' && source.from === 'page' && doc.entries !== null);
+      source.is === 'value' ||
+      (source.is === 'field' && source.from === 'page' && doc.entries !== null);
     return fits ? [] : [{ path: '/' + which, reason: 'reads what a page does not have' }];
   });
 }
@@ -179,7 +197,10 @@ function componentFindings(doc: ComponentDoc): Finding[] {
       findings.push({ path: pointer('properties', id, 'key'), reason: `the key ${key} is taken` });
     keys.add(key);
     if (group !== null && !Object.hasOwn(doc.groups, group))
-      findings.push({ path: pointer('properties', id, 'group'), reason: 'names a group that is not there' });
+      findings.push({
+        path: pointer('properties', id, 'group'),
+        reason: 'names a group that is not there',
+      });
     if (source.is !== 'value')
       findings.push({ path: pointer('properties', id, 'default'), reason: 'a default is a value' });
   }

@@ -1,5 +1,6 @@
 /** Any JSON value. */
-export type Json = null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json };
+export type Json =
+  null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json };
 
 /** Whether two JSON values are equal; members that are `undefined` count as absent. */
 export function sameJson(a: unknown, b: unknown): boolean {

@@ -39,7 +39,9 @@ export function writeAt<T>(value: T, path: string, now: unknown): T {
 function write(value: unknown, tokens: string[], at: number, now: unknown, path: string): unknown {
   if (at === tokens.length) return now;
   if (typeof value !== 'object' || value === null || Array.isArray(value))
-    throw new Error(`Nothing stands at ${pointer(...tokens.slice(0, at))}, so ${path} cannot be written.`);
+    throw new Error(
+      `Nothing stands at ${pointer(...tokens.slice(0, at))}, so ${path} cannot be written.`,
+    );
   const token = tokens[at]!;
   const record = value as Record<string, unknown>;
   const inner = Object.hasOwn(record, token) ? record[token] : undefined;

@@ -9,7 +9,9 @@ export function upgrade(stored: unknown): Doc {
   while (document.format !== FORMAT) {
     const step = UPGRADES[document.format ?? 0];
     if (!step)
-      throw new Error(`The document ${document.id} is of format ${document.format}, which is not known here.`);
+      throw new Error(
+        `The document ${document.id} is of format ${document.format}, which is not known here.`,
+      );
     document = step(document) as typeof document;
   }
   return document as Doc;

@@ -1,4 +1,12 @@
-import { pointer, sourcesOf, type Doc, type DocId, type NodeId, type Source, type TreeNode } from '../model';
+import {
+  pointer,
+  sourcesOf,
+  type Doc,
+  type DocId,
+  type NodeId,
+  type Source,
+  type TreeNode,
+} from '../model';
 
 /** How one thing uses another. */
 export type UseKind = 'places' | 'sets' | 'shows' | 'links' | 'lists' | 'reads' | 'stands';
@@ -77,7 +85,8 @@ export function member(doc: DocId, id: string): string {
 }
 
 function sourceUses(source: Source, use: (kind: UseKind, to: string) => void): void {
-  if (source.is === 'field') for (const field of source.path) use('reads', pointer('fields', field));
+  if (source.is === 'field')
+    for (const field of source.path) use('reads', pointer('fields', field));
   if (source.is === 'value' && source.value !== null) {
     if (source.type === 'image') use('shows', source.value.asset);
     if (source.type === 'entry') use('links', source.value);

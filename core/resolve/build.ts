@@ -12,14 +12,7 @@ import type {
   Reads,
 } from './linked';
 import type { Resolved, ResolvedElement, ResolvedGroup, ResolvedText } from './resolved';
-import {
-  instanceScope,
-  itemScope,
-  rootScope,
-  sameFill,
-  sameResult,
-  type Scope,
-} from './scope';
+import { instanceScope, itemScope, rootScope, sameFill, sameResult, type Scope } from './scope';
 
 /** A resolved document. */
 export interface Built {
@@ -53,7 +46,12 @@ export function build(
 class Builder {
   constructor(private readonly made: Made) {}
 
-  node(from: LinkedNode, scope: Scope, outer: string, before: Resolved | undefined): Resolved | null {
+  node(
+    from: LinkedNode,
+    scope: Scope,
+    outer: string,
+    before: Resolved | undefined,
+  ): Resolved | null {
     if (
       before &&
       before.from === from &&
@@ -134,8 +132,7 @@ class Builder {
     const classes = from.ownClass && outer ? `${from.ownClass} ${outer}` : from.ownClass || outer;
     const old = before?.children[0];
     const root = this.node(from.component.root, inner, classes, old);
-    const children =
-      root === null ? NO_CHILDREN : root === old ? before!.children : [root];
+    const children = root === null ? NO_CHILDREN : root === old ? before!.children : [root];
     return this.group(from, scope, outer, inner, undefined, children, before);
   }
 

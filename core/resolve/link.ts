@@ -201,7 +201,10 @@ export class Linker {
       if (filled.length > 0) slots[slot] = filled;
       reads.nodes(filled);
     }
-    for (const { id: property, property: { type } } of component.properties) {
+    for (const {
+      id: property,
+      property: { type },
+    } of component.properties) {
       const source = node.values[property];
       if (source) reads.source(source, type);
     }

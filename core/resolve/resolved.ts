@@ -1,5 +1,12 @@
 import type { EntryDoc } from '../model';
-import type { LinkedElement, LinkedInstance, LinkedNode, LinkedRepeat, LinkedSlot, LinkedText } from './linked';
+import type {
+  LinkedElement,
+  LinkedInstance,
+  LinkedNode,
+  LinkedRepeat,
+  LinkedSlot,
+  LinkedText,
+} from './linked';
 import { withinKey, type Scope } from './scope';
 
 /**

@@ -7,11 +7,7 @@ import type { Within } from './scope';
  * The rules that apply to a resolved element, weakest first: its tag's, its own in its definition, then
  * what each instance says of it whose root it is, from the inside out.
  */
-export function rulesOf(
-  element: ResolvedElement,
-  documents: Documents,
-  styles: StylesDoc,
-): Rule[] {
+export function rulesOf(element: ResolvedElement, documents: Documents, styles: StylesDoc): Rule[] {
   const rules: Rule[] = [
     {
       origin: { is: 'tag', doc: styles.id, tag: element.tag },

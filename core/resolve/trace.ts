@@ -1,10 +1,4 @@
-import {
-  treeDocOf,
-  type Documents,
-  type NodeId,
-  type Source,
-  type TreeNode,
-} from '../model';
+import { treeDocOf, type Documents, type NodeId, type Source, type TreeNode } from '../model';
 import type { Within } from './scope';
 
 /** Which of a node's sources: its text, whether it is shown, an attribute, or an instance's value. */
@@ -63,7 +57,8 @@ export function trace(
     while (instance.entry !== undefined && instance.parent) instance = instance.parent;
     const outer = instance.parent;
     const placed = outer && treeDocOf(documents, outer.doc)?.nodes[instance.node];
-    const set: Source | undefined = placed?.kind === 'instance' ? placed.values[property] : undefined;
+    const set: Source | undefined =
+      placed?.kind === 'instance' ? placed.values[property] : undefined;
     if (set && outer) {
       source = set;
       steps.push({ doc: outer.doc, node: instance.node, source, by: 'set', property });
@@ -72,8 +67,7 @@ export function trace(
     }
     const byDefault =
       component?.kind === 'component' ? component.properties[property]?.default : undefined;
-    if (byDefault)
-      steps.push({ doc: at.doc, node, source: byDefault, by: 'default', property });
+    if (byDefault) steps.push({ doc: at.doc, node, source: byDefault, by: 'default', property });
     break;
   }
   return steps;

@@ -134,7 +134,9 @@ function joined(
 function writeNode(node: LinkedNode, scope: Scope, outer: string, parts: Parts): void {
   switch (node.kind) {
     case 'element':
-      return conditional(node.shown, scope, parts, (inner) => writeElement(node, scope, outer, inner));
+      return conditional(node.shown, scope, parts, (inner) =>
+        writeElement(node, scope, outer, inner),
+      );
     case 'text':
       return conditional(node.shown, scope, parts, (inner) =>
         inner.add(textResidue(evaluate(node.text, 'text', scope))),
@@ -142,7 +144,8 @@ function writeNode(node: LinkedNode, scope: Scope, outer: string, parts: Parts):
     case 'instance':
       return conditional(node.shown, scope, parts, (inner) => {
         inner.note(node.ownClass, scope, node.component.height + 1);
-        const classes = node.ownClass && outer ? `${node.ownClass} ${outer}` : node.ownClass || outer;
+        const classes =
+          node.ownClass && outer ? `${node.ownClass} ${outer}` : node.ownClass || outer;
         writeNode(node.component.root, instanceScope(node, scope), classes, inner);
       });
     case 'slot': {
@@ -205,7 +208,11 @@ function writeElement(node: LinkedElement, scope: Scope, outer: string, parts: P
     const required = needs(node.tag, name);
     if (value instanceof Later) {
       const { read } = value;
-      if (required) tests.push((run) => { const known = read(run); return known !== null && known !== HIDE; });
+      if (required)
+        tests.push((run) => {
+          const known = read(run);
+          return known !== null && known !== HIDE;
+        });
       else if (value.mayHide) tests.push((run) => read(run) !== HIDE);
       open.add((run) => attributeText(name, read(run), scope.data));
     } else {
@@ -257,7 +264,11 @@ function writeRepeat(node: LinkedRepeat, scope: Scope, parts: Parts): void {
   }
   const { depth } = scope;
   const inner = parts.inner();
-  writeList(node.items, itemScope(node.id, new LaterEntry((run) => run.items[depth]!), scope), inner);
+  writeList(
+    node.items,
+    itemScope(node.id, new LaterEntry((run) => run.items[depth]!), scope),
+    inner,
+  );
   const none = parts.inner();
   writeList(node.none, scope, none);
   const item = residueFunction(inner.join());

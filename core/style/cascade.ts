@@ -2,8 +2,7 @@ import type { Block, SiteDoc, WidthId } from '../model';
 
 /** What said a declaration: a tag's style, or a node (an element's own, or an instance of its root). */
 export type Origin =
-  | { is: 'tag'; doc: string; tag: string }
-  | { is: 'node'; doc: string; node: string };
+  { is: 'tag'; doc: string; tag: string } | { is: 'node'; doc: string; node: string };
 
 /** A rule that applies to an element. `rank` orders the layers: -1 for tags, then the height. */
 export interface Rule {

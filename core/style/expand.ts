@@ -1,7 +1,8 @@
 import { lexer, parse, generate, type CssNode, type Value } from 'css-tree';
 
 /** A declaration taken apart into longhands, or why it cannot stand. */
-export type Expanded = { ok: true; longhands: Record<string, string> } | { ok: false; reason: string };
+export type Expanded =
+  { ok: true; longhands: Record<string, string> } | { ok: false; reason: string };
 
 const SIDES = ['top', 'right', 'bottom', 'left'] as const;
 const CORNERS = ['top-left', 'top-right', 'bottom-right', 'bottom-left'] as const;
@@ -70,7 +71,10 @@ export function expand(property: string, value: string): Expanded {
   if (Object.hasOwn(REFUSED, name))
     return { ok: false, reason: `Write ${REFUSED[name]!} in place of ${name}.` };
   if (/url\(|image-set\(|src\(|[;{}<>@\\]|!/i.test(css))
-    return { ok: false, reason: 'A value holds no address, no “!important” and none of ; { } < > @ \\.' };
+    return {
+      ok: false,
+      reason: 'A value holds no address, no “!important” and none of ; { } < > @ \\.',
+    };
   if (name === 'text-decoration') return checked('text-decoration-line', css);
   if (name === 'background') return checked('background-color', css);
   const ast = parsed(css);

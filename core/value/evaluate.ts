@@ -66,9 +66,7 @@ export function evaluate(
   }
   const { data } = names;
   const mayHide =
-    raw.mayHide ||
-    otherwise === HIDE ||
-    (otherwise instanceof Later && otherwise.mayHide);
+    raw.mayHide || otherwise === HIDE || (otherwise instanceof Later && otherwise.mayHide);
   if (otherwise instanceof Later)
     return new Later((run) => as(raw.read(run), type, data) ?? otherwise.read(run), mayHide);
   return new Later((run) => as(raw.read(run), type, data) ?? otherwise, mayHide);

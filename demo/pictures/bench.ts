@@ -50,3 +50,14 @@ export function drawTable(): string {
     '',
   ].join('');
 }
+
+/** What stands where no picture has been chosen yet, 960 by 640. */
+export function drawPlaceholder(): string {
+  return [
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 960 640" width="960" height="640">',
+    '<rect width="960" height="640" fill="#e4d8c2"/><circle cx="650" cy="200" r="64" fill="#c9b58e"/>',
+    '<path d="M180 470l200-230 150 170 90-90 160 150z" fill="#c9b58e"/>',
+    '</svg>',
+    '',
+  ].join('');
+}

@@ -10,7 +10,8 @@ const isRoot = process.getuid?.() === 0;
 /** Runs a command and gives up with its output when it fails. */
 export function run(command, args, options = {}) {
   const result = spawnSync(command, args, { cwd: root, encoding: 'utf8', ...options });
-  if (result.error?.code === 'ENOENT') throw new Trouble(`The command ${command} is not on this machine.`);
+  if (result.error?.code === 'ENOENT')
+    throw new Trouble(`The command ${command} is not on this machine.`);
   if (result.status !== 0)
     throw new Trouble(
       `This failed: ${command} ${args.join(' ')}\n${result.stdout ?? ''}${result.stderr ?? ''}`,
@@ -23,7 +24,9 @@ export function installPackages() {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 19))
     throw new Trouble(`Sormet needs Node 20.19 or newer; this is ${process.version}.`);
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   const stamp = join(root, 'node_modules', '.sormet-lock');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   say('Installing npm packages …');

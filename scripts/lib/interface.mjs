@@ -23,6 +23,8 @@ export function buildInterface() {
   const now = fingerprint();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
   say('Building the interface …');
-  run('npm', ['run', 'build', '--workspace', 'web', '--silent'], { stdio: ['ignore', 'ignore', 'pipe'] });
+  run('npm', ['run', 'build', '--workspace', 'web', '--silent'], {
+    stdio: ['ignore', 'ignore', 'pipe'],
+  });
   writeFileSync(stamp, now);
 }

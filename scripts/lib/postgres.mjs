@@ -89,8 +89,15 @@ export async function startPostgres(programs, folder, { durable = true } = {}) {
     writeFileSync(passwordFile, password, { mode: 0o600 });
     if (owner) for (const path of [data, passwordFile]) chownSync(path, owner.uid, owner.gid);
     const made = pg('initdb', [
-      '-D', data, '-U', 'sormet', '--auth=scram-sha-256', `--pwfile=${passwordFile}`,
-      '--encoding=UTF8', '--locale=C', ...(durable ? [] : ['--no-sync']),
+      '-D',
+      data,
+      '-U',
+      'sormet',
+      '--auth=scram-sha-256',
+      `--pwfile=${passwordFile}`,
+      '--encoding=UTF8',
+      '--locale=C',
+      ...(durable ? [] : ['--no-sync']),
     ]);
     rmSync(passwordFile, { force: true });
     if (made.status !== 0) {
@@ -108,11 +115,19 @@ export async function startPostgres(programs, folder, { durable = true } = {}) {
     const fast = durable ? '' : ' -c fsync=off -c synchronous_commit=off -c full_page_writes=off';
     const log = join(data, 'server.log');
     const started = pg('pg_ctl', [
-      'start', '-w', '-D', data, '-l', log,
-      '-o', `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories='' -c max_connections=60${fast}`,
+      'start',
+      '-w',
+      '-D',
+      data,
+      '-l',
+      log,
+      '-o',
+      `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories='' -c max_connections=60${fast}`,
     ]);
     if (started.status !== 0) {
-      const tail = existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-12).join('\n') : '';
+      const tail = existsSync(log)
+        ? readFileSync(log, 'utf8').split('\n').slice(-12).join('\n')
+        : '';
       throw new Trouble(`PostgreSQL did not start on ${data}:\n${tail || started.stderr}`);
     }
   }
@@ -124,4 +139,3 @@ export async function startPostgres(programs, folder, { durable = true } = {}) {
     },
   };
 }
-

@@ -46,7 +46,10 @@ export class SiteStore {
     const rows = await manager
       .getRepository(DocumentEntity)
       .createQueryBuilder('d')
-      .where('d.site = :site AND d.version <= :revision', { site: site.id, revision: site.revision })
+      .where('d.site = :site AND d.version <= :revision', {
+        site: site.id,
+        revision: site.revision,
+      })
       .getMany();
     const documents = Object.fromEntries(rows.map((row) => [row.id, upgrade(row.body)]));
     return this.keep(site.id, { revision: site.revision, documents });
@@ -78,7 +81,11 @@ export class SiteStore {
       .getRepository(HistoryEntity)
       .createQueryBuilder('h')
       .select(['h.site', 'h.revision', 'h.changes'])
-      .where('h.site = :site AND h.revision > :after AND h.revision <= :upTo', { site, after, upTo })
+      .where('h.site = :site AND h.revision > :after AND h.revision <= :upTo', {
+        site,
+        after,
+        upTo,
+      })
       .orderBy('h.revision', 'ASC')
       .getMany();
     return rows.flatMap((row) => row.changes);

@@ -28,7 +28,11 @@ import { CHANNEL } from '../live/channel';
  * @throws a 409 problem with both sides where the guards differ, 422 where the edit is refused, 400 or
  * 404 for what is no edit; then nothing is changed
  */
-export async function acceptEdit(store: SiteStore, siteId: string, request: EditRequest): Promise<number> {
+export async function acceptEdit(
+  store: SiteStore,
+  siteId: string,
+  request: EditRequest,
+): Promise<number> {
   if (!Object.hasOwn(EDITS, request.name))
     throw new Problem(400, 'Bad request', `There is no edit named “${request.name}”.`, {
       pointer: '/name',
@@ -68,12 +72,17 @@ export async function acceptEdit(store: SiteStore, siteId: string, request: Edit
       says: sayEdit(documents, edit),
     });
     const siteDoc = Object.values(after).find((doc) => doc.kind === 'site');
-    await manager.getRepository(SiteEntity).update(
-      { id: siteId },
-      { revision, ...(siteDoc?.kind === 'site' ? { name: siteDoc.name } : {}) },
-    );
+    await manager
+      .getRepository(SiteEntity)
+      .update(
+        { id: siteId },
+        { revision, ...(siteDoc?.kind === 'site' ? { name: siteDoc.name } : {}) },
+      );
     // Sent when the transaction is committed, and not at all when it is not.
-    await manager.query('SELECT pg_notify($1, $2)', [CHANNEL, JSON.stringify({ site: siteId, revision })]);
+    await manager.query('SELECT pg_notify($1, $2)', [
+      CHANNEL,
+      JSON.stringify({ site: siteId, revision }),
+    ]);
     return { revision, documents: after };
   });
   if (accepted.documents)
@@ -112,7 +121,8 @@ function checkSchemas(documents: Documents, changes: readonly Change[]): void {
     const doc = documents[id];
     if (!doc) continue;
     const [finding] = documentFindings(doc);
-    const wrongId = doc.id === id ? undefined : { path: '/id', reason: 'is not the id it is stored under' };
+    const wrongId =
+      doc.id === id ? undefined : { path: '/id', reason: 'is not the id it is stored under' };
     const found = finding ?? wrongId;
     if (found)
       throw new Problem(422, 'Not a document', `${found.path} ${found.reason}.`, {

@@ -17,7 +17,11 @@ export const LARGEST_FILE = 4 * 1024 * 1024;
  * The kind and size of a picture, told from its bytes and never from its name.
  * @throws a 415 problem for anything that is none
  */
-export function pictureOf(bytes: Buffer): { mediaType: AssetDoc['mediaType']; width: number; height: number } {
+export function pictureOf(bytes: Buffer): {
+  mediaType: AssetDoc['mediaType'];
+  width: number;
+  height: number;
+} {
   const refusal = new Problem(
     415,
     'No picture',

@@ -7,7 +7,11 @@ import { Problem } from '../http/problem';
 export const FILE_POLICY = "default-src 'none'; style-src 'unsafe-inline'; img-src data:; sandbox";
 
 /** Sends a stored picture or font by its name: the first sixteen digits of its content's hash. */
-export async function serveFile(database: DataSource, name: string, response: Response): Promise<void> {
+export async function serveFile(
+  database: DataSource,
+  name: string,
+  response: Response,
+): Promise<void> {
   const hash = /^([0-9a-f]{16})\.(svg|png|jpg|webp|gif|woff2)$/.exec(name)?.[1];
   const file =
     hash &&

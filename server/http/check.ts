@@ -15,9 +15,15 @@ export function read<S extends TSchema>(schema: S, value: unknown): Static<S> {
 }
 
 /** Sends an answer that fits its schema. @throws when it does not: a fault of the server. */
-export function answer<S extends TSchema>(response: Response, schema: S, value: Static<S>, status = 200): void {
+export function answer<S extends TSchema>(
+  response: Response,
+  schema: S,
+  value: Static<S>,
+  status = 200,
+): void {
   const plain: unknown = JSON.parse(JSON.stringify(value));
   const [finding] = schemaFindings(schema, plain);
-  if (finding) throw new Error(`An answer does not fit its schema: ${finding.path} ${finding.reason}`);
+  if (finding)
+    throw new Error(`An answer does not fit its schema: ${finding.path} ${finding.reason}`);
   response.status(status).json(plain);
 }

@@ -15,7 +15,12 @@ export class Problem extends Error {
 }
 
 /** The last handler: every error leaves as problem details; what was not foreseen is logged. */
-export function sendProblem(error: unknown, request: Request, response: Response, next: NextFunction): void {
+export function sendProblem(
+  error: unknown,
+  request: Request,
+  response: Response,
+  next: NextFunction,
+): void {
   if (response.headersSent) return next(error);
   const problem = error instanceof Problem ? error : foreseen(error);
   if (problem.status >= 500) console.error(request.method, request.path, error);
@@ -36,7 +41,8 @@ export function sendProblem(error: unknown, request: Request, response: Response
 /** Errors of the packages that read requests have a status of their own. */
 function foreseen(error: unknown): Problem {
   const { status, code, message } = error as { status?: number; code?: string; message?: string };
-  if (code === 'LIMIT_FILE_SIZE') return new Problem(413, 'Too large', 'The file is larger than 4 MB.');
+  if (code === 'LIMIT_FILE_SIZE')
+    return new Problem(413, 'Too large', 'The file is larger than 4 MB.');
   if (typeof status === 'number' && status >= 400 && status < 500)
     return new Problem(status, 'Bad request', message ?? 'The request could not be read.');
   return new Problem(500, 'Unexpected', 'Something went wrong here; nothing was changed.');

@@ -4,7 +4,10 @@ import { Change } from '@sormet/core/edit';
 const exact = { additionalProperties: false };
 
 /** What `/api` takes and gives, as schemas: requests and answers are checked against them. */
-export const HealthAnswer = Type.Object({ status: Type.Literal('ok'), sites: Type.Integer() }, exact);
+export const HealthAnswer = Type.Object(
+  { status: Type.Literal('ok'), sites: Type.Integer() },
+  exact,
+);
 
 export const SiteSummary = Type.Object(
   {
@@ -26,7 +29,11 @@ export type SiteSummary = Static<typeof SiteSummary>;
 export const SiteList = Type.Object({ sites: Type.Array(SiteSummary) }, exact);
 
 export const SiteAnswer = Type.Object(
-  { site: SiteSummary, revision: Type.Integer(), documents: Type.Record(Type.String(), Type.Unknown()) },
+  {
+    site: SiteSummary,
+    revision: Type.Integer(),
+    documents: Type.Record(Type.String(), Type.Unknown()),
+  },
   exact,
 );
 

@@ -31,7 +31,12 @@ export async function planRelease(
   const linker = store.linker(site.id);
   if (!live) {
     const compiled = compileSite(documents, linker, undefined, progress);
-    return { revision, live, compiled, pages: planOf({}, compiled.manifest, new Set(), documents, {}) };
+    return {
+      revision,
+      live,
+      compiled,
+      pages: planOf({}, compiled.manifest, new Set(), documents, {}),
+    };
   }
   const earlier = await store.documentsAt(site, live.revision);
   const changed = changedBetween(earlier, documents);

@@ -17,15 +17,21 @@ export class Publisher {
     url: string,
   ) {
     this.boss = new PgBoss({ connectionString: url, max: 3 });
-    this.boss.on('error', (error) => console.error('The queue of releases reports:', error.message));
+    this.boss.on('error', (error) =>
+      console.error('The queue of releases reports:', error.message),
+    );
   }
 
   async start(): Promise<void> {
     await this.boss.start();
     await this.boss.createQueue(QUEUE);
-    await this.boss.work<{ release: string }>(QUEUE, { pollingIntervalSeconds: 0.5 }, async (jobs) => {
-      for (const { data } of jobs) await this.make(data.release);
-    });
+    await this.boss.work<{ release: string }>(
+      QUEUE,
+      { pollingIntervalSeconds: 0.5 },
+      async (jobs) => {
+        for (const { data } of jobs) await this.make(data.release);
+      },
+    );
   }
 
   async stop(): Promise<void> {
@@ -47,7 +53,11 @@ export class Publisher {
     if (busy) throw new Problem(409, 'Already publishing', 'A release is being made already.');
     const plan = await planRelease(this.store, site);
     if (plan.pages.length === 0)
-      throw new Problem(409, 'Nothing to publish', 'Every page is published as it is; there is nothing to publish.');
+      throw new Problem(
+        409,
+        'Nothing to publish',
+        'Every page is published as it is; there is nothing to publish.',
+      );
     const last = await releases.findOne({ where: { site: siteId }, order: { number: 'DESC' } });
     const release: ReleaseRow = {
       id: newId(),
@@ -99,12 +109,26 @@ export class Publisher {
           if (!there.has(sha256))
             await manager
               .getRepository(FileEntity)
-              .upsert({ sha256, mediaType: kinds.get(sha256)!, bytes: Buffer.from(text, 'utf8') }, ['sha256']);
+              .upsert({ sha256, mediaType: kinds.get(sha256)!, bytes: Buffer.from(text, 'utf8') }, [
+                'sha256',
+              ]);
         await manager
           .getRepository(ReleaseEntity)
-          .update({ id }, { state: 'done', revision: plan.revision, manifest: manifest as never, plan: [...plan.pages] as never, at: new Date() });
+          .update(
+            { id },
+            {
+              state: 'done',
+              revision: plan.revision,
+              manifest: manifest as never,
+              plan: [...plan.pages] as never,
+              at: new Date(),
+            },
+          );
         await manager.getRepository(SiteEntity).update({ id: site.id }, { liveRelease: id });
-        await manager.query('SELECT pg_notify($1, $2)', [CHANNEL, JSON.stringify({ site: site.id, revision: site.revision })]);
+        await manager.query('SELECT pg_notify($1, $2)', [
+          CHANNEL,
+          JSON.stringify({ site: site.id, revision: site.revision }),
+        ]);
       });
     } catch (error) {
       await releases.update({ id }, { state: 'failed', error: (error as Error).message });
@@ -115,7 +139,9 @@ export class Publisher {
   /** Makes a past release live again: one pointer moves. */
   async goBackTo(siteId: string, id: string): Promise<void> {
     const { database } = this.store;
-    const release = await database.getRepository(ReleaseEntity).findOneBy({ id, site: siteId, state: 'done' });
+    const release = await database
+      .getRepository(ReleaseEntity)
+      .findOneBy({ id, site: siteId, state: 'done' });
     if (!release) throw new Problem(404, 'Not found', 'There is no such release.');
     await database.getRepository(SiteEntity).update({ id: siteId }, { liveRelease: id });
   }

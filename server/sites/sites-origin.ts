@@ -2,13 +2,20 @@ import express, { type Express, type Response } from 'express';
 import { addressesOf } from '@sormet/core/model';
 import { fileOf, PageCompiler } from '@sormet/core/compile';
 import { escapeAttribute, escapeText } from '@sormet/core/resolve';
-import { FileEntity, ReleaseEntity, SiteEntity, type ReleaseRow, type SiteRow } from '../database/entities';
+import {
+  FileEntity,
+  ReleaseEntity,
+  SiteEntity,
+  type ReleaseRow,
+  type SiteRow,
+} from '../database/entities';
 import type { SiteStore } from '../database/site-store';
 import { FILE_POLICY, serveFile } from '../files/serve-file';
 import { sendProblem } from '../http/problem';
 
 /** A published page may load what it ships with, and be shown in a frame of the application's preview. */
-const PAGE_POLICY = "default-src 'self'; style-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'none'";
+const PAGE_POLICY =
+  "default-src 'self'; style-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'none'";
 
 /**
  * The origin of published sites and previews, apart from the application's. `SLUG.localhost` is a
@@ -18,15 +25,21 @@ const PAGE_POLICY = "default-src 'self'; style-src 'self'; img-src 'self' data:;
 export function sitesOrigin(store: SiteStore, port: number): Express {
   const app = express().disable('x-powered-by').disable('etag');
   app.use(async (request, response) => {
-    response.set({ 'x-content-type-options': 'nosniff', 'referrer-policy': 'strict-origin-when-cross-origin' });
-    if (request.method !== 'GET' && request.method !== 'HEAD') return void response.status(405).end();
+    response.set({
+      'x-content-type-options': 'nosniff',
+      'referrer-policy': 'strict-origin-when-cross-origin',
+    });
+    if (request.method !== 'GET' && request.method !== 'HEAD')
+      return void response.status(405).end();
     const { slug, preview } = hostParts(request.hostname);
     const path = normalised(request.path);
     const sites = store.database.getRepository(SiteEntity);
     if (slug !== undefined) {
       const site = await sites.findOneBy({ slug });
       if (!site) return notFound(response);
-      return preview ? previewPage(store, site, path, response) : publishedFile(store, site, path, response);
+      return preview
+        ? previewPage(store, site, path, response)
+        : publishedFile(store, site, path, response);
     }
     const live = (await sites.find({ order: { slug: 'ASC' } })).filter((site) => site.liveRelease);
     if (live.length === 1) return publishedFile(store, live[0]!, path, response);
@@ -58,7 +71,9 @@ async function releaseOf(store: SiteStore, site: SiteRow): Promise<ReleaseRow | 
   if (!site.liveRelease) return null;
   const kept = manifests.get(site.liveRelease);
   if (kept) return kept;
-  const release = await store.database.getRepository(ReleaseEntity).findOneBy({ id: site.liveRelease });
+  const release = await store.database
+    .getRepository(ReleaseEntity)
+    .findOneBy({ id: site.liveRelease });
   if (release) {
     if (manifests.size > 20) manifests.clear();
     manifests.set(release.id, release);
@@ -66,7 +81,12 @@ async function releaseOf(store: SiteStore, site: SiteRow): Promise<ReleaseRow | 
   return release;
 }
 
-async function publishedFile(store: SiteStore, site: SiteRow, path: string, response: Response): Promise<void> {
+async function publishedFile(
+  store: SiteStore,
+  site: SiteRow,
+  path: string,
+  response: Response,
+): Promise<void> {
   const release = await releaseOf(store, site);
   const manifest = release?.manifest ?? {};
   const name = Object.hasOwn(manifest, path) ? path : fileOf(path);
@@ -86,7 +106,12 @@ async function publishedFile(store: SiteStore, site: SiteRow, path: string, resp
 }
 
 /** The newest state of a page, drafts of pages too, as visitors would see it. */
-async function previewPage(store: SiteStore, site: SiteRow, path: string, response: Response): Promise<void> {
+async function previewPage(
+  store: SiteStore,
+  site: SiteRow,
+  path: string,
+  response: Response,
+): Promise<void> {
   if (path.startsWith('/files/') && !path.endsWith('.css'))
     return serveFile(store.database, path.slice('/files/'.length), response);
   const { documents } = await store.state(site);
@@ -102,20 +127,30 @@ async function previewPage(store: SiteStore, site: SiteRow, path: string, respon
   }
   const address = addresses.find((each) => each.path === path);
   if (!address) return notFound(response);
-  response.type('html').set('content-security-policy', PAGE_POLICY).send(compiler.compile(address).html);
+  response
+    .type('html')
+    .set('content-security-policy', PAGE_POLICY)
+    .send(compiler.compile(address).html);
 }
 
 function notFound(response: Response): void {
   response
     .status(404)
     .type('html')
-    .send('<!doctype html><html lang="en"><meta charset="utf-8"><title>Not found</title><h1>There is no page here</h1></html>');
+    .send(
+      '<!doctype html><html lang="en"><meta charset="utf-8"><title>Not found</title><h1>There is no page here</h1></html>',
+    );
 }
 
 function listOf(sites: readonly SiteRow[], port: number): string {
   const items = sites
-    .map(({ slug, name }) => `<li><a href="${escapeAttribute(`http://${slug}.localhost:${port}/`)}">${escapeText(name)}</a></li>`)
+    .map(
+      ({ slug, name }) =>
+        `<li><a href="${escapeAttribute(`http://${slug}.localhost:${port}/`)}">${escapeText(name)}</a></li>`,
+    )
     .join('');
-  const body = items ? `<h1>Published sites</h1><ul>${items}</ul>` : '<h1>Nothing is published yet</h1>';
+  const body = items
+    ? `<h1>Published sites</h1><ul>${items}</ul>`
+    : '<h1>Nothing is published yet</h1>';
   return `<!doctype html><html lang="en"><meta charset="utf-8"><title>Published sites</title>${body}</html>`;
 }

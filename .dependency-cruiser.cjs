@@ -1,0 +1,54 @@
+/** Imports point one way: web and server to core; inside core, a folder only to those before it. */
+const CORE = ['model', 'value', 'style', 'resolve', 'reach', 'edit', 'compile', 'check', 'format'];
+
+module.exports = {
+  forbidden: [
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'core-stands-alone',
+      comment: 'The core knows no interface, no server and nothing of Node.',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(web|server|demo|e2e|benchmarks)/' },
+    },
+    {
+      name: 'core-without-node',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'server-without-web',
+      severity: 'error',
+      from: { path: '^server/' },
+      to: { path: '^web/' },
+    },
+    {
+      name: 'web-without-server',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^(server|demo)/' },
+    },
+    ...CORE.map((folder, i) => ({
+      name: `core-${folder}-only-to-earlier`,
+      severity: 'error',
+      from: { path: `^core/${folder}/`, pathNot: '\\.test\\.ts$' },
+      to: { path: `^core/(${CORE.slice(i + 1).join('|') || 'none'})/` },
+    })),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)web/dist/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'types', 'default'],
+    },
+  },
+};

@@ -1,0 +1,33 @@
+/** Unit tests: the core beside the code, the server against a real PostgreSQL. */
+const transform = {
+  '^.+\\.[mc]?[tj]sx?$': [
+    '@swc/jest',
+    {
+      jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' },
+      module: { type: 'commonjs' },
+    },
+  ],
+};
+// Packages that are ES modules only are translated too.
+const transformIgnorePatterns = ['/node_modules/(?!(fractional-indexing|parse5|entities|@noble)/)'];
+
+export default {
+  projects: [
+    {
+      displayName: 'core',
+      rootDir: import.meta.dirname,
+      roots: ['<rootDir>/core', '<rootDir>/demo', '<rootDir>/web'],
+      testMatch: ['**/*.test.ts'],
+      transform,
+      transformIgnorePatterns,
+    },
+    {
+      displayName: 'server',
+      rootDir: import.meta.dirname,
+      roots: ['<rootDir>/server'],
+      testMatch: ['**/*.test.ts'],
+      transform,
+      transformIgnorePatterns,
+    },
+  ],
+};

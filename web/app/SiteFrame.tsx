@@ -1,0 +1,48 @@
+import type { ReactNode } from 'react';
+import { Link, NavLink, Outlet } from 'react-router';
+import { Button } from 'antd';
+import { siteOf } from '@sormet/core/model';
+import { Connection } from '../bench/Connection';
+import { useDerived, useSync } from '../site/SiteProvider';
+import { useApp } from './store';
+
+/** The frame of a site's screens other than the bench. */
+export function SiteFrame(): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const { refusal, summary } = useApp((state) => state.site);
+  const base = `/sites/${sync.site}`;
+  return (
+    <div className="frame">
+      <header className="bar">
+        <Link to="/" className="bar-brand">
+          Sormet
+        </Link>
+        <span className="bar-site">{siteOf(documents).name}</span>
+        <nav className="frame-nav" aria-label="Screens of the site">
+          <NavLink to={base} end>
+            Pages
+          </NavLink>
+          <NavLink to={`${base}/library`}>Library</NavLink>
+          <NavLink to={`${base}/content`}>Content</NavLink>
+          <NavLink to={`${base}/releases`}>Releases</NavLink>
+        </nav>
+        <span className="bar-space" />
+        <Connection />
+        {summary?.live ? (
+          <Button size="small" href={summary.address} target="_blank">
+            Open the published site
+          </Button>
+        ) : null}
+      </header>
+      {refusal ? (
+        <div className="sentence edge-wrong" role="alert">
+          Not done: {refusal.says}
+        </div>
+      ) : null}
+      <main className="frame-main">
+        <Outlet />
+      </main>
+    </div>
+  );
+}

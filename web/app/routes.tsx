@@ -1,0 +1,36 @@
+import { createBrowserRouter } from 'react-router';
+import { Bench } from '../bench/Bench';
+import { ContentScreen } from '../content/ContentScreen';
+import { PagesScreen } from '../pages/PagesScreen';
+import { LibraryScreen } from '../library/LibraryScreen';
+import { PreviewScreen } from '../preview/PreviewScreen';
+import { ReleasesScreen } from '../releases/ReleasesScreen';
+import { SiteProvider } from '../site/SiteProvider';
+import { SitesScreen } from '../sites/SitesScreen';
+import { NotFound } from './NotFound';
+import { SiteFrame } from './SiteFrame';
+
+/** Every screen has an address of its own. */
+export const routes = createBrowserRouter([
+  { path: '/', element: <SitesScreen /> },
+  {
+    path: '/sites/:site',
+    element: <SiteProvider />,
+    children: [
+      {
+        element: <SiteFrame />,
+        children: [
+          { index: true, element: <PagesScreen /> },
+          { path: 'library', element: <LibraryScreen /> },
+          { path: 'content', element: <ContentScreen /> },
+          { path: 'content/:type', element: <ContentScreen /> },
+          { path: 'content/:type/:entry', element: <ContentScreen /> },
+          { path: 'releases', element: <ReleasesScreen /> },
+        ],
+      },
+      { path: 'bench/:doc', element: <Bench /> },
+      { path: 'preview/:page', element: <PreviewScreen /> },
+    ],
+  },
+  { path: '*', element: <NotFound /> },
+]);

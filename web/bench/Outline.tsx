@@ -1,0 +1,219 @@
+import { useMemo, useRef, useState, useLayoutEffect, type ReactNode } from 'react';
+import { Tree, type NodeRendererProps, type TreeApi } from 'react-arborist';
+import { Box, Image, LayoutTemplate, List, Repeat, Stamp, Type } from 'lucide-react';
+import {
+  childrenOf,
+  docOf,
+  placeAt,
+  rootOf,
+  treeDocOf,
+  inOrder,
+  type Documents,
+  type TreeDoc,
+  type TreeNode,
+} from '@sormet/core/model';
+import { nodeName, shortName } from '@sormet/core/edit';
+import { useApp, useAppDispatch } from '../app/store';
+import { useDerived, useSync } from '../site/SiteProvider';
+import { benchActions } from './bench-slice';
+
+interface Row {
+  readonly id: string;
+  readonly name: string;
+  readonly note: string;
+  readonly icon: 'stamp' | 'box' | 'text' | 'picture' | 'repeat' | 'slot' | 'list';
+  readonly own: string | null;
+  readonly slot?: string;
+  readonly parent: string | null;
+  readonly children?: Row[];
+}
+
+const ICONS = {
+  stamp: Stamp,
+  box: Box,
+  text: Type,
+  picture: Image,
+  repeat: Repeat,
+  slot: LayoutTemplate,
+  list: List,
+};
+
+/** The tree of a document as rows: an element and its only text are one row, slots stand above what fills them. */
+function rowsOf(documents: Documents, doc: TreeDoc): Row[] {
+  const children = childrenOf(doc.nodes);
+  const row = (id: string): Row => {
+    const node = doc.nodes[id]!;
+    const parent = node.place.parent;
+    const name = nodeName(documents, node, doc);
+    if (node.kind === 'instance') {
+      const component = docOf(documents, 'component', node.component);
+      const slots = component ? inOrder(component.slots) : [];
+      return {
+        id,
+        own: id,
+        parent,
+        name: component ? shortName(component.name) : name,
+        note: node.name ? `“${node.name}”` : '',
+        icon: 'stamp',
+        ...(slots.length > 0
+          ? {
+              children: slots.map(([slot, { label }]) => {
+                const filled = children.of(id, slot);
+                return {
+                  id: `${id}/${slot}`,
+                  own: null,
+                  slot,
+                  parent: id,
+                  name: label,
+                  note: filled.length > 0 ? 'slot' : 'slot, empty',
+                  icon: 'slot' as const,
+                  children: filled.map(row),
+                };
+              }),
+            }
+          : {}),
+      };
+    }
+    const inner = children.all(id);
+    const onlyText = inner.length === 1 && doc.nodes[inner[0]!]!.kind === 'text';
+    return {
+      id,
+      own: id,
+      parent,
+      name,
+      note: noteOf(doc, node, onlyText ? doc.nodes[inner[0]!] : undefined),
+      icon: iconOf(node),
+      ...(inner.length > 0 && !onlyText ? { children: inner.map(row) } : {}),
+    };
+  };
+  return [row(rootOf(doc.nodes))];
+}
+
+function iconOf(node: TreeNode): Row['icon'] {
+  if (node.kind === 'text') return 'text';
+  if (node.kind === 'repeat') return 'repeat';
+  if (node.kind === 'slot') return 'slot';
+  if (node.kind === 'element' && node.tag === 'img') return 'picture';
+  if (
+    node.kind === 'element' &&
+    /^(h[1-6]|p|a|span|strong|em|small|time|figcaption)$/.test(node.tag)
+  )
+    return 'text';
+  if (node.kind === 'element' && /^[uo]l$/.test(node.tag)) return 'list';
+  return 'box';
+}
+
+function noteOf(doc: TreeDoc, node: TreeNode, text: TreeNode | undefined): string {
+  if (doc.kind === 'component') {
+    const exposed = [
+      ...(node.kind === 'element' ? Object.values(node.attributes) : []),
+      ...(text?.kind === 'text' ? [text.text] : []),
+      ...(node.kind !== 'slot' && node.kind !== 'repeat' && node.shown ? [node.shown] : []),
+    ].filter((source) => source.is === 'property').length;
+    if (exposed > 0) return exposed === 1 ? 'exposed' : `exposed ${exposed}`;
+  }
+  return node.kind === 'element' ? node.tag : '';
+}
+
+/** The outline: one row for each thing of the open document, selected together with canvas and ledger. */
+export function Outline({ doc: id }: { doc: string }): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const selection = useApp((state) => state.bench.selection);
+  const doc = treeDocOf(documents, id);
+  const rows = useMemo(() => (doc ? rowsOf(documents, doc) : []), [documents, doc]);
+  const box = useRef<HTMLDivElement>(null);
+  const tree = useRef<TreeApi<Row>>(null);
+  const [size, setSize] = useState({ width: 200, height: 200 });
+  useLayoutEffect(() => {
+    const observer = new ResizeObserver(([entry]) => {
+      const { width, height } = entry!.contentRect;
+      setSize({ width, height });
+    });
+    observer.observe(box.current!);
+    return () => observer.disconnect();
+  }, []);
+  const selected = selection?.doc === id ? selection.nodes[0] : undefined;
+  return (
+    <div className="outline" ref={box}>
+      <Tree<Row>
+        ref={tree}
+        data={rows}
+        width={size.width}
+        height={size.height}
+        rowHeight={24}
+        indent={12}
+        openByDefault
+        {...(selected === undefined ? {} : { selection: selected })}
+        disableMultiSelection
+        aria-label="Outline"
+        disableDrag={(row) => row.own === null || row.parent === null}
+        onMove={({ dragIds, parentNode, index }) => {
+          const target = parentNode?.data;
+          const moving = dragIds[0];
+          if (!target || !moving || !doc) return;
+          const parent = target.own ?? target.parent!;
+          const siblings = childrenOf(doc.nodes)
+            .of(parent, target.slot)
+            .filter((sibling) => sibling !== moving);
+          const before = childrenOf(doc.nodes).of(parent, target.slot).indexOf(moving);
+          const at = before >= 0 && before < index ? index - 1 : index;
+          const without = { ...doc.nodes };
+          delete without[moving];
+          sync.edit({
+            name: 'move',
+            args: {
+              doc: id,
+              node: moving,
+              place: placeAt(without, parent, Math.min(at, siblings.length), target.slot),
+            },
+          });
+        }}
+      >
+        {(props) => (
+          <OutlineRow
+            {...props}
+            isSelected={
+              selection?.doc === id &&
+              props.node.data.own !== null &&
+              selection.nodes.includes(props.node.data.own)
+            }
+            onSelect={(own, adds) => {
+              const nodes =
+                adds && selection?.doc === id ? [...new Set([...selection.nodes, own])] : [own];
+              dispatch(benchActions.select({ doc: id, nodes }));
+            }}
+          />
+        )}
+      </Tree>
+    </div>
+  );
+}
+
+function OutlineRow({
+  node,
+  style,
+  dragHandle,
+  isSelected,
+  onSelect,
+}: NodeRendererProps<Row> & {
+  isSelected: boolean;
+  onSelect: (id: string, adds: boolean) => void;
+}): ReactNode {
+  const { name, note, icon, own } = node.data;
+  const Icon = ICONS[icon];
+  return (
+    <div
+      ref={dragHandle}
+      style={style}
+      className={`outline-row ${isSelected ? 'selected' : ''} ${own === null ? 'is-slot' : ''} is-${icon}`}
+      onClick={(event) => own !== null && onSelect(own, event.ctrlKey)}
+      onDoubleClick={() => node.toggle()}
+    >
+      <Icon size={13} strokeWidth={1.5} aria-hidden />
+      <span className="outline-name">{name}</span>
+      <span className="outline-note">{note}</span>
+    </div>
+  );
+}

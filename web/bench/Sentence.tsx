@@ -1,0 +1,123 @@
+import type { ReactNode } from 'react';
+import { Button } from 'antd';
+import { docOf, isPerEntry } from '@sormet/core/model';
+import { describe } from '../canvas/address';
+import { useApp, useAppDispatch } from '../app/store';
+import { siteActions } from '../site/site-slice';
+import { useDerived } from '../site/SiteProvider';
+import { benchActions } from './bench-slice';
+import { litRule, useRuleWords } from './ledger/StyleLedger';
+import type { Selected } from './use-selected';
+import { componentWords, count, documentWords, reachWords } from './words';
+
+type Edge = 'definition' | 'instance' | 'plain' | 'bound' | 'none';
+
+/** What is being edited and whom it reaches, said before anything is typed. */
+export function Sentence({ selected }: { selected: Selected | undefined }): ReactNode {
+  const { documents, reach } = useDerived();
+  const dispatch = useAppDispatch();
+  const { notice, tab, lit, beside } = useApp((state) => state.bench);
+  const refusal = useApp((state) => state.site.refusal);
+  const words = useRuleWords(selected);
+  if (refusal)
+    return (
+      <div className="sentence edge-wrong" role="alert">
+        <span>Not done: {refusal.says}</span>
+        <Button size="small" type="text" onClick={() => dispatch(siteActions.refusalSeen())}>
+          understood
+        </Button>
+      </div>
+    );
+  if (notice)
+    return (
+      <div className="sentence edge-none" role="status">
+        <span>{notice}</span>
+        <Button size="small" type="text" onClick={() => dispatch(benchActions.notice(null))}>
+          understood
+        </Button>
+      </div>
+    );
+  if (!selected)
+    return (
+      <div className="sentence edge-none">
+        <span>
+          Nothing is selected. Click something on the page, or press <kbd>g</kbd> to place, go or
+          do.
+        </span>
+      </div>
+    );
+  const { doc, id, node, component } = selected;
+  const rule = tab === 'style' ? litRule(selected, lit) : undefined;
+  const ruleDoc = rule?.origin.is === 'node' ? rule.origin.doc : undefined;
+  const definition = docOf(documents, 'component', ruleDoc ?? doc.id);
+  const name = describe(documents, doc.id, id);
+  const verb = tab === 'style' ? 'styling' : 'setting values of';
+  let edge: Edge;
+  let body: ReactNode;
+  if (rule?.origin.is === 'tag') {
+    edge = 'plain';
+    body = (
+      <>
+        You are styling <b>every {rule.origin.tag}</b> of the site:{' '}
+        {count(words(rule.origin).reach, 'element')} in all documents.
+      </>
+    );
+  } else if (definition) {
+    edge = 'definition';
+    const what =
+      ruleDoc && ruleDoc !== doc.id
+        ? name
+        : selected.isRoot
+          ? `all of ${componentWords(documents, definition.id)}`
+          : name;
+    body = (
+      <>
+        You are {tab === 'style' ? 'styling' : 'editing'} <b>{what}</b> in the definition of{' '}
+        {componentWords(documents, definition.id)}: the change reaches{' '}
+        {reachWords(reach.answer(definition.id))}.
+      </>
+    );
+  } else if (node.kind === 'instance') {
+    edge = 'instance';
+    const bound = Object.values(node.values).some(({ is }) => is === 'field');
+    const entries = doc.kind === 'page' && isPerEntry(doc) ? reach.publishedAt(doc.id) : 0;
+    body = (
+      <>
+        You are {verb} <b>{name}</b> on {documentWords(documents, doc.id)} only.
+        {entries > 0
+          ? ` What is set here shows on all ${entries} of its pages${bound ? '; bound values follow each entry' : ''}.`
+          : ''}
+      </>
+    );
+  } else {
+    edge = 'plain';
+    const pages = doc.kind === 'page' ? reach.publishedAt(doc.id) : 0;
+    body = (
+      <>
+        You are {verb} <b>{name}</b>, a plain element on {documentWords(documents, doc.id)}
+        {pages === 1 ? ': this page only.' : `: ${count(pages, 'published page')}.`}
+      </>
+    );
+  }
+  const placed = component && doc.kind === 'page' && edge === 'instance' ? component : undefined;
+  return (
+    <div className={`sentence edge-${edge}`} data-edge={edge}>
+      <span className="sentence-words">{body}</span>
+      {placed ? (
+        <Button
+          size="small"
+          type="text"
+          className="to-definition"
+          onClick={() => dispatch(benchActions.openBeside(beside === placed.id ? null : placed.id))}
+        >
+          {beside === placed.id
+            ? 'Close the definition'
+            : `Edit the definition: reaches ${reachWords(reach.answer(placed.id))}`}{' '}
+          <kbd>b</kbd>
+        </Button>
+      ) : edge === 'definition' ? (
+        <span className="quiet">undo takes it all back</span>
+      ) : null}
+    </div>
+  );
+}

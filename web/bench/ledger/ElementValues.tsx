@@ -1,0 +1,176 @@
+import { useState, type ReactNode } from 'react';
+import { Button, Input } from 'antd';
+import { docOf, newId, type Source, type Typed } from '@sormet/core/model';
+import { controlsOf, type ControlRow } from '@sormet/core/edit';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { fieldLabel, fittingFields } from '../../values/fields';
+import { ValueEditor } from '../../values/ValueEditor';
+import type { Selected } from '../use-selected';
+import { BoundTo } from './BoundTo';
+import { exposureOf, useExposing } from './exposing';
+import { NameRow } from './NameRow';
+
+/** The controls of an element: its value, what it is bound to, and in a definition what it is exposed as. */
+export function ElementValues({ selected }: { selected: Selected }): ReactNode {
+  const { documents } = useDerived();
+  const { doc, id, node } = selected;
+  const inDefinition = doc.kind === 'component';
+  const rows = controlsOf(documents, doc, id).filter(
+    (row) => row.element === id || (node.kind === 'text' && row.node === id),
+  );
+  const own =
+    node.kind === 'text'
+      ? controlsOf(documents, doc, node.place.parent ?? id).filter((row) => row.node === id)
+      : rows;
+  return (
+    <table className="ledger-table" aria-label="Values of the element">
+      <colgroup>
+        <col style={{ width: 150 }} />
+        <col style={{ width: '36%' }} />
+        <col style={{ width: '26%' }} />
+        <col />
+      </colgroup>
+      <thead>
+        <tr>
+          <th scope="col">Control</th>
+          <th scope="col">Value</th>
+          <th scope="col">{inDefinition ? 'Exposed as' : 'Bound to'}</th>
+          <th scope="col">{inDefinition ? 'Group and help' : ''}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {node.kind === 'slot' || node.kind === 'repeat' ? null : (
+          <NameRow doc={doc.id} node={id} name={node.name ?? ''} columns={4} />
+        )}
+        {own.map((row) => (
+          <ControlLine key={row.node + JSON.stringify(row.control)} selected={selected} row={row} />
+        ))}
+        {own.length === 0 ? (
+          <tr>
+            <td colSpan={4} className="quiet">
+              {node.kind === 'repeat'
+                ? 'A repeat shows what it holds once for each entry of its query.'
+                : 'There is nothing to set on this by itself; select something inside it, or style it.'}
+            </td>
+          </tr>
+        ) : null}
+      </tbody>
+    </table>
+  );
+}
+
+function ControlLine({ selected, row }: { selected: Selected; row: ControlRow }): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const exposing = useExposing();
+  const [session] = useState(newId);
+  const { doc } = selected;
+  const component = docOf(documents, 'component', doc.id);
+  const { source, control, node } = row;
+  const property = source?.is === 'property' ? component?.properties[source.property] : undefined;
+  const field = source?.is === 'field' ? source : undefined;
+  const give = (next: Source | null, group: string | null = null) =>
+    sync.edit(
+      { name: 'setControl', args: { doc: doc.id, node, control, source: next } },
+      { group: group === null ? null : `${session} ${group}` },
+    );
+  const change = (value: Typed, group: string | null) => {
+    const literal = { is: 'value', ...value } as Source;
+    if (component && source?.is === 'property')
+      sync.edit(
+        {
+          name: 'setDefault',
+          args: { component: component.id, property: source.property, value: literal },
+        },
+        { group: group === null ? null : `${session} ${group}` },
+      );
+    else give(literal, group);
+  };
+  const value = (property ? property.default : source) as Typed | undefined;
+  return (
+    <tr>
+      <th scope="row">{row.what}</th>
+      <td className={field ? 'cell' : 'cell set wins'}>
+        <ValueEditor
+          type={row.type}
+          value={field ? undefined : (value ?? (row.byDefault as Typed))}
+          label={`${row.elementName} ${row.what}`}
+          onChange={change}
+        />
+      </td>
+      {component ? (
+        <>
+          <td className={property ? 'cell definition wins' : 'cell'}>
+            {property && source?.is === 'property' ? (
+              <Input
+                size="small"
+                variant="borderless"
+                aria-label={`${row.what}, exposed as`}
+                value={property.label}
+                onChange={({ target }) =>
+                  target.value.trim() &&
+                  sync.edit(
+                    {
+                      name: 'labelProperty',
+                      args: {
+                        component: component.id,
+                        property: source.property,
+                        label: target.value,
+                      },
+                    },
+                    { group: `${session} label` },
+                  )
+                }
+              />
+            ) : (
+              <Button
+                size="small"
+                type="link"
+                onClick={() => exposing.expose(component, [exposureOf(row)])}
+              >
+                expose
+              </Button>
+            )}
+          </td>
+          <td className="cell">
+            {property && source?.is === 'property' ? (
+              <span className="shows-row">
+                <span className="cell-words">
+                  {property.group ? (component.groups[property.group]?.label ?? '') : ''}{' '}
+                  <span className="quiet">key {property.key}</span>
+                </span>
+                <Button
+                  size="small"
+                  type="text"
+                  onClick={() =>
+                    sync.edit({
+                      name: 'unexpose',
+                      args: { component: component.id, property: source.property },
+                    })
+                  }
+                >
+                  take back
+                </Button>
+              </span>
+            ) : null}
+          </td>
+        </>
+      ) : (
+        <>
+          <td className={field ? 'cell bound wins' : 'cell bound'}>
+            <BoundTo
+              label={`${row.elementName} ${row.what}`}
+              fields={fittingFields(documents, doc, node, row.type)}
+              bound={field}
+              boundLabel={field ? fieldLabel(documents, doc, field) : ''}
+              onBind={(next) => give(next)}
+              onRelease={() => give(row.byDefault)}
+              whenEmpty={['nothing', 'hide']}
+            />
+          </td>
+          <td className="cell" />
+        </>
+      )}
+    </tr>
+  );
+}

@@ -1,0 +1,163 @@
+import { useMemo, useState, type ReactNode } from 'react';
+import { Button, Checkbox, Input } from 'antd';
+import type { ComponentDoc, Typed } from '@sormet/core/model';
+import { controlsOf, type ControlRow } from '@sormet/core/edit';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { ShowValue } from '../../values/show-value';
+import { count } from '../words';
+import { exposureOf, useExposing } from './exposing';
+
+const keyOf = (row: ControlRow) => row.node + JSON.stringify(row.control);
+
+/** Every control of a definition that could be exposed, in screen order: tick many, label in place, expose in one go. */
+export function ExposeTable({ component }: { component: ComponentDoc }): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const exposing = useExposing();
+  const rows = useMemo(() => controlsOf(documents, component), [documents, component]);
+  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
+  const [labels, setLabels] = useState<Readonly<Record<string, string>>>({});
+  const free = rows.filter((row) => row.source?.is !== 'property');
+  const chosen = free.filter((row) => ticked.has(keyOf(row)));
+  const tick = (keys: readonly string[], on: boolean) => {
+    const next = new Set(ticked);
+    for (const key of keys) {
+      if (on) next.add(key);
+      else next.delete(key);
+    }
+    setTicked(next);
+  };
+  const exposeTicked = () => {
+    const exposures = chosen.map((row) => ({
+      ...exposureOf(row),
+      label: labels[keyOf(row)]?.trim() || row.label,
+    }));
+    if (exposing.expose(component, exposures)) setTicked(new Set());
+  };
+  const groups: { element: string; name: string; rows: ControlRow[] }[] = [];
+  for (const row of rows) {
+    const last = groups.at(-1);
+    if (last?.element === row.element) last.rows.push(row);
+    else groups.push({ element: row.element, name: row.elementName, rows: [row] });
+  }
+  return (
+    <>
+      <div className="ledger-actions">
+        <Checkbox
+          checked={chosen.length > 0 && chosen.length === free.length}
+          indeterminate={chosen.length > 0 && chosen.length < free.length}
+          onChange={({ target }) => tick(free.map(keyOf), target.checked)}
+        >
+          all that could be exposed
+        </Checkbox>
+        <span className="quiet">
+          {count(rows.length - free.length, 'control')} exposed, {free.length} not
+        </span>
+        <Button size="small" type="primary" disabled={chosen.length === 0} onClick={exposeTicked}>
+          {chosen.length === 0
+            ? 'Expose what is ticked'
+            : `Expose ${count(chosen.length, 'control')}`}{' '}
+          <kbd>e</kbd>
+        </Button>
+      </div>
+      <table className="ledger-table" aria-label="Controls of the definition">
+        <colgroup>
+          <col style={{ width: 34 }} />
+          <col style={{ width: 150 }} />
+          <col style={{ width: '34%' }} />
+          <col style={{ width: '28%' }} />
+          <col />
+        </colgroup>
+        <thead>
+          <tr>
+            <th scope="col">
+              <span className="for-readers">Expose</span>
+            </th>
+            <th scope="col">Control</th>
+            <th scope="col">Value</th>
+            <th scope="col">Exposed as</th>
+            <th scope="col">Key</th>
+          </tr>
+        </thead>
+        {groups.map((group, i) => (
+          <tbody key={group.element + i}>
+            <tr className="ledger-group">
+              <th colSpan={5} scope="colgroup">
+                {group.name}
+              </th>
+            </tr>
+            {group.rows.map((row) => {
+              const key = keyOf(row);
+              const id = row.source?.is === 'property' ? row.source.property : undefined;
+              const property = id === undefined ? undefined : component.properties[id];
+              return (
+                <tr key={key}>
+                  <td className="cell tick">
+                    {property ? (
+                      <span className="exposed-dot" title="exposed">
+                        ●
+                      </span>
+                    ) : (
+                      <Checkbox
+                        checked={ticked.has(key)}
+                        aria-label={`Expose ${row.label}`}
+                        onChange={({ target }) => tick([key], target.checked)}
+                      />
+                    )}
+                  </td>
+                  <th scope="row">{row.what}</th>
+                  <td className="cell">
+                    <ShowValue
+                      documents={documents}
+                      value={(property?.default ?? row.source ?? row.byDefault) as Typed}
+                    />
+                  </td>
+                  <td className={property ? 'cell definition wins' : 'cell'}>
+                    <Input
+                      size="small"
+                      variant="borderless"
+                      aria-label={`Label of ${row.label}`}
+                      placeholder={row.label}
+                      value={property ? property.label : (labels[key] ?? '')}
+                      onChange={({ target }) => {
+                        if (!property) setLabels({ ...labels, [key]: target.value });
+                        else if (target.value.trim())
+                          sync.edit(
+                            {
+                              name: 'labelProperty',
+                              args: { component: component.id, property: id!, label: target.value },
+                            },
+                            { group: `label ${id}` },
+                          );
+                      }}
+                    />
+                  </td>
+                  <td className="cell">
+                    {property ? (
+                      <span className="shows-row">
+                        <code>{property.key}</code>
+                        <Button
+                          size="small"
+                          type="text"
+                          aria-label={`Take back ${property.label}`}
+                          onClick={() =>
+                            sync.edit({
+                              name: 'unexpose',
+                              args: { component: component.id, property: id! },
+                            })
+                          }
+                        >
+                          take back
+                        </Button>
+                      </span>
+                    ) : null}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        ))}
+      </table>
+    </>
+  );
+}

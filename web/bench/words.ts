@@ -1,0 +1,28 @@
+import { docOf, treeDocOf, type Documents } from '@sormet/core/model';
+import { shortName } from '@sormet/core/edit';
+import type { Answer } from '@sormet/core/reach';
+
+/** A count with its word: `1 instance`, `3 instances`. */
+export function count(n: number, one: string, many = one + 's'): string {
+  return `${n} ${n === 1 ? one : many}`;
+}
+
+/** Whom a definition reaches, in words: `3 instances in 3 documents, 14 published pages`. */
+export function reachWords({ instances, documents, published }: Answer): string {
+  const places = instances.filter(({ kind }) => kind === 'places');
+  if (places.length === 0) return 'no instance yet';
+  return `${count(places.length, 'instance')} in ${count(documents.length, 'document')}, ${count(published, 'published page')}`;
+}
+
+/** How a document is named: a page by its path, a component by its name. */
+export function documentWords(documents: Documents, id: string): string {
+  const doc = treeDocOf(documents, id);
+  if (!doc) return documents[id]?.kind ?? 'something that is gone';
+  return doc.kind === 'page' ? doc.path : shortName(doc.name);
+}
+
+/** The short name of a component, for sentences. */
+export function componentWords(documents: Documents, id: string): string {
+  const component = docOf(documents, 'component', id);
+  return component ? shortName(component.name) : 'a component that is gone';
+}

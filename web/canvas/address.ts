@@ -1,0 +1,140 @@
+import { docOf, treeDocOf, type Documents, type NodeId } from '@sormet/core/model';
+import {
+  trace,
+  type Built,
+  type Control,
+  type Resolved,
+  type ResolvedElement,
+  type ResolvedGroup,
+  type Within,
+} from '@sormet/core/resolve';
+import { nodeName, shortName } from '@sormet/core/edit';
+
+/** The node of the open document that something shown belongs to: itself, or the instance it is in. */
+export function ownerIn(node: Resolved, doc: string): NodeId | undefined {
+  let own: NodeId = node.from.id;
+  for (let at: Within | null = node.scope.within; at; at = at.parent) {
+    if (at.doc === doc && isAtTop(at)) return own;
+    own = at.node;
+  }
+  return undefined;
+}
+
+/** Whether a way down has only rounds of repeats above it: it is still in the document that was opened. */
+function isAtTop(within: Within): boolean {
+  for (let at: Within | null = within; at; at = at.parent)
+    if (at.parent && at.entry === undefined) return false;
+  return true;
+}
+
+/** Whether a resolved node was written in the open document itself. */
+export function isOwn(node: Resolved, doc: string): boolean {
+  return node.scope.within.doc === doc && isAtTop(node.scope.within);
+}
+
+/** The resolved nodes of a node of the open document: several where a repeat shows it several times. */
+export function resolvedOf(built: Built | undefined, node: NodeId): Resolved[] {
+  const found: Resolved[] = [];
+  if (!built?.root) return found;
+  const { doc } = built.linked;
+  const visit = (at: Resolved) => {
+    if (at.from.id === node && isOwn(at, doc)) {
+      if (!(at.kind === 'group' && at.entry)) found.push(at);
+      return;
+    }
+    if (at.kind !== 'text') at.children.forEach(visit);
+  };
+  visit(built.root);
+  return found;
+}
+
+/** The first element that shows a node: for an instance, the root of its component. */
+export function elementOf(node: Resolved | undefined): ResolvedElement | undefined {
+  let at = node;
+  while (at && at.kind === 'group') at = at.children[0];
+  return at?.kind === 'element' ? at : undefined;
+}
+
+/** Where typing into a text shown on the canvas goes, or why it cannot. */
+export type TextTarget =
+  | { readonly ok: true; readonly doc: string; readonly node: NodeId; readonly control: Control }
+  | { readonly ok: false; readonly why: string; readonly definition?: string };
+
+/**
+ * Follows a text from where it shows to the open document: its own text there, or the value of the
+ * instance that hands it down.
+ */
+export function textTarget(
+  documents: Documents,
+  element: ResolvedElement,
+  open: string,
+): TextTarget {
+  const text = element.children.find((child) => child.kind === 'text');
+  if (!text) return { ok: false, why: 'There is no text of its own here.' };
+  const { within } = text.scope;
+  if (isOwn(text, open)) {
+    const stored = treeDocOf(documents, open)?.nodes[text.from.id];
+    if (stored?.kind === 'text' && stored.text.is === 'property') {
+      return { ok: true, doc: open, node: text.from.id, control: { of: 'text' } };
+    }
+    if (stored?.kind === 'text' && stored.text.is === 'field')
+      return { ok: false, why: 'This text is bound to content; it is edited in the entry.' };
+    return { ok: true, doc: open, node: text.from.id, control: { of: 'text' } };
+  }
+  const steps = trace(documents, within, text.from.id, { of: 'text' });
+  const definition = docOf(documents, 'component', within.doc);
+  let property: string | undefined;
+  let at: Within | null = within;
+  let source = steps[0]?.source;
+  for (const step of steps.slice(1)) {
+    if (source?.is !== 'property' || !at) break;
+    property = source.property;
+    const instance = nearestInstance(at);
+    if (!instance.parent) break;
+    if (instance.parent.doc === open && isAtTop(instance.parent)) {
+      if (step.by === 'set' && step.source.is === 'field')
+        return { ok: false, why: 'This text is bound to content; it is edited in the entry.' };
+      return { ok: true, doc: open, node: instance.node, control: { of: 'value', property } };
+    }
+    if (step.by === 'default') break;
+    source = step.source;
+    at = instance.parent;
+  }
+  return {
+    ok: false,
+    why: `This text belongs to the definition of ${definition ? shortName(definition.name) : 'a component'}; it is not exposed. Open the definition to change it everywhere, or to expose it.`,
+    ...(definition ? { definition: definition.id } : {}),
+  };
+}
+
+function nearestInstance(within: Within): Within {
+  let at = within;
+  while (at.entry !== undefined && at.parent) at = at.parent;
+  return at;
+}
+
+/** How a node is named where it is pointed at: its name, and the word for what it is. */
+export function describe(documents: Documents, doc: string, node: NodeId): string {
+  const tree = treeDocOf(documents, doc);
+  const stored = tree?.nodes[node];
+  if (!tree || !stored) return '';
+  if (stored.kind === 'instance') {
+    const component = docOf(documents, 'component', stored.component);
+    const what = component ? shortName(component.name) : 'gone';
+    return stored.name ? `${what} “${stored.name}”` : what;
+  }
+  return nodeName(documents, stored, tree);
+}
+
+/** The groups that show slots, with the element around each. */
+export function slotsOf(built: Built): { group: ResolvedGroup; around: ResolvedElement }[] {
+  const found: { group: ResolvedGroup; around: ResolvedElement }[] = [];
+  const visit = (node: Resolved, around: ResolvedElement | undefined) => {
+    if (node.kind === 'text') return;
+    if (node.kind === 'group' && node.from.kind === 'slot' && around)
+      found.push({ group: node, around });
+    for (const child of node.children) visit(child, node.kind === 'element' ? node : around);
+  };
+  if (built.root) visit(built.root, undefined);
+  return found;
+}

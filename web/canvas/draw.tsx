@@ -1,0 +1,89 @@
+import { createElement, Fragment, memo, useLayoutEffect, useRef, type ReactNode } from 'react';
+import type { Resolved, ResolvedElement } from '@sormet/core/resolve';
+import type { Registry } from './registry';
+
+/** HTML attributes whose name in React is another. */
+const REACT_NAMES: Record<string, string> = { class: 'className', datetime: 'dateTime' };
+
+interface DrawProps {
+  readonly node: Resolved;
+  readonly registry: Registry;
+}
+
+/**
+ * Draws a resolved node as the elements that publishing writes, nothing added. A node that is the same
+ * object is not drawn again.
+ */
+export const Draw = memo(function Draw({ node, registry }: DrawProps): ReactNode {
+  if (node.kind === 'text') return node.text;
+  if (node.kind === 'group') return <DrawList nodes={node.children} registry={registry} />;
+  const text = onlyText(node);
+  return text === undefined ? (
+    <DrawElement node={node} registry={registry} />
+  ) : (
+    <DrawTextElement node={node} registry={registry} text={text} />
+  );
+});
+
+function DrawList({
+  nodes,
+  registry,
+}: {
+  nodes: readonly Resolved[];
+  registry: Registry;
+}): ReactNode {
+  return nodes.map((child) => <Draw key={keyOf(child)} node={child} registry={registry} />);
+}
+
+function keyOf(node: Resolved): string {
+  return node.kind === 'group' && node.entry ? `${node.from.id}@${node.entry.id}` : node.from.id;
+}
+
+function propsOf(node: ResolvedElement): Record<string, string> {
+  const props: Record<string, string> = {};
+  for (const name in node.attributes) props[REACT_NAMES[name] ?? name] = node.attributes[name]!;
+  return props;
+}
+
+function DrawElement({ node, registry }: { node: ResolvedElement; registry: Registry }): ReactNode {
+  const ref = useRef<HTMLElement>(null);
+  useLayoutEffect(() => registry.set(ref.current!, node));
+  const props = { ...propsOf(node), ref };
+  return node.from.isVoid
+    ? createElement(node.tag, props)
+    : createElement(
+        node.tag,
+        props,
+        <Fragment>
+          <DrawList nodes={node.children} registry={registry} />
+        </Fragment>,
+      );
+}
+
+/**
+ * An element that holds text only. Its text is written by hand, and only where it differs, so that the
+ * cursor stays where it is while somebody types into it.
+ */
+function DrawTextElement({
+  node,
+  registry,
+  text,
+}: {
+  node: ResolvedElement;
+  registry: Registry;
+  text: string;
+}): ReactNode {
+  const ref = useRef<HTMLElement>(null);
+  useLayoutEffect(() => {
+    const element = ref.current!;
+    registry.set(element, node);
+    if (element.textContent !== text) element.textContent = text;
+  });
+  return createElement(node.tag, { ...propsOf(node), ref });
+}
+
+/** The text of an element that holds one text and nothing else. */
+export function onlyText(node: ResolvedElement): string | undefined {
+  const [only] = node.children;
+  return node.children.length === 1 && only!.kind === 'text' ? only!.text : undefined;
+}

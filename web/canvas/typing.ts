@@ -1,0 +1,118 @@
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import { docOf, text, treeDocOf } from '@sormet/core/model';
+import { sourceAt } from '@sormet/core/resolve';
+import type { NamedEdit } from '@sormet/core/edit';
+import { useApp } from '../app/store';
+import { useSync } from '../site/SiteProvider';
+import type { TextTarget } from './address';
+
+type Target = Extract<TextTarget, { ok: true }>;
+
+/** Typing into a text where it stands: every key is an edit, a word is a step. */
+export function useTyping({
+  frame,
+  onEnd,
+}: {
+  frame: RefObject<HTMLIFrameElement | null>;
+  onEnd: () => void;
+}): {
+  active: boolean;
+  start: (element: HTMLElement, target: Target) => void;
+} {
+  const sync = useSync();
+  const documents = useApp((state) => state.site.documents);
+  const latest = useRef(documents);
+  latest.current = documents;
+  const [active, setActive] = useState(false);
+  const stop = useRef<(() => void) | null>(null);
+
+  const start = useCallback(
+    (element: HTMLElement, target: Target) => {
+      stop.current?.();
+      const words = wordCounter();
+      const began = `${target.doc} ${target.node} ${Date.now()}`;
+      const onInput = () => {
+        const typed = (element.textContent ?? '').replace(/\s*\n\s*/g, ' ');
+        sync.edit(editOf(latest.current, target, typed), { group: `${began} ${words(typed)}` });
+      };
+      const onKey = (event: KeyboardEvent) => {
+        if (event.key === 'Escape' || (event.key === 'Enter' && !event.shiftKey)) {
+          event.preventDefault();
+          element.blur();
+        }
+        if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+          event.preventDefault();
+          if (event.shiftKey) sync.redo();
+          else sync.undo();
+        }
+      };
+      const end = () => {
+        element.removeEventListener('input', onInput);
+        element.removeEventListener('keydown', onKey);
+        element.removeEventListener('blur', end);
+        element.removeAttribute('contenteditable');
+        // What a browser leaves in an emptied element (a line break) is not part of the text.
+        if (element.textContent === '') element.replaceChildren();
+        stop.current = null;
+        setActive(false);
+        onEnd();
+        frame.current?.parentElement
+          ?.querySelector<HTMLElement>('.canvas-over')
+          ?.focus({ preventScroll: true });
+      };
+      stop.current = end;
+      element.setAttribute('contenteditable', 'plaintext-only');
+      element.addEventListener('input', onInput);
+      element.addEventListener('keydown', onKey);
+      frame.current?.contentWindow?.focus();
+      element.focus();
+      element.addEventListener('blur', end);
+      const range = element.ownerDocument.createRange();
+      range.selectNodeContents(element);
+      const selection = element.ownerDocument.getSelection();
+      selection?.removeAllRanges();
+      selection?.addRange(range);
+      setActive(true);
+    },
+    [sync, frame, onEnd],
+  );
+
+  useEffect(() => () => stop.current?.(), []);
+  return { active, start };
+}
+
+/** Counts the words begun since typing started: a new one begins with white space before a letter. */
+function wordCounter(): (typed: string) => number {
+  let count = 0;
+  let last = '';
+  return (typed) => {
+    if (
+      /\s\S$/.test(typed.slice(0, typed.length)) &&
+      typed.length > last.length &&
+      !/\S$/.test(last)
+    )
+      count += 1;
+    last = typed;
+    return count;
+  };
+}
+
+/** The edit that gives a text to where it belongs; in a definition an exposed text is its property's default. */
+function editOf(
+  documents: Parameters<typeof treeDocOf>[0],
+  target: Target,
+  typed: string,
+): NamedEdit {
+  const stored = treeDocOf(documents, target.doc)?.nodes[target.node];
+  const source = stored && sourceAt(stored, target.control);
+  const component = docOf(documents, 'component', target.doc);
+  if (component && source?.is === 'property')
+    return {
+      name: 'setDefault',
+      args: { component: component.id, property: source.property, value: text(typed) },
+    };
+  return {
+    name: 'setControl',
+    args: { doc: target.doc, node: target.node, control: target.control, source: text(typed) },
+  };
+}

@@ -1,0 +1,103 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { Button, Input, Popconfirm } from 'antd';
+import { allOf } from '@sormet/core/model';
+import { folderOf } from '@sormet/core/edit';
+import { count, documentWords, reachWords } from '../bench/words';
+import { useDerived, useSync } from '../site/SiteProvider';
+import { useState } from 'react';
+
+/** All components by folder, with whom each reaches. */
+export function LibraryScreen(): ReactNode {
+  const { documents, reach } = useDerived();
+  const sync = useSync();
+  const [search, setSearch] = useState('');
+  const components = allOf(documents, 'component')
+    .filter(({ name }) => name.toLowerCase().includes(search.toLowerCase()))
+    .sort((a, b) => (a.name < b.name ? -1 : 1));
+  const folders = [...new Set(components.map(({ name }) => folderOf(name)))].sort();
+  return (
+    <>
+      <div className="screen-head">
+        <h1>Library</h1>
+        <Input
+          className="search"
+          aria-label="Search the library"
+          placeholder="search"
+          value={search}
+          onChange={({ target }) => setSearch(target.value)}
+        />
+      </div>
+      {components.length === 0 ? <p>No component is named like this.</p> : null}
+      {folders.map((folder) => (
+        <section key={folder}>
+          <h2>{folder || 'Surrounds'}</h2>
+          <table className="screen-table" aria-label={folder || 'Surrounds'}>
+            <thead>
+              <tr>
+                <th scope="col">Name</th>
+                <th scope="col">Exposed</th>
+                <th scope="col">Reach</th>
+                <th scope="col">Placed in</th>
+                <th scope="col">
+                  <span className="for-readers">Acts</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {components
+                .filter(({ name }) => folderOf(name) === folder)
+                .map((component) => {
+                  const answer = reach.answer(component.id);
+                  const placed = answer.documents.filter((id) => documents[id]?.kind !== 'site');
+                  return (
+                    <tr key={component.id}>
+                      <td>
+                        <Link to={`/sites/${sync.site}/bench/${component.id}`}>
+                          {component.name.slice(folder ? folder.length + 1 : 0)}
+                        </Link>
+                      </td>
+                      <td>
+                        {count(Object.keys(component.properties).length, 'property', 'properties')}
+                      </td>
+                      <td>{reachWords(answer)}</td>
+                      <td className="places">
+                        {placed.map((id, i) => (
+                          <span key={id}>
+                            {i > 0 ? ', ' : ''}
+                            <Link to={`/sites/${sync.site}/bench/${id}`}>
+                              {documentWords(documents, id)}
+                            </Link>
+                          </span>
+                        ))}
+                      </td>
+                      <td>
+                        {placed.length === 0 ? (
+                          <Popconfirm
+                            title={`Remove ${component.name}?`}
+                            description="Nothing places it. Undo brings it back."
+                            okText="Remove"
+                            cancelText="Keep"
+                            onConfirm={() =>
+                              sync.edit({
+                                name: 'removeComponent',
+                                args: { component: component.id },
+                              })
+                            }
+                          >
+                            <Button size="small" type="text">
+                              remove
+                            </Button>
+                          </Popconfirm>
+                        ) : null}
+                      </td>
+                    </tr>
+                  );
+                })}
+            </tbody>
+          </table>
+        </section>
+      ))}
+    </>
+  );
+}

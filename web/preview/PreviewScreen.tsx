@@ -1,0 +1,72 @@
+import { useState, type ReactNode } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { Button } from 'antd';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { docOf, pathOf, siteOf } from '@sormet/core/model';
+import { widthsOf, type Width } from '@sormet/core/style';
+import { useApp } from '../app/store';
+import { useDerived, useSync } from '../site/SiteProvider';
+
+/** A page as visitors will see it, from the origin of the sites, at every width. */
+export function PreviewScreen(): ReactNode {
+  const { page: pageId = '' } = useParams();
+  const [search] = useSearchParams();
+  const { documents } = useDerived();
+  const sync = useSync();
+  const navigate = useNavigate();
+  const { summary, pending, revision } = useApp((state) => state.site);
+  const [width, setWidth] = useState<Width>('base');
+  const page = docOf(documents, 'page', pageId);
+  const entry = docOf(documents, 'entry', search.get('entry') ?? '');
+  const back = () =>
+    void navigate(`/sites/${sync.site}/bench/${pageId}${entry ? `?entry=${entry.id}` : ''}`);
+  useHotkeys(['p', 'Escape'], back);
+  if (!page || !summary)
+    return (
+      <main className="page-narrow">
+        <h1>There is no such page</h1>
+        <Button onClick={() => void navigate(`/sites/${sync.site}`)}>To the pages</Button>
+      </main>
+    );
+  const path = pathOf(page, entry);
+  const max = widthsOf(siteOf(documents)).find(({ id }) => id === width)?.max ?? Infinity;
+  return (
+    <div className="frame">
+      <header className="bar">
+        <span className="bar-brand">Preview</span>
+        <code>{path}</code>
+        {page.draft ? <span className="quiet">a draft: it is not published</span> : null}
+        <div className="bar-widths" role="radiogroup" aria-label="Width">
+          {widthsOf(siteOf(documents)).map(({ id, max: each }) => (
+            <button
+              key={id}
+              type="button"
+              role="radio"
+              aria-checked={id === width}
+              onClick={() => setWidth(id)}
+            >
+              {id === 'base' ? 'full' : each}
+            </button>
+          ))}
+        </div>
+        <span className="bar-space" />
+        <Button size="small" autoFocus onClick={back}>
+          Back to the bench <kbd>p</kbd>
+        </Button>
+      </header>
+      {pending.length > 0 ? (
+        <p className="preview-wait" role="status">
+          Saving what was just typed …
+        </p>
+      ) : (
+        <iframe
+          key={revision}
+          className="preview-frame"
+          title={`Preview of ${path}`}
+          src={summary.preview.replace(/\/$/, '') + path}
+          style={max === Infinity ? {} : { width: max }}
+        />
+      )}
+    </div>
+  );
+}

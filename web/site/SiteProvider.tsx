@@ -1,0 +1,90 @@
+import { createContext, useContext, useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { useStore } from 'react-redux';
+import { Outlet, useParams } from 'react-router';
+import { Alert, Button, Skeleton } from 'antd';
+import { siteOf, type Documents } from '@sormet/core/model';
+import { Reach } from '@sormet/core/reach';
+import { Linker } from '@sormet/core/resolve';
+import { dataOf, type Data } from '@sormet/core/value';
+import type { AppStore } from '../app/store';
+import { useApp } from '../app/store';
+import { SiteSync } from './sync';
+
+const SyncContext = createContext<SiteSync | null>(null);
+
+/** Makes edits on the open site. */
+export function useSync(): SiteSync {
+  const sync = useContext(SyncContext);
+  if (!sync) throw new Error('No site is open here.');
+  return sync;
+}
+
+/** What is worked out from the documents and brought up to date with them. */
+export interface Derived {
+  readonly documents: Documents;
+  readonly data: Data;
+  readonly reach: Reach;
+  readonly linker: Linker;
+}
+
+const DerivedContext = createContext<Derived | null>(null);
+
+export function useDerived(): Derived {
+  const derived = useContext(DerivedContext);
+  if (!derived) throw new Error('No site is open here.');
+  return derived;
+}
+
+/** Opens the site of the address for everything below. */
+export function SiteProvider(): ReactNode {
+  const { site = '' } = useParams();
+  const store = useStore() as AppStore;
+  const sync = useMemo(() => new SiteSync(store, site), [store, site]);
+  const { status, error } = useApp((state) => state.site);
+  useEffect(() => {
+    void sync.open();
+    return () => sync.close();
+  }, [sync]);
+  if (status === 'failed')
+    return (
+      <div className="page-narrow">
+        <Alert
+          type="error"
+          title="This site could not be opened"
+          description={`${error ?? ''} What was typed here is kept in this browser.`}
+          action={<Button onClick={() => void sync.open()}>Try again</Button>}
+        />
+      </div>
+    );
+  if (status !== 'ready') return <Skeleton active className="page-narrow" />;
+  return (
+    <SyncContext.Provider value={sync}>
+      <DerivedProvider>
+        <Outlet />
+      </DerivedProvider>
+    </SyncContext.Provider>
+  );
+}
+
+function DerivedProvider({ children }: { children: ReactNode }): ReactNode {
+  const documents = useApp((state) => state.site.documents);
+  const linker = useRef<Linker>(null);
+  const before = useRef<Derived>(null);
+  linker.current ??= new Linker();
+  if (before.current?.documents !== documents) {
+    const reach = before.current?.reach ?? new Reach();
+    reach.updateAll(before.current?.documents ?? {}, documents);
+    before.current = {
+      documents,
+      data: dataOf(documents, before.current?.data),
+      reach,
+      linker: linker.current,
+    };
+  }
+  const derived = before.current;
+  const { name } = siteOf(documents);
+  useEffect(() => {
+    document.title = `${name} · Sormet`;
+  }, [name]);
+  return <DerivedContext.Provider value={derived}>{children}</DerivedContext.Provider>;
+}

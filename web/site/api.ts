@@ -1,0 +1,115 @@
+import type { Documents } from '@sormet/core/model';
+import type { Change } from '@sormet/core/edit';
+import type { PlannedPage } from '@sormet/core/compile';
+
+/** A site as lists show it. */
+export interface SiteSummary {
+  readonly id: string;
+  readonly slug: string;
+  readonly name: string;
+  readonly revision: number;
+  readonly address: string;
+  readonly preview: string;
+  readonly live: number | null;
+  readonly pages: number;
+}
+
+export interface HistoryEdit {
+  readonly revision: number;
+  readonly edit: string;
+  readonly who: string;
+  readonly at: string;
+  readonly name: string;
+  readonly says: string;
+  readonly changes: Change[];
+}
+
+export interface Plan {
+  readonly revision: number;
+  readonly live: number | null;
+  readonly pages: readonly PlannedPage[];
+  readonly unchanged: number;
+}
+
+export interface Release {
+  readonly id: string;
+  readonly number: number;
+  readonly revision: number;
+  readonly state: 'waiting' | 'making' | 'done' | 'failed';
+  readonly live: boolean;
+  readonly done: number;
+  readonly of: number;
+  readonly pages: readonly PlannedPage[];
+  readonly error: string | null;
+  readonly at: string;
+}
+
+export interface StoredFile {
+  readonly sha256: string;
+  readonly mediaType: string;
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** What the server said was wrong (RFC 9457 problem details). */
+export class ApiProblem extends Error {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    detail: string,
+    readonly more: Readonly<Record<string, unknown>>,
+  ) {
+    super(detail);
+  }
+}
+
+/** The server could not be reached. */
+export class Unreachable extends Error {}
+
+async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch('/api' + path, init);
+  } catch {
+    throw new Unreachable('The server cannot be reached.');
+  }
+  if (response.ok)
+    return response.status === 204 ? (undefined as T) : ((await response.json()) as T);
+  if (response.status >= 500)
+    throw new Unreachable(`The server answers with an error (${response.status}).`);
+  const problem = (await response.json()) as { title: string; detail: string };
+  throw new ApiProblem(response.status, problem.title, problem.detail, { ...problem });
+}
+
+function post<T>(path: string, body: unknown): Promise<T> {
+  return request(path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+}
+
+export const api = {
+  sites: () => request<{ sites: SiteSummary[] }>('/sites'),
+  site: (id: string) =>
+    request<{ site: SiteSummary; revision: number; documents: Documents }>(`/sites/${id}`),
+  history: (id: string, after: number) =>
+    request<{ revision: number; edits: HistoryEdit[]; more: boolean }>(
+      `/sites/${id}/history?after=${after}`,
+    ),
+  edit: (
+    id: string,
+    edit: { id: string; who: string; name: string; args: unknown; changes: Change[] },
+  ) => post<{ revision: number }>(`/sites/${id}/edits`, edit),
+  plan: (id: string) => request<Plan>(`/sites/${id}/plan`),
+  releases: (id: string) => request<{ releases: Release[] }>(`/sites/${id}/releases`),
+  release: (id: string, release: string) => request<Release>(`/sites/${id}/releases/${release}`),
+  publish: (id: string) => post<Release>(`/sites/${id}/releases`, {}),
+  goBack: (id: string, release: string) => post<void>(`/sites/${id}/releases/${release}/live`, {}),
+  upload: (id: string, file: File) => {
+    const body = new FormData();
+    body.append('file', file);
+    return request<StoredFile>(`/sites/${id}/files`, { method: 'POST', body });
+  },
+};

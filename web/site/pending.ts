@@ -1,0 +1,72 @@
+import { sameJson, type Documents } from '@sormet/core/model';
+import { applyChanges, change, mismatches, type Change, type NamedEdit } from '@sormet/core/edit';
+
+/** An edit made here that the server has not confirmed yet. */
+export interface PendingEdit {
+  readonly id: string;
+  readonly edit: NamedEdit;
+  readonly changes: Change[];
+  /** Edits of one group that follow each other are one: a word being typed. */
+  readonly group: string | null;
+  /** Whether it may be on its way; then it is no longer joined with later ones. */
+  readonly sent: boolean;
+}
+
+/** An edit that could not be done as it was made, kept with both sides until somebody decides. */
+export interface Conflict {
+  readonly id: string;
+  readonly edit: NamedEdit;
+  readonly says: string;
+  readonly reason: string;
+  readonly yours: unknown;
+  readonly stands: unknown;
+}
+
+/** One thing to undo: what was done, as changes in order. */
+export interface Step {
+  readonly says: string;
+  readonly changes: Change[];
+  readonly group: string | null;
+}
+
+/** Changes after one another as one: for each place the first `was` and the last `now`. */
+export function joinChanges(first: readonly Change[], then: readonly Change[]): Change[] {
+  const joined = new Map<string, Change>();
+  const key = ({ doc, path }: Change) => `${doc} ${path}`;
+  for (const made of first) joined.set(key(made), made);
+  for (const made of then) {
+    const before = joined.get(key(made));
+    joined.set(key(made), before ? change(made.doc, made.path, before.was, made.now) : made);
+  }
+  return [...joined.values()].filter(({ was, now }) => !sameJson(was, now));
+}
+
+/** Whether two edits write exactly the same places, so that the later can stand for both. */
+export function samePlaces(a: readonly Change[], b: readonly Change[]): boolean {
+  const places = (changes: readonly Change[]) =>
+    changes.map(({ doc, path }) => `${doc} ${path}`).sort();
+  return sameJson(places(a), places(b));
+}
+
+/**
+ * Pending edits on top of what the server has confirmed. Those whose guards no longer hold are given
+ * back; the rest stand as they were made.
+ */
+export function replay(
+  confirmed: Documents,
+  pending: readonly PendingEdit[],
+): { documents: Documents; kept: PendingEdit[]; lost: { edit: PendingEdit; stands: unknown }[] } {
+  let documents = confirmed;
+  const kept: PendingEdit[] = [];
+  const lost: { edit: PendingEdit; stands: unknown }[] = [];
+  for (const edit of pending) {
+    const wrong = mismatches(documents, edit.changes)[0];
+    if (wrong) {
+      lost.push({ edit, stands: wrong.stands });
+      continue;
+    }
+    documents = applyChanges(documents, edit.changes);
+    kept.push(edit);
+  }
+  return { documents, kept, lost };
+}

@@ -1,0 +1,83 @@
+import {
+  docOf,
+  inOrder,
+  repeatsAround,
+  type Documents,
+  type NodeId,
+  type Source,
+  type TreeDoc,
+  type ValueType,
+} from '@sormet/core/model';
+import { feeds } from '@sormet/core/value';
+
+/** A field that can be bound: how people see it, and the source it makes. */
+export interface FittingField {
+  readonly key: string;
+  readonly label: string;
+  readonly source: Extract<Source, { is: 'field' }>;
+}
+
+/** The fields that may feed a type where a node stands, of the page's entry and of the repeats around; only those that fit. */
+export function fittingFields(
+  documents: Documents,
+  doc: TreeDoc,
+  node: NodeId,
+  type: ValueType,
+): FittingField[] {
+  const found: FittingField[] = [];
+  const addType = (typeId: string, from: Extract<Source, { is: 'field' }>['from']) => {
+    const contentType = docOf(documents, 'type', typeId);
+    if (!contentType) return;
+    const name = contentType.name.toLowerCase();
+    const add = (path: string[], label: string, of: ValueType) => {
+      if (!feeds(of, type)) return;
+      const key = JSON.stringify([from, path]);
+      found.push({ key, label, source: { is: 'field', from, path, whenEmpty: 'default' } });
+    };
+    for (const [id, field] of inOrder(contentType.fields)) {
+      add([id], `${name} · ${field.label.toLowerCase()}`, field.type);
+      const other = field.of === undefined ? undefined : docOf(documents, 'type', field.of);
+      if (other)
+        for (const [inner, { label, type: innerType }] of inOrder(other.fields))
+          add(
+            [id, inner],
+            `${name} · ${field.label.toLowerCase()} · ${label.toLowerCase()}`,
+            innerType,
+          );
+    }
+    if (type === 'link' || type === 'entry') add([], `${name} · its page`, 'entry');
+  };
+  for (const repeat of repeatsAround(doc, node)) {
+    const stored = doc.nodes[repeat];
+    if (stored?.kind === 'repeat') addType(stored.query.type, { repeat });
+  }
+  if (doc.kind === 'page' && doc.entries !== null) addType(doc.entries, 'page');
+  return found;
+}
+
+/** How a bound field is named: `shed · name`. */
+export function fieldLabel(
+  documents: Documents,
+  doc: TreeDoc,
+  source: Extract<Source, { is: 'field' }>,
+): string {
+  const repeat = source.from === 'page' ? undefined : doc.nodes[source.from.repeat];
+  let typeId =
+    source.from === 'page'
+      ? doc.kind === 'page'
+        ? doc.entries
+        : null
+      : repeat?.kind === 'repeat'
+        ? repeat.query.type
+        : null;
+  const words: string[] = [];
+  const first = typeId && docOf(documents, 'type', typeId);
+  words.push(first ? first.name.toLowerCase() : 'content that is gone');
+  for (const id of source.path) {
+    const field = typeId ? docOf(documents, 'type', typeId)?.fields[id] : undefined;
+    words.push(field ? field.label.toLowerCase() : 'a field that is gone');
+    typeId = field?.of ?? null;
+  }
+  if (source.path.length === 0) words.push('its page');
+  return words.join(' · ');
+}
