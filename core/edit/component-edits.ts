@@ -27,6 +27,7 @@ import {
   controlPath,
   controlsOf,
   controlType,
+  defaultOf,
   emptyLiteral,
   keyFor,
   nodeName,
@@ -129,7 +130,9 @@ function liftReads(
       const property = ids[Object.keys(properties).length];
       if (property === undefined)
         return refuse('It reads more of its surroundings than was expected.');
-      const row = controlsOf(documents, tree, id).find(
+      // A text's controls belong to the element around it.
+      const owner = node.kind === 'text' ? (node.place.parent ?? id) : id;
+      const row = controlsOf(documents, tree, owner).find(
         ({ node: of, control }) => of === id && controlPath(control).join() === path.join(),
       );
       if (!row)
@@ -220,17 +223,13 @@ export const expose = defineEdit({
           }),
         );
       }
-      const row = controlsOf(documents, doc, node).find(
-        (each) =>
-          each.node === node && controlPath(each.control).join() === controlPath(control).join(),
-      );
       const made: Property = {
         label,
         key,
         type,
         group: group?.id ?? null,
         order,
-        default: row?.byDefault ?? emptyLiteral(type),
+        default: defaultOf(documents, stored, control, type),
       };
       changes.push(
         change(component, pointer('properties', property), undefined, made),

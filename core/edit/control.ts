@@ -185,14 +185,9 @@ export function controlsOf(documents: Documents, doc: TreeDoc, only?: NodeId): C
       elementName,
       label: labelOf(elementName, what),
       source,
-      byDefault: defaultOf(source, type, inheritedDefault(stored, control)),
+      byDefault: defaultOf(documents, stored, control, type),
     });
   };
-  const inheritedDefault = (stored: TreeNode, control: Control): Source | undefined =>
-    stored.kind === 'instance' && control.of === 'value'
-      ? docOf(documents, 'component', stored.component)?.properties[control.property]?.default
-      : undefined;
-
   const visit = (id: NodeId) => {
     const node = tree[id]!;
     if (node.kind === 'element') {
@@ -225,12 +220,23 @@ function labelOf(element: string, what: string): string {
   return label[0]!.toUpperCase() + label.slice(1);
 }
 
-function defaultOf(source: Source | undefined, type: ValueType, inherited?: Source): Literal {
-  if (source?.is === 'value') {
-    const { whenEmpty: _, ...literal } = source;
+/** What a property made of a control has by default: the value it holds, else an inner property's default, else empty. */
+export function defaultOf(
+  documents: Documents,
+  node: TreeNode,
+  control: Control,
+  type: ValueType,
+): Literal {
+  const source = sourceAt(node, control);
+  const inner =
+    node.kind === 'instance' && control.of === 'value'
+      ? docOf(documents, 'component', node.component)?.properties[control.property]?.default
+      : undefined;
+  for (const held of [source, inner]) {
+    if (held?.is !== 'value') continue;
+    const { whenEmpty: _, ...literal } = held;
     return literal as Literal;
   }
-  if (inherited?.is === 'value') return inherited;
   return emptyLiteral(type);
 }
 

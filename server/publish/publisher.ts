@@ -112,18 +112,16 @@ export class Publisher {
               .upsert({ sha256, mediaType: kinds.get(sha256)!, bytes: Buffer.from(text, 'utf8') }, [
                 'sha256',
               ]);
-        await manager
-          .getRepository(ReleaseEntity)
-          .update(
-            { id },
-            {
-              state: 'done',
-              revision: plan.revision,
-              manifest: manifest as never,
-              plan: [...plan.pages] as never,
-              at: new Date(),
-            },
-          );
+        await manager.getRepository(ReleaseEntity).update(
+          { id },
+          {
+            state: 'done',
+            revision: plan.revision,
+            manifest: manifest as never,
+            plan: [...plan.pages] as never,
+            at: new Date(),
+          },
+        );
         await manager.getRepository(SiteEntity).update({ id: site.id }, { liveRelease: id });
         await manager.query('SELECT pg_notify($1, $2)', [
           CHANNEL,

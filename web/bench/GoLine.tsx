@@ -1,4 +1,4 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { AutoComplete, Modal } from 'antd';
 import { allOf } from '@sormet/core/model';
@@ -30,6 +30,8 @@ export function GoLine({
   const placing = usePlacing();
   const { goLine, selection } = useApp((state) => state.bench);
   const [typed, setTyped] = useState('');
+  /** What was chosen: done when the line is closed, so that the cursor can go where the action puts it. */
+  const next = useRef<(() => void) | null>(null);
 
   const options = useMemo(() => {
     const found: Option[] = [];
@@ -74,6 +76,11 @@ export function GoLine({
     <Modal
       open={goLine}
       onCancel={close}
+      afterClose={() => {
+        next.current?.();
+        next.current = null;
+      }}
+      focusable={{ focusTriggerAfterClose: false }}
       footer={null}
       closable={false}
       destroyOnHidden
@@ -92,10 +99,8 @@ export function GoLine({
         className="go-input"
         onChange={setTyped}
         onSelect={(chosen: string) => {
-          const option = options.find(({ value }) => value === chosen);
+          next.current = options.find(({ value }) => value === chosen)?.run ?? null;
           close();
-          // After the line is closed, so that the cursor can go where the action puts it.
-          if (option) setTimeout(option.run, 60);
         }}
         onKeyDown={(event) => {
           if (event.key === 'Escape') close();

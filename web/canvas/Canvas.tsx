@@ -200,7 +200,6 @@ export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
   const onPointerDown = (event: ReactPointerEvent) => {
     if (event.button !== 0) return;
     const node = ownerAt(event);
-    (event.currentTarget as HTMLElement).focus({ preventScroll: true });
     if (!node) return;
     const nodes =
       event.ctrlKey && selection?.doc === doc

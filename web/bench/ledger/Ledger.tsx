@@ -21,7 +21,19 @@ export function Ledger({ selected }: { selected: Selected | undefined }): ReactN
   const tab = useApp((state) => state.bench.tab);
   const dispatch = useAppDispatch();
   return (
-    <section className="ledger" aria-label="Ledger">
+    <section
+      className="ledger"
+      aria-label="Ledger"
+      onKeyDown={(event) => {
+        // Escape leaves a field, so that single keys work again; an open list closes first.
+        if (
+          event.key === 'Escape' &&
+          event.target instanceof HTMLElement &&
+          !event.target.closest('.ant-select-open')
+        )
+          event.target.blur();
+      }}
+    >
       <div className="ledger-tabs" role="tablist">
         {TABS.map(({ key, label }) => (
           <button

@@ -145,7 +145,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
       </div>
       <table className="ledger-table style-ledger" aria-label="Style">
         <colgroup>
-          <col style={{ width: 170 }} />
+          <col style={{ width: 190 }} />
           {widths.map(({ id }) => (
             <col key={id} />
           ))}

@@ -1,0 +1,89 @@
+import { expect, type FrameLocator, type Locator, type Page } from '@playwright/test';
+
+/** What a person does at the bench, in their words. */
+export class BenchHand {
+  constructor(readonly page: Page) {}
+
+  get canvas(): FrameLocator {
+    return this.page.frameLocator('iframe[title="The page"]');
+  }
+
+  get definition(): FrameLocator {
+    return this.page.frameLocator('iframe[title="The definition"]');
+  }
+
+  get sentence(): Locator {
+    return this.page.locator('.sentence');
+  }
+
+  async open(doc: string): Promise<void> {
+    await this.page.goto(`/sites/brackenfold/bench/${doc}`);
+    await expect(this.canvas.locator('main')).toBeVisible();
+  }
+
+  /** Clicks where an element of a canvas shows. */
+  async clickOn(
+    target: Locator,
+    kind: 'page' | 'definition' = 'page',
+    twice = false,
+  ): Promise<void> {
+    await target.scrollIntoViewIfNeeded();
+    const box = (await target.boundingBox())!;
+    const at = { x: box.x + Math.min(12, box.width / 2), y: box.y + Math.min(8, box.height / 2) };
+    await expect(this.page.locator(`[data-canvas=${kind}]`)).toBeVisible();
+    if (twice) await this.page.mouse.dblclick(at.x, at.y);
+    else await this.page.mouse.click(at.x, at.y);
+  }
+
+  /** The row of the ledger that begins with these words, inside a group where it is named. */
+  row(name: string, group?: string): Locator {
+    const body = group
+      ? this.page
+          .locator('.ledger tbody', {
+            has: this.page.getByRole('columnheader', { name: group, exact: true }),
+          })
+          .or(
+            this.page.locator('.ledger tbody', {
+              has: this.page.locator('tr.ledger-group th', { hasText: new RegExp(`^${group}$`) }),
+            }),
+          )
+      : this.page.locator('.ledger tbody');
+    return body.locator('tr', {
+      has: this.page.locator('th[scope=row]', { hasText: new RegExp(`^${name}$`) }),
+    });
+  }
+
+  async tab(name: 'Values' | 'Style' | 'History'): Promise<void> {
+    await this.page.getByRole('tab', { name }).click();
+  }
+
+  /** Declares a CSS property in the column of a width. */
+  async declare(property: string, css: string, width = 'base'): Promise<void> {
+    const cell = this.page.getByRole('textbox', { name: `${property}, ${width}`, exact: true });
+    await cell.fill(css);
+    await cell.press('Enter');
+  }
+
+  async go(words: string): Promise<void> {
+    // Single keys work when no field has the focus: Escape leaves it.
+    if (await this.page.locator('input:focus, textarea:focus').count())
+      await this.page.keyboard.press('Escape');
+    await this.page.keyboard.press('g');
+    const line = this.page.getByRole('combobox', { name: 'Go line' });
+    await line.fill(words);
+    await line.press('Enter');
+    await expect(line).toBeHidden();
+  }
+
+  async saved(): Promise<void> {
+    await expect(this.page.locator('.bar-saved')).toHaveText('Saved');
+  }
+
+  async choose(label: string, option: string): Promise<void> {
+    await this.page.getByRole('combobox', { name: label, exact: true }).click();
+    await this.page
+      .locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: option })
+      .first()
+      .click();
+  }
+}

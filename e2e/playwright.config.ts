@@ -1,0 +1,42 @@
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { defineConfig } from '@playwright/test';
+import { PORT, SITES_PORT } from './addresses';
+
+/** The real interface in Debian's Chromium, on a server of its own with the demo in a database of its own. */
+export default defineConfig({
+  testDir: import.meta.dirname,
+  outputDir: '../test-results',
+  timeout: 60_000,
+  expect: { timeout: 7_000 },
+  workers: 1,
+  reporter: [['list']],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    actionTimeout: 10_000,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+    trace: 'retain-on-failure',
+  },
+  webServer: {
+    command: 'node scripts/start.mjs',
+    cwd: join(import.meta.dirname, '..'),
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    timeout: 180_000,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
+    env: {
+      SORMET_PORT: String(PORT),
+      SORMET_SITES_PORT: String(SITES_PORT),
+      SORMET_DATA: join(tmpdir(), `sormet-e2e-${process.getuid?.() ?? 0}`),
+    },
+  },
+});
