@@ -244,6 +244,7 @@ export function defaultOf(
 export function keyFor(label: string, taken: ReadonlySet<string>): string {
   const words = label
     .normalize('NFD')
+    .replace(/\p{M}/gu, '')
     .replace(/[^a-zA-Z0-9]+/g, ' ')
     .trim()
     .split(' ')

@@ -156,6 +156,12 @@ export function nestingFault(tag: string, above: readonly string[]): string | nu
   }
   if (tag === 'li' && parent !== undefined && parent !== 'ul' && parent !== 'ol')
     return 'li stands only in ul or ol';
+  if ((tag === 'dt' || tag === 'dd') && parent !== undefined) {
+    // A dd or dt closes one that is open, also across a div (HTML 13.2.6.4.7).
+    const around = parent === 'div' ? above[1] : parent;
+    if (around !== undefined && around !== 'dl')
+      return `${tag} stands only in dl, or in a div in dl`;
+  }
   if (tag === 'a' && above.includes('a')) return 'a link cannot stand in a link';
   if (CLOSES_P.has(tag) && above.includes('p'))
     return `${tag} cannot stand in p: the parser would close the p`;

@@ -35,7 +35,7 @@ export function siteFindings(documents: Documents): (Finding & { doc: string })[
       findings.push({
         doc: page.id,
         path: '/path',
-        reason: `the path ${path} is taken by ${docOf(documents, 'page', other)?.name ?? 'another page'}`,
+        reason: `${docOf(documents, 'page', other)?.name ?? 'another page'} and ${page.name} would both have the path ${path}`,
       });
     seen.set(path, page.id);
   }

@@ -43,36 +43,45 @@ export class Publisher {
    * @throws a 409 problem when it would change nothing, or one is on its way
    */
   async ask(siteId: string): Promise<ReleaseRow> {
-    const releases = this.store.database.getRepository(ReleaseEntity);
-    const site = await this.store.site(siteId);
-    if (!site) throw new Problem(404, 'Not found', 'There is no such site.');
-    const busy = await releases.findOneBy([
-      { site: siteId, state: 'waiting' },
-      { site: siteId, state: 'making' },
-    ]);
-    if (busy) throw new Problem(409, 'Already publishing', 'A release is being made already.');
-    const plan = await planRelease(this.store, site);
-    if (plan.pages.length === 0)
-      throw new Problem(
-        409,
-        'Nothing to publish',
-        'Every page is published as it is; there is nothing to publish.',
-      );
-    const last = await releases.findOne({ where: { site: siteId }, order: { number: 'DESC' } });
-    const release: ReleaseRow = {
-      id: newId(),
-      site: siteId,
-      number: (last?.number ?? 0) + 1,
-      revision: plan.revision,
-      state: 'waiting',
-      done: 0,
-      of: plan.compiled.made + plan.compiled.kept,
-      plan: [...plan.pages],
-      manifest: {},
-      error: null,
-      at: new Date(),
-    };
-    await releases.insert(release as never);
+    const release = await this.store.database.transaction(async (manager) => {
+      // The site's row is held, so that of two who ask at once the second sees the first's release.
+      const site = await manager
+        .getRepository(SiteEntity)
+        .createQueryBuilder('s')
+        .setLock('pessimistic_write')
+        .where('s.id = :siteId', { siteId })
+        .getOne();
+      if (!site) throw new Problem(404, 'Not found', 'There is no such site.');
+      const releases = manager.getRepository(ReleaseEntity);
+      const busy = await releases.findOneBy([
+        { site: siteId, state: 'waiting' },
+        { site: siteId, state: 'making' },
+      ]);
+      if (busy) throw new Problem(409, 'Already publishing', 'A release is being made already.');
+      const plan = await planRelease(this.store, site);
+      if (plan.pages.length === 0)
+        throw new Problem(
+          409,
+          'Nothing to publish',
+          'Every page is published as it is; there is nothing to publish.',
+        );
+      const last = await releases.findOne({ where: { site: siteId }, order: { number: 'DESC' } });
+      const made: ReleaseRow = {
+        id: newId(),
+        site: siteId,
+        number: (last?.number ?? 0) + 1,
+        revision: plan.revision,
+        state: 'waiting',
+        done: 0,
+        of: plan.compiled.made + plan.compiled.kept,
+        plan: [...plan.pages],
+        manifest: {},
+        error: null,
+        at: new Date(),
+      };
+      await releases.insert(made as never);
+      return made;
+    });
     await this.boss.send(QUEUE, { release: release.id }, { retryLimit: 2 });
     return release;
   }

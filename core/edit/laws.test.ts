@@ -1,0 +1,187 @@
+import fc from 'fast-check';
+import jsonPatch, { type Operation } from 'fast-json-patch';
+import { brackenfold } from '@sormet/demo';
+import { compileSite, changedBetween } from '../compile';
+import {
+  documentFindings,
+  sameJson,
+  siteFindings,
+  invariantFindings,
+  type Documents,
+} from '../model';
+import { Reach } from '../reach';
+import { build, Linker, prepare, write, type Built } from '../resolve';
+import { dataOf, type Data } from '../value';
+import { htmlOf } from '../testing/html';
+import { runEdits } from '../testing/random-edits';
+import { applyChanges, asPatch, inverse, isRefusal, mismatches, runEdit, touched } from '.';
+
+const demo = brackenfold().documents;
+
+/** Runs of edits as lists of numbers; fast-check shortens a run that breaks a law. */
+const runs = (maxLength: number) =>
+  fc.array(fc.array(fc.nat(10_000), { minLength: 8, maxLength: 8 }), { minLength: 1, maxLength });
+
+describe('whatever somebody edits', () => {
+  test('undoing every step gives the same documents again', () => {
+    fc.assert(
+      fc.property(runs(14), (steps) => {
+        for (const { before, after, changes } of runEdits(demo, steps).reverse()) {
+          expect(mismatches(after, inverse(changes))).toEqual([]);
+          expect(sameJson(applyChanges(after, inverse(changes)), before)).toBe(true);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('undoing is itself an edit under the same guards, and so is doing it again', () => {
+    fc.assert(
+      fc.property(runs(6), (steps) => {
+        for (const { before, after, changes } of runEdits(demo, steps)) {
+          const undone = runEdit(after, {
+            name: 'revert',
+            args: { changes: inverse(changes), says: 'undid' },
+          });
+          if (isRefusal(undone)) throw new Error(undone.refused);
+          const back = applyChanges(after, undone);
+          expect(sameJson(back, before)).toBe(true);
+          const again = runEdit(back, { name: 'revert', args: { changes, says: 'did again' } });
+          if (isRefusal(again)) throw new Error(again.refused);
+          expect(sameJson(applyChanges(back, again), after)).toBe(true);
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test('what is not refused leaves documents that pass their schema and the invariants', () => {
+    fc.assert(
+      fc.property(runs(14), (steps) => {
+        for (const { after, changes } of runEdits(demo, steps))
+          for (const id of touched(changes)) {
+            const doc = after[id];
+            if (doc)
+              expect([id, documentFindings(doc), invariantFindings(doc)]).toEqual([id, [], []]);
+          }
+      }),
+      { numRuns: 50 },
+    );
+  });
+
+  test('no two pages ever have one path', () => {
+    fc.assert(
+      fc.property(runs(10), (steps) => {
+        const last = runEdits(demo, steps).at(-1);
+        if (last) expect(siteFindings(last.after)).toEqual([]);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  test('the changes as a JSON Patch, applied by a reference library, give the same document (RFC 6902)', () => {
+    fc.assert(
+      fc.property(runs(8), (steps) => {
+        for (const { before, after, changes } of runEdits(demo, steps))
+          for (const id of touched(changes)) {
+            const patch = asPatch(changes.filter(({ doc }) => doc === id)) as Operation[];
+            const start = structuredClone(before[id] ?? null) as unknown;
+            const { newDocument } = jsonPatch.applyPatch(start, structuredClone(patch), true);
+            expect(newDocument ?? undefined).toEqual(after[id]);
+          }
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  test('the tree built from the one before is the tree built anew, on every page and entry', () => {
+    fc.assert(
+      fc.property(runs(8), (steps) => {
+        const kept = new Linker();
+        const before = new Map<string, Built>();
+        let data: Data | undefined;
+        for (const documents of statesOf(steps)) {
+          data = dataOf(documents, data);
+          const fresh = new Linker();
+          const freshData = dataOf(documents);
+          for (const [key, page, entry] of shownIn(documents)) {
+            const built = build(kept.link(documents, page), data, entry, before.get(key));
+            before.set(key, built);
+            const anew = build(fresh.link(documents, page), freshData, entry);
+            expect(htmlOf(built.root)).toBe(htmlOf(anew.root));
+          }
+        }
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  test('both writers agree: what the canvas shows is what is published', () => {
+    fc.assert(
+      fc.property(runs(8), (steps) => {
+        const linker = new Linker();
+        for (const documents of statesOf(steps)) {
+          const data = dataOf(documents);
+          for (const [, page, entry] of shownIn(documents)) {
+            const linked = linker.link(documents, page);
+            const shown = htmlOf(build(linked, data, entry).root);
+            expect(write(prepare(linked, data, entry !== undefined), entry)).toBe(shown);
+          }
+        }
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  test('a release made again only where something changed is the release made anew', () => {
+    fc.assert(
+      fc.property(runs(6), (steps) => {
+        const linker = new Linker();
+        let before = demo;
+        let release = compileSite(demo, linker);
+        for (const documents of statesOf(steps).slice(1)) {
+          const changed = changedBetween(before, documents);
+          const partial = compileSite(documents, linker, { manifest: release.manifest, changed });
+          const full = compileSite(documents, new Linker());
+          expect(hashes(partial.manifest)).toEqual(hashes(full.manifest));
+          release = partial;
+          before = documents;
+        }
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  test('the dependency index kept up to date is the index built anew', () => {
+    fc.assert(
+      fc.property(runs(16), (steps) => {
+        const reach = new Reach(demo);
+        for (const { before, after } of runEdits(demo, steps)) reach.updateAll(before, after);
+        const last = runEdits(demo, steps).at(-1)?.after ?? demo;
+        expect(reach.dump()).toEqual(new Reach(last).dump());
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+function statesOf(steps: readonly (readonly number[])[]): Documents[] {
+  return [demo, ...runEdits(demo, steps).map(({ after }) => after)];
+}
+
+/** Some pages and entries of a state: each page, on per-entry pages three entries. */
+function shownIn(documents: Documents) {
+  const found: [string, string, Extract<Documents[string], { kind: 'entry' }> | undefined][] = [];
+  for (const doc of Object.values(documents)) {
+    if (doc.kind !== 'page') continue;
+    if (doc.entries === null) found.push([doc.id, doc.id, undefined]);
+    else
+      for (const entry of dataOf(documents).entriesOf(doc.entries).slice(0, 3))
+        found.push([doc.id + entry.id, doc.id, entry]);
+  }
+  return found;
+}
+
+function hashes(manifest: Readonly<Record<string, { sha256: string }>>) {
+  return Object.fromEntries(Object.entries(manifest).map(([path, { sha256 }]) => [path, sha256]));
+}

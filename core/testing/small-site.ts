@@ -1,0 +1,140 @@
+import { plant, type Branch } from '../edit';
+import {
+  FORMAT,
+  ordersFor,
+  text,
+  type AssetDoc,
+  type ComponentDoc,
+  type Doc,
+  type Documents,
+  type EntryDoc,
+  type Literal,
+  type PageDoc,
+  type Property,
+  type SiteDoc,
+  type StylesDoc,
+  type TypeDoc,
+  type Typed,
+} from '../model';
+
+export const site: SiteDoc = {
+  id: 'site',
+  kind: 'site',
+  format: FORMAT,
+  name: 'Small',
+  slug: 'small',
+  language: 'en',
+  surround: null,
+  widths: { w900: { max: 900 }, w500: { max: 500 } },
+};
+
+export const styles: StylesDoc = {
+  id: 'styles',
+  kind: 'styles',
+  format: FORMAT,
+  tags: {},
+  fonts: {},
+};
+
+/** Ids that count: `a1`, `a2` … */
+export function counter(prefix: string): () => string {
+  let next = 0;
+  return () => `${prefix}${(next += 1)}`;
+}
+
+/** A component from a branch; properties by id with their default. */
+export function component(
+  id: string,
+  root: Branch,
+  properties: Record<string, Literal> = {},
+  slots: readonly string[] = [],
+): ComponentDoc {
+  const orders = ordersFor(Object.keys(properties).length);
+  const made: Record<string, Property> = {};
+  Object.entries(properties).forEach(([property, byDefault], i) => {
+    made[property] = {
+      label: property,
+      key: property,
+      type: byDefault.type,
+      group: null,
+      order: orders[i]!,
+      default: byDefault,
+    };
+  });
+  return {
+    id,
+    kind: 'component',
+    format: FORMAT,
+    name: `Parts/${id}`,
+    properties: made,
+    groups: {},
+    slots: Object.fromEntries(slots.map((slot) => [slot, { label: slot, order: 'a0' }])),
+    nodes: plant(root, { parent: null, order: 'a0' }, counter(`${id}n`)).nodes,
+  };
+}
+
+/** A page whose root is this branch; made from entries of a type where one is named. */
+export function page(
+  id: string,
+  path: string,
+  root: Branch,
+  entries: string | null = null,
+): PageDoc {
+  return {
+    id,
+    kind: 'page',
+    format: FORMAT,
+    name: id,
+    path,
+    title: text(id),
+    description: text(''),
+    draft: false,
+    entries,
+    former: {},
+    nodes: plant(root, { parent: null, order: 'a0' }, counter(`${id}n`)).nodes,
+  };
+}
+
+/** A content type of fields by id; the first is its title. */
+export function contentType(id: string, fields: Record<string, Property['type']>): TypeDoc {
+  const ids = Object.keys(fields);
+  const orders = ordersFor(ids.length);
+  return {
+    id,
+    kind: 'type',
+    format: FORMAT,
+    name: id,
+    plural: id + 's',
+    title: ids[0]!,
+    fields: Object.fromEntries(
+      ids.map((field, i) => [
+        field,
+        { label: field, key: field, type: fields[field]!, order: orders[i]! },
+      ]),
+    ),
+  };
+}
+
+export function entry(type: string, slug: string, values: Record<string, Typed>): EntryDoc {
+  return { id: `${type}-${slug}`, kind: 'entry', format: FORMAT, type, slug, draft: false, values };
+}
+
+export function asset(id: string): AssetDoc {
+  return {
+    id,
+    kind: 'asset',
+    format: FORMAT,
+    name: `${id}.svg`,
+    sha256: id.padEnd(64, '0').replace(/[^0-9a-f]/g, 'a'),
+    mediaType: 'image/svg+xml',
+    width: 30,
+    height: 20,
+  };
+}
+
+/** Documents by id, with a site and styles where none are given. */
+export function documentsOf(...docs: Doc[]): Documents {
+  return Object.fromEntries([site, styles, ...docs].map((doc) => [doc.id, doc]));
+}
+
+export const words = (value: string): Typed => ({ type: 'text', value });

@@ -1,0 +1,372 @@
+import fc from 'fast-check';
+import {
+  text,
+  type EntryDoc,
+  type LinkValue,
+  type Source,
+  type Typed,
+  type ValueType,
+} from '../model';
+import { asset, contentType, documentsOf, entry, page, words } from '../testing/small-site';
+import {
+  convert,
+  dataOf,
+  dateInWords,
+  evaluate,
+  feeds,
+  fieldOf,
+  HIDE,
+  isEmpty,
+  Later,
+  LaterEntry,
+  recording,
+  runQuery,
+  safeAddress,
+  type Names,
+} from '.';
+
+const shed = contentType('shed', {
+  name: 'text',
+  number: 'number',
+  opened: 'date',
+  picture: 'image',
+  next: 'entry',
+});
+const millgate = entry('shed', 'millgate', {
+  name: words('Millgate'),
+  number: { type: 'number', value: 3 },
+  opened: { type: 'date', value: '2020-02-01' },
+  next: { type: 'entry', value: 'shed-dunmoor' },
+});
+const dunmoor = entry('shed', 'dunmoor', {
+  name: words('Dunmoor'),
+  number: { type: 'number', value: 5 },
+});
+const each = page('each', '/sheds/<slug>', { tag: 'div' }, 'shed');
+const home = page('home', '/', { tag: 'div' });
+const draft = { ...page('draft', '/draft', { tag: 'div' }), draft: true };
+const documents = documentsOf(shed, millgate, dunmoor, each, home, draft, asset('pic'));
+const data = dataOf(documents);
+const names: Names = {
+  data,
+  properties: { title: words('Given'), none: null, hidden: HIDE },
+  page: millgate,
+  repeats: { r1: dunmoor },
+};
+
+const link = (value: LinkValue): Typed => ({ type: 'link', value });
+
+describe('conversion', () => {
+  test('leaves a value of the right type as the same object', () => {
+    const value = words('x');
+    expect(convert(value, 'text', data)).toBe(value);
+  });
+
+  test.each<[Typed, ValueType, unknown]>([
+    [{ type: 'number', value: 12.5 }, 'text', '12.5'],
+    [{ type: 'date', value: '2026-12-03' }, 'text', '3 December 2026'],
+    [{ type: 'entry', value: 'shed-millgate' }, 'text', 'Millgate'],
+    [
+      { type: 'entry', value: 'shed-millgate' },
+      'link',
+      { to: 'page', page: 'each', entry: 'shed-millgate' },
+    ],
+    [words('https://example.org/a'), 'link', { to: 'address', href: 'https://example.org/a' }],
+  ])('makes %j a %s', (value, type, expected) => {
+    expect(convert(value, type, data)?.value).toEqual(expected);
+  });
+
+  test.each<[Typed, ValueType]>([
+    [words('yes'), 'boolean'],
+    [words('7'), 'number'],
+    [{ type: 'boolean', value: true }, 'text'],
+    [words('javascript:alert(1)'), 'link'],
+    [{ type: 'entry', value: 'shed-gone' }, 'text'],
+  ])('%j does not become a %s', (value, type) => {
+    expect(convert(value, type, data)).toBeNull();
+  });
+
+  test('is offered exactly where a value of some kind converts', () => {
+    expect(feeds('number', 'text')).toBe(true);
+    expect(feeds('text', 'number')).toBe(false);
+    for (const type of ['text', 'boolean', 'number', 'date', 'link', 'image', 'entry'] as const)
+      expect(feeds(type, type)).toBe(true);
+  });
+
+  test('of dates does not depend on the time zone of the machine', () => {
+    const before = process.env['TZ'];
+    for (const zone of ['Pacific/Kiritimati', 'America/Adak', 'UTC']) {
+      process.env['TZ'] = zone;
+      expect(dateInWords('2026-12-03')).toBe('3 December 2026');
+    }
+    if (before === undefined) delete process.env['TZ'];
+    else process.env['TZ'] = before;
+  });
+
+  // Source: Intl of the engine, an independent carrier of the same locale's data (Unicode CLDR).
+  test('of dates says what CLDR says for British English', () => {
+    fc.assert(
+      fc.property(
+        fc.date({ min: new Date('1600-01-01'), max: new Date('2900-01-01'), noInvalidDate: true }),
+        (date) => {
+          const day = date.toISOString().slice(0, 10);
+          const expected = new Intl.DateTimeFormat('en-GB', {
+            dateStyle: 'long',
+            timeZone: 'UTC',
+          }).format(new Date(day));
+          expect(dateInWords(day)).toBe(expected);
+        },
+      ),
+    );
+  });
+});
+
+describe('empty is', () => {
+  test.each<Typed>([
+    { type: 'text', value: '' },
+    { type: 'number', value: null },
+    { type: 'image', value: { asset: 'gone' } },
+    { type: 'entry', value: 'shed-gone' },
+    link({ to: 'page', page: 'gone' }),
+    link({ to: 'page', page: 'draft' }),
+    link({ to: 'page', page: 'each' }),
+    link({ to: 'address', href: '' }),
+  ])('%j', (value) => {
+    expect(isEmpty(value, data)).toBe(true);
+  });
+
+  test.each<Typed>([
+    { type: 'number', value: 0 },
+    { type: 'boolean', value: false },
+    { type: 'image', value: { asset: 'pic' } },
+    link({ to: 'page', page: 'each', entry: 'shed-millgate' }),
+  ])('not %j', (value) => {
+    expect(isEmpty(value, data)).toBe(false);
+  });
+});
+
+describe('addresses', () => {
+  test.each([
+    'https://a.example/',
+    'http://a.example',
+    'mailto:a@b.example',
+    'tel:+441632960101',
+    '/about',
+    '#top',
+    'page?x=1',
+    '../up',
+  ])('%s may stand in a page', (href) => {
+    expect(safeAddress(href)).toBe(href);
+  });
+
+  test.each([
+    'javascript:alert(1)',
+    'JaVaScRiPt:alert(1)',
+    ' javascript:alert(1)',
+    'java\nscript:alert(1)',
+    'data:text/html,x',
+    'vbscript:x',
+    'file:///etc/passwd',
+    '//elsewhere.example',
+    '\\\\host',
+    'blob:x',
+  ])('%j may not', (href) => {
+    expect(safeAddress(href)).toBe('');
+  });
+
+  // Source: the URL parser of the engine (WHATWG URL Standard).
+  test('that pass have no scheme but the four, whatever is typed', () => {
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.string(),
+          fc.webUrl(),
+          fc.string().map((s) => 'javascript:' + s),
+          fc.string().map((s) => '\u0001java\tscript:' + s),
+        ),
+        (typed) => {
+          const address = safeAddress(typed);
+          if (address === '') return;
+          let url: URL;
+          try {
+            url = new URL(address, 'https://site.example/');
+          } catch {
+            return; // What is no address leads nowhere.
+          }
+          expect(['http:', 'https:', 'mailto:', 'tel:']).toContain(url.protocol);
+        },
+      ),
+      { numRuns: 500 },
+    );
+  });
+});
+
+describe('evaluating a source', () => {
+  const value = (source: Source, type: ValueType = 'text', fallback: Typed | null = null) =>
+    evaluate(source, type, names, fallback);
+
+  test('gives literals, properties and fields', () => {
+    expect(value(text('plain'))).toMatchObject({ value: 'plain' });
+    expect(value({ is: 'property', property: 'title' })).toMatchObject({ value: 'Given' });
+    expect(value({ is: 'field', from: 'page', path: ['name'] })).toMatchObject({
+      value: 'Millgate',
+    });
+    expect(value({ is: 'field', from: { repeat: 'r1' }, path: ['name'] })).toMatchObject({
+      value: 'Dunmoor',
+    });
+  });
+
+  test('follows references along a path', () => {
+    expect(value({ is: 'field', from: 'page', path: ['next', 'name'] })).toMatchObject({
+      value: 'Dunmoor',
+    });
+    expect(value({ is: 'field', from: { repeat: 'r1' }, path: ['next', 'name'] })).toBeNull();
+    expect(fieldOf(millgate, [], data)).toEqual({ type: 'entry', value: 'shed-millgate' });
+  });
+
+  test('converts to the type that the place takes', () => {
+    expect(value({ is: 'field', from: 'page', path: ['number'] })).toMatchObject({
+      type: 'text',
+      value: '3',
+    });
+    expect(value({ is: 'field', from: 'page', path: [] }, 'link')).toMatchObject({ type: 'link' });
+  });
+
+  describe('that is empty', () => {
+    const empty: Source = { is: 'field', from: 'page', path: ['picture'] };
+
+    test('does what was decided beforehand', () => {
+      const fallback = { type: 'image', value: { asset: 'pic' } } as const;
+      expect(value(empty, 'image', fallback)).toBeNull();
+      expect(value({ ...empty, whenEmpty: 'nothing' }, 'image', fallback)).toBeNull();
+      expect(value({ ...empty, whenEmpty: 'default' }, 'image', fallback)).toBe(fallback);
+      expect(value({ ...empty, whenEmpty: 'hide' }, 'image', fallback)).toBe(HIDE);
+    });
+
+    test('may use another source, which may be empty in its turn', () => {
+      const other: Source = { is: 'field', from: 'page', path: ['name'] };
+      expect(value({ is: 'property', property: 'none', whenEmpty: { use: other } })).toMatchObject({
+        value: 'Millgate',
+      });
+      expect(
+        value({
+          is: 'property',
+          property: 'none',
+          whenEmpty: { use: { is: 'property', property: 'none', whenEmpty: 'hide' } },
+        }),
+      ).toBe(HIDE);
+    });
+
+    test('because it does not convert, is empty all the same', () => {
+      expect(value({ is: 'property', property: 'title', whenEmpty: 'hide' }, 'boolean')).toBe(HIDE);
+    });
+  });
+
+  test('hands on what was hidden further out', () => {
+    expect(value({ is: 'property', property: 'hidden' })).toBe(HIDE);
+  });
+
+  test('gives the same with the entry known only later', () => {
+    const sources: Source[] = [
+      { is: 'field', from: 'page', path: ['name'] },
+      { is: 'field', from: 'page', path: ['number'] },
+      { is: 'field', from: 'page', path: ['next', 'name'], whenEmpty: { use: text('none') } },
+      { is: 'field', from: 'page', path: ['picture'], whenEmpty: 'hide' },
+      { is: 'field', from: 'page', path: [] },
+    ];
+    const later: Names = { ...names, page: new LaterEntry((run) => run.page) };
+    for (const source of sources)
+      for (const page of [millgate, dunmoor]) {
+        const residue = evaluate(source, 'text', later);
+        expect(residue).toBeInstanceOf(Later);
+        expect((residue as Later).read({ page, items: [] })).toEqual(
+          evaluate(source, 'text', { ...names, page }),
+        );
+      }
+  });
+
+  test('says beforehand whether it may hide', () => {
+    const later: Names = { ...names, page: new LaterEntry((run) => run.page) };
+    const field: Source = { is: 'field', from: 'page', path: ['name'] };
+    expect((evaluate(field, 'text', later) as Later).mayHide).toBe(false);
+    expect((evaluate({ ...field, whenEmpty: 'hide' }, 'text', later) as Later).mayHide).toBe(true);
+  });
+});
+
+describe('a query', () => {
+  const query = (more: object) => ({ type: 'shed', where: [], order: [], ...more });
+  const ids = (found: ReturnType<typeof runQuery>) =>
+    (found as readonly EntryDoc[]).map(({ slug }) => slug);
+
+  test('gives all entries of a type, ties by id', () => {
+    expect(ids(runQuery(query({}), names))).toEqual(['dunmoor', 'millgate']);
+  });
+
+  test('sorts, upwards and downwards, empty values last', () => {
+    expect(
+      ids(runQuery(query({ order: [{ field: 'number', descending: false }] }), names)),
+    ).toEqual(['millgate', 'dunmoor']);
+    expect(ids(runQuery(query({ order: [{ field: 'number', descending: true }] }), names))).toEqual(
+      ['dunmoor', 'millgate'],
+    );
+    expect(
+      ids(runQuery(query({ order: [{ field: 'opened', descending: false }] }), names)),
+    ).toEqual(['millgate', 'dunmoor']);
+  });
+
+  test('filters by what is read where it stands, and limits', () => {
+    const where = [{ field: 'name', equals: text('Dunmoor') }];
+    expect(ids(runQuery(query({ where }), names))).toEqual(['dunmoor']);
+    expect(ids(runQuery(query({ limit: 1 }), names))).toEqual(['dunmoor']);
+  });
+
+  test('with a condition that is empty lets nothing through', () => {
+    expect(ids(runQuery(query({ where: [{ field: 'name', equals: text('') }] }), names))).toEqual(
+      [],
+    );
+  });
+
+  test('whose condition is known only later is a function of the page', () => {
+    const later: Names = { ...names, page: new LaterEntry((run) => run.page) };
+    const where = [
+      { field: 'name', equals: { is: 'field', from: 'page', path: ['name'] } as Source },
+    ];
+    const found = runQuery(query({ where }), later);
+    if (typeof found !== 'function') throw new Error('expected a function');
+    expect(found({ page: dunmoor, items: [] }).map(({ slug }) => slug)).toEqual(['dunmoor']);
+  });
+});
+
+describe('data', () => {
+  test('is the same object while nothing it reads has changed', () => {
+    const styled = { ...documents, styles: { ...documents['styles']! } };
+    expect(dataOf(styled as typeof documents, data)).toBe(data);
+    expect(dataOf({ ...documents, home: { ...home, name: 'Other' } }, data)).toBe(data);
+    expect(dataOf({ ...documents, home: { ...home, path: '/other' } }, data)).not.toBe(data);
+    expect(dataOf({ ...documents, [millgate.id]: { ...millgate } }, data)).not.toBe(data);
+  });
+
+  test('leaves out drafts', () => {
+    const hidden = dataOf({ ...documents, [millgate.id]: { ...millgate, draft: true } });
+    expect(hidden.entry(millgate.id)).toBeUndefined();
+    expect(hidden.entriesOf('shed')).toHaveLength(1);
+  });
+
+  test('notes what was read of it', () => {
+    const seen = new Set<string>();
+    const watched = recording(data, () => seen);
+    watched.entry('shed-millgate');
+    watched.entriesOf('shed');
+    watched.href({ to: 'page', page: 'each', entry: 'shed-dunmoor' });
+    watched.asset('pic');
+    watched.pageOf('shed');
+    expect([...seen].sort()).toEqual([
+      'entries:shed',
+      'pages:shed',
+      'path:each',
+      'path:shed-dunmoor',
+      'pic',
+      'shed-millgate',
+    ]);
+  });
+});

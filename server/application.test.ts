@@ -1,0 +1,201 @@
+import { get } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { brackenfold } from '@sormet/demo';
+import { text } from '@sormet/core/model';
+import { FileEntity, SiteEntity, DocumentEntity } from './database/entities';
+import { loadSite } from './load-site';
+import { settingsFrom } from './settings';
+import { startTestServer, type TestServer } from './testing/test-server';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.stop());
+
+const PNG = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAIAAAADCAYAAAC56t6BAAAAEklEQVR4nGNgYGD4D8UMcAYADwAC/4yQ0yEAAAAASUVORK5CYII=',
+  'base64',
+);
+
+describe('the application', () => {
+  test('says that it is ready', async () => {
+    await server.api.get('/api/health').expect(200, { status: 'ok', sites: 1 });
+  });
+
+  test('lists its sites', async () => {
+    const { body } = await server.api.get('/api/sites').expect(200);
+    expect(body).toMatchObject({
+      sites: [
+        { id: 'brackenfold', pages: 17, live: null, address: 'http://brackenfold.localhost:5181/' },
+      ],
+    });
+  });
+
+  test('answers what is not there with problem details', async () => {
+    for (const path of [
+      '/api/nothing',
+      '/api/sites/nowhere',
+      '/api/sites/brackenfold/releases/none',
+      '/files/0123456789abcdef.svg',
+      '/files/..%2fetc',
+    ])
+      await server.api
+        .get(path)
+        .expect(404)
+        .expect('content-type', /problem\+json/);
+  });
+
+  test('sends its policies with everything', async () => {
+    const { headers } = await server.api.get('/api/health');
+    expect(headers['content-security-policy']).toContain("script-src 'self'");
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['x-powered-by']).toBeUndefined();
+  });
+
+  test('gives the canvas a policy under which nothing runs', async () => {
+    const { headers } = await server.api.get('/canvas').expect(200);
+    for (const part of [
+      "script-src 'none'",
+      "object-src 'none'",
+      "frame-src 'none'",
+      "form-action 'none'",
+      "base-uri 'none'",
+    ])
+      expect(headers['content-security-policy']).toContain(part);
+  });
+
+  test('takes changes from itself only', async () => {
+    await server.api
+      .post('/api/sites/brackenfold/releases')
+      .set('origin', 'http://brackenfold.localhost:5181')
+      .expect(403);
+    await server.api
+      .post('/api/sites/brackenfold/edits')
+      .set('origin', 'null')
+      .send({})
+      .expect(403);
+    await server.api.get('/api/health').set('host', 'rebound.example').expect(403);
+  });
+
+  test('tells the history after a revision, and refuses what is none', async () => {
+    await server
+      .send({ name: 'setPage', args: { page: 'page-about', set: { title: text('One') } } })
+      .expect(200);
+    const { body } = await server.api.get('/api/sites/brackenfold/history?after=1').expect(200);
+    expect(body).toMatchObject({
+      revision: 2,
+      more: false,
+      edits: [{ revision: 2, says: 'set the title of /about' }],
+    });
+    await server.api.get('/api/sites/brackenfold/history?after=-1').expect(400);
+    await server.api.get("/api/sites/brackenfold/history?after=1';--").expect(400);
+  });
+});
+
+describe('live changes', () => {
+  test('tell every open window the new revision', async () => {
+    const { port } = server.app.address() as AddressInfo;
+    const heard = new Promise<string>((answer) => {
+      const listening = get(
+        { port, path: '/api/sites/brackenfold/live', headers: { host: `127.0.0.1:${port}` } },
+        (response) => {
+          let all = '';
+          response.on('data', (chunk: Buffer) => {
+            const first = all === '';
+            all += chunk.toString();
+            if (first)
+              void server
+                .send({
+                  name: 'setPage',
+                  args: { page: 'page-home', set: { title: text('Live') } },
+                })
+                .then(() => undefined);
+            if (all.split('event: revision').length > 2) {
+              listening.destroy();
+              answer(all);
+            }
+          });
+        },
+      );
+      listening.on('error', () => undefined);
+    });
+    expect((await heard).match(/"revision":(\d+)/g)).toHaveLength(2);
+  });
+});
+
+describe('bringing in a picture', () => {
+  const send = (bytes: Buffer, name: string) =>
+    server.api.post('/api/sites/brackenfold/files').attach('file', bytes, name);
+
+  test('stores it by its content, with its kind and size told from the bytes', async () => {
+    const { body } = await send(PNG, 'lies-about-itself.svg').expect(201);
+    expect(body).toMatchObject({ mediaType: 'image/png', width: 2, height: 3 });
+    const path = `/files/${(body as { sha256: string }).sha256.slice(0, 16)}.png`;
+    const { headers } = await server.api.get(path).expect(200).expect('content-type', 'image/png');
+    expect(headers['content-security-policy']).toContain('sandbox');
+    expect(headers['cache-control']).toContain('immutable');
+  });
+
+  test('twice stores it once', async () => {
+    await send(PNG, 'a.png').expect(201);
+    await send(PNG, 'b.png').expect(201);
+    const { sha256 } = (await send(PNG, 'c.png')).body as { sha256: string };
+    expect(await server.database.getRepository(FileEntity).countBy({ sha256 })).toBe(1);
+  });
+
+  test('refuses what is no picture, what is too large, and nothing', async () => {
+    await send(Buffer.from('<html><script>alert(1)</script>'), 'page.png').expect(415);
+    await send(Buffer.from('%PDF-1.7'), 'paper.jpg').expect(415);
+    await send(Buffer.alloc(5 * 1024 * 1024), 'large.png').expect(413);
+    await server.api.post('/api/sites/brackenfold/files').expect(400);
+  });
+});
+
+describe('loading the demo', () => {
+  test('twice changes nothing', async () => {
+    const count = () =>
+      Promise.all(
+        [SiteEntity, DocumentEntity, FileEntity].map((entity) =>
+          server.database.getRepository(entity as never).count(),
+        ),
+      );
+    const before = await count();
+    expect(await loadSite(server.database, brackenfold())).toBe(false);
+    expect(await count()).toEqual(before);
+  });
+
+  test('with a document that is not sound stores nothing and says which', async () => {
+    const demo = brackenfold();
+    const broken = {
+      ...demo,
+      documents: {
+        ...demo.documents,
+        site: { ...demo.documents['site']!, slug: 'Not A Slug' } as never,
+      },
+    };
+    await expect(loadSite(server.database, broken)).rejects.toThrow('site/slug');
+  });
+});
+
+describe('settings', () => {
+  const env = { SORMET_DATABASE: 'postgres://x' };
+
+  test('have defaults, on loopback', () => {
+    expect(settingsFrom(env)).toEqual({
+      database: 'postgres://x',
+      port: 5180,
+      sitesPort: 5181,
+      host: '127.0.0.1',
+    });
+  });
+
+  test.each([
+    [{ ...env, SORMET_PORT: 'eighty' }, 'SORMET_PORT is “eighty”'],
+    [{ ...env, SORMET_SITES_PORT: '99999' }, 'between 1 and 65535'],
+    [{ ...env, SORMET_PORT: '5181' }, 'must differ'],
+    [{}, 'SORMET_DATABASE is not set'],
+  ])('%j is refused: %s', (given, reason) => {
+    expect(() => settingsFrom(given)).toThrow(reason);
+  });
+});

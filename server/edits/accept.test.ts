@@ -1,0 +1,348 @@
+import { brackenfold } from '@sormet/demo';
+import {
+  applyChanges,
+  inverse,
+  plant,
+  runEdit,
+  type Change,
+  type NamedEdit,
+} from '@sormet/core/edit';
+import {
+  canonicalJson,
+  newId,
+  placeAt,
+  text,
+  type Documents,
+  type PageDoc,
+} from '@sormet/core/model';
+import { usesOf } from '@sormet/core/reach';
+import { DocumentEntity, HistoryEntity, UseEntity } from '../database/entities';
+import { SiteStore } from '../database/site-store';
+import { seeing, startTestServer, type TestServer } from '../testing/test-server';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = await startTestServer();
+});
+afterEach(() => server.stop());
+
+const setTitle = (title: string): NamedEdit => ({
+  name: 'setPage',
+  args: { page: 'page-about', set: { title: text(title) } },
+});
+const titleOf = (documents: Documents) => (documents['page-about'] as PageDoc).title;
+
+function placing(documents: Documents, words: string): NamedEdit {
+  const home = documents['page-home'] as PageDoc;
+  const { root, nodes } = plant(
+    { tag: 'p', text: words },
+    placeAt(home.nodes, 'page-home-body', 1, 'main'),
+    newId,
+  );
+  return { name: 'place', args: { doc: 'page-home', root, nodes } };
+}
+
+describe('an edit that is sent', () => {
+  test('is stored with its history, its uses and the next revision', async () => {
+    const answer = await server.send(setTitle('Who we are')).expect(200);
+    expect(answer.body).toEqual({ revision: 2 });
+    expect(titleOf(await server.documents())).toEqual(text('Who we are'));
+    const history = await server.database
+      .getRepository(HistoryEntity)
+      .findOneByOrFail({ revision: 2 });
+    expect(history).toMatchObject({
+      says: 'set the title of /about',
+      who: 'a window',
+      name: 'setPage',
+    });
+    const stored = await server.database
+      .getRepository(DocumentEntity)
+      .findOneByOrFail({ id: 'page-about' });
+    expect(stored.version).toBe(2);
+  });
+
+  test('a second time gets the first answer and is done once', async () => {
+    await server.send(setTitle('Once'), undefined, 'the-same-edit').expect(200, { revision: 2 });
+    await server.send(setTitle('Once'), undefined, 'the-same-edit').expect(200, { revision: 2 });
+    expect(await server.database.getRepository(HistoryEntity).count()).toBe(1);
+  });
+
+  test('keeps the table of uses equal to what the documents use', async () => {
+    const before = await server.documents();
+    const edit: NamedEdit = {
+      name: 'makeComponent',
+      args: {
+        doc: 'page-about',
+        node: aboutSection(before),
+        name: 'Sections/How',
+        component: 'how',
+        instance: 'how-1',
+        ids: [],
+      },
+    };
+    await server.send(edit, before).expect(200);
+    const rows = await server.database.getRepository(UseEntity).find();
+    const expected = new Set(
+      Object.values(await server.documents()).flatMap((doc) =>
+        usesOf(doc).map(({ from, node, kind, to }) => [from, node, kind, to].join(' ')),
+      ),
+    );
+    expect(
+      new Set(rows.map(({ from, node, kind, to }) => [from, node, kind, to].join(' '))),
+    ).toEqual(expected);
+  });
+
+  test('is undone by its inverse, to the same documents', async () => {
+    const before = await server.documents();
+    const changes = runEdit(before, setTitle('Away')) as Change[];
+    const seen = seeing(before, setTitle('Away'));
+    await server.send(setTitle('Away'), before).expect(200);
+    await server
+      .send({ name: 'revert', args: { changes: inverse(changes), says: 'undid' } }, seen)
+      .expect(200);
+    expect(canonicalJson(await server.documents())).toBe(canonicalJson(before));
+  });
+});
+
+function aboutSection(documents: Documents): string {
+  const { nodes } = documents['page-about'] as PageDoc;
+  return Object.keys(nodes).find((id) => nodes[id]!.name === 'How it works')!;
+}
+
+describe('two windows', () => {
+  test('that add at the same place both keep what they added', async () => {
+    const seen = await server.documents();
+    await server.send(placing(seen, 'first'), seen).expect(200);
+    await server.send(placing(seen, 'second'), seen).expect(200);
+    const texts = JSON.stringify((await server.documents())['page-home']);
+    expect(texts).toContain('"first"');
+    expect(texts).toContain('"second"');
+  });
+
+  test('that set two first values on one instance both keep them', async () => {
+    const seen = await server.documents();
+    const set = (property: string): NamedEdit => ({
+      name: 'setControl',
+      args: {
+        doc: 'page-home',
+        node: joinBand(seen),
+        control: { of: 'value', property },
+        source: text(property),
+      },
+    });
+    await server.send(set('join-heading'), seen).expect(200);
+    await server.send(set('join-text'), seen).expect(200);
+    expect((await server.documents())['page-home']).toMatchObject({
+      nodes: {
+        [joinBand(seen)]: {
+          values: { 'join-heading': text('join-heading'), 'join-text': text('join-text') },
+        },
+      },
+    });
+  });
+
+  test('that set the same value: the second is told both sides, and nothing is stored', async () => {
+    const seen = await server.documents();
+    await server.send(setTitle('Theirs'), seen).expect(200);
+    const answer = await server
+      .send(setTitle('Mine'), seen)
+      .expect(409)
+      .expect('content-type', /application\/problem\+json/);
+    expect(answer.body).toMatchObject({
+      status: 409,
+      doc: 'page-about',
+      pointer: '/title',
+      yours: text('Mine'),
+      stands: text('Theirs'),
+    });
+    expect(titleOf(await server.documents())).toEqual(text('Theirs'));
+    expect(await server.database.getRepository(HistoryEntity).count()).toBe(1);
+  });
+
+  test('that remove and change the same thing: the second is told', async () => {
+    const seen = await server.documents();
+    const node = joinBand(seen);
+    await server.send({ name: 'remove', args: { doc: 'page-home', node } }, seen).expect(200);
+    await server
+      .send(
+        {
+          name: 'setControl',
+          args: {
+            doc: 'page-home',
+            node,
+            control: { of: 'value', property: 'join-text' },
+            source: text('x'),
+          },
+        },
+        seen,
+      )
+      .expect(409);
+  });
+
+  test('that move things into each other: the second is refused', async () => {
+    const before = await server.documents();
+    const { root, nodes } = plant(
+      { id: 'box-a', tag: 'div' },
+      placeAt((before['page-home'] as PageDoc).nodes, 'page-home-body', 0, 'main'),
+      newId,
+    );
+    const placed: NamedEdit = { name: 'place', args: { doc: 'page-home', root, nodes } };
+    await server.send(placed, before).expect(200);
+    let seen = seeing(before, placed);
+    const second: NamedEdit = {
+      name: 'place',
+      args: {
+        doc: 'page-home',
+        root: 'box-b',
+        nodes: {
+          'box-b': {
+            ...nodes['box-a']!,
+            place: placeAt((seen['page-home'] as PageDoc).nodes, 'page-home-body', 0, 'main'),
+          },
+        },
+      },
+    };
+    await server.send(second, seen).expect(200);
+    seen = seeing(seen, second);
+    const into = (node: string, parent: string): NamedEdit => ({
+      name: 'move',
+      args: { doc: 'page-home', node, place: { parent, order: 'a0' } },
+    });
+    await server.send(into('box-a', 'box-b'), seen).expect(200);
+    const answer = await server.send(into('box-b', 'box-a'), seen).expect(422);
+    expect((answer.body as { detail: string }).detail).toContain('inside itself');
+  });
+
+  test('at the very same moment get revisions without a gap, and all is kept', async () => {
+    const seen = await server.documents();
+    const answers = await Promise.all(
+      Array.from({ length: 12 }, (_, i) => server.send(placing(seen, `at once ${i}`), seen)),
+    );
+    expect(answers.map(({ status }) => status)).toEqual(Array(12).fill(200));
+    const revisions = answers
+      .map(({ body }) => (body as { revision: number }).revision)
+      .sort((a, b) => a - b);
+    expect(revisions).toEqual(Array.from({ length: 12 }, (_, i) => i + 2));
+    const home = JSON.stringify((await server.documents())['page-home']);
+    for (let i = 0; i < 12; i += 1) expect(home).toContain(`at once ${i}`);
+  });
+});
+
+function joinBand(documents: Documents): string {
+  const { nodes } = documents['page-home'] as PageDoc;
+  return Object.keys(nodes).find((id) => {
+    const node = nodes[id]!;
+    return node.kind === 'instance' && node.component === 'join-band';
+  })!;
+}
+
+describe('what is no sound edit gets problem details and changes nothing', () => {
+  const send = (body: object) => server.api.post('/api/sites/brackenfold/edits').send(body);
+  const whole = {
+    id: 'an-edit-id',
+    who: 'w',
+    name: 'nameNode',
+    args: { doc: 'page-home', node: 'page-home-n1', name: 'x' },
+    changes: [],
+  };
+
+  test.each<[string, object, number, string]>([
+    ['no body', {}, 400, ''],
+    ['an unknown edit', { ...whole, name: 'destroy' }, 400, '/name'],
+    ['an edit named like an inherited member', { ...whole, name: 'constructor' }, 400, '/name'],
+    ['arguments that do not fit', { ...whole, args: { doc: 'page-home' } }, 400, ''],
+    ['an argument too many', { ...whole, args: { ...whole.args, more: 1 } }, 400, ''],
+    ['an id that is none', { ...whole, id: '../x' }, 400, '/id'],
+    [
+      'changes other than the edit makes',
+      { ...whole, changes: [{ doc: 'page-home', path: '/name', was: 'Home', now: 'Hacked' }] },
+      409,
+      '/nodes/page-home-n1/name',
+    ],
+    [
+      'a guard that does not hold',
+      { ...whole, changes: [{ doc: 'page-home', path: '/name', was: 'Elsewhere', now: 'x' }] },
+      409,
+      '/name',
+    ],
+  ])('%s', async (_, body, status, pointer) => {
+    const before = canonicalJson(await server.documents());
+    const answer = await send(body)
+      .expect(status)
+      .expect('content-type', /problem\+json/);
+    expect(answer.body).toMatchObject({
+      status,
+      title: expect.any(String) as string,
+      detail: expect.any(String) as string,
+    });
+    expect((answer.body as { pointer: string }).pointer).toContain(pointer);
+    expect(canonicalJson(await server.documents())).toBe(before);
+  });
+
+  test('a document that would not pass its schema, by whatever edit', async () => {
+    const changes: Change[] = [{ doc: 'page-home', path: '/name', was: 'Home', now: 7 }];
+    const answer = await send({
+      ...whole,
+      name: 'revert',
+      args: { changes, says: 'x' },
+      changes,
+    }).expect(422);
+    expect(answer.body).toMatchObject({
+      doc: 'page-home',
+      pointer: '/name',
+      reason: 'must be string',
+    });
+  });
+
+  test('a document under another id than its own', async () => {
+    const seen = await server.documents();
+    const changes: Change[] = [
+      { doc: 'elsewhere', path: '', now: { ...seen['page-about'], path: '/elsewhere' } },
+    ];
+    await send({ ...whole, name: 'revert', args: { changes, says: 'x' }, changes }).expect(422);
+  });
+
+  test('JSON that is none', async () => {
+    await server.api
+      .post('/api/sites/brackenfold/edits')
+      .set('content-type', 'application/json')
+      .send('{"id":')
+      .expect(400)
+      .expect('content-type', /problem\+json/);
+  });
+
+  test('an edit of a site that is not there', async () => {
+    await server.api.post('/api/sites/nowhere/edits').send(whole).expect(404);
+  });
+});
+
+describe('the store', () => {
+  test('reads the same documents on another server that shares the database', async () => {
+    await server.send(setTitle('Shared')).expect(200);
+    const other = new SiteStore(server.database);
+    const site = (await other.site('brackenfold'))!;
+    expect(canonicalJson((await other.state(site)).documents)).toBe(
+      canonicalJson(await server.documents()),
+    );
+  });
+
+  test('brings a state it has up to date by the history', async () => {
+    const other = new SiteStore(server.database);
+    await other.state((await other.site('brackenfold'))!);
+    await server.send(setTitle('Later')).expect(200);
+    const state = await other.state((await other.site('brackenfold'))!);
+    expect([state.revision, titleOf(state.documents)]).toEqual([2, text('Later')]);
+  });
+
+  test('gives the documents as they were at an earlier revision', async () => {
+    const before = await server.documents();
+    await server.send(setTitle('Later')).expect(200);
+    const site = (await server.store.site('brackenfold'))!;
+    expect(canonicalJson(await server.store.documentsAt(site, 1))).toBe(canonicalJson(before));
+  });
+
+  test('holds the demo as it is written', async () => {
+    expect(canonicalJson(await server.documents())).toBe(canonicalJson(brackenfold().documents));
+    expect(applyChanges({}, [])).toEqual({});
+  });
+});

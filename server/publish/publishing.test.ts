@@ -1,0 +1,155 @@
+import { PageCompiler } from '@sormet/core/compile';
+import { addressesOf, text } from '@sormet/core/model';
+import { Linker } from '@sormet/core/resolve';
+import { FileEntity, ReleaseEntity } from '../database/entities';
+import { eventually, startTestServer, type TestServer } from '../testing/test-server';
+
+interface Release {
+  id: string;
+  number: number;
+  state: string;
+  live: boolean;
+  done: number;
+  of: number;
+  pages: { path: string; what: string; reasons: string[] }[];
+}
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.stop());
+
+async function publish(): Promise<Release> {
+  const { body } = await server.api.post('/api/sites/brackenfold/releases').expect(202);
+  return eventually(async () => {
+    const release = (
+      await server.api.get(`/api/sites/brackenfold/releases/${(body as Release).id}`).expect(200)
+    ).body as Release;
+    return release.state === 'done' || release.state === 'failed' ? release : undefined;
+  });
+}
+
+const setTitle = async (title: string) =>
+  server
+    .send(
+      { name: 'setPage', args: { page: 'page-about', set: { title: text(title) } } },
+      await server.documents(),
+    )
+    .expect(200);
+const published = (path: string) =>
+  server.sites.get(path).set('host', 'brackenfold.localhost:5181');
+const preview = (path: string) =>
+  server.sites.get(path).set('host', 'brackenfold.preview.localhost:5181');
+
+test('before the first release there is nothing, and the plan says that every page is new', async () => {
+  await published('/').expect(404);
+  await server.sites
+    .get('/')
+    .expect(200)
+    .expect(/Nothing is published yet/);
+  const { body } = await server.api.get('/api/sites/brackenfold/plan').expect(200);
+  expect(body).toMatchObject({ live: null, unchanged: 0 });
+  expect((body as Release).pages).toHaveLength(17);
+});
+
+test('a release goes live whole, and every address answers with what the compiler made', async () => {
+  const release = await publish();
+  expect(release).toMatchObject({ number: 1, state: 'done', live: true, done: 17, of: 17 });
+  const documents = await server.documents();
+  const compiler = new PageCompiler(documents, new Linker());
+  for (const address of addressesOf(documents)) {
+    const { html, css } = compiler.compile(address);
+    expect(
+      (
+        await published(address.path)
+          .expect(200)
+          .expect('content-type', /text\/html/)
+      ).text,
+    ).toBe(html);
+    await published(css.path)
+      .expect(200)
+      .expect('content-type', /text\/css/)
+      .expect('cache-control', /immutable/);
+  }
+  await published('/winter').expect(404);
+  await published('/about/').expect(200);
+});
+
+test('pages carry a policy, pictures one under which nothing runs', async () => {
+  const { headers, text: html } = await published('/sheds/millgate');
+  expect(headers['content-security-policy']).toContain("object-src 'none'");
+  const picture = /\/files\/[0-9a-f]+\.svg/.exec((await published('/')).text)![0];
+  expect((await published(picture).expect(200)).headers['content-security-policy']).toContain(
+    'sandbox',
+  );
+  expect(html).not.toContain('<script');
+  await server.sites.post('/').set('host', 'brackenfold.localhost').expect(405);
+});
+
+test('a site without changes publishes nothing', async () => {
+  const { body } = await server.api.post('/api/sites/brackenfold/releases').expect(409);
+  expect(body).toMatchObject({ title: 'Nothing to publish' });
+  expect(await server.database.getRepository(ReleaseEntity).count()).toBe(1);
+});
+
+test('the next release changes what has changed, says why, and stores only new files', async () => {
+  const before = await server.database.getRepository(FileEntity).count();
+  await setTitle('Who we are');
+  expect((await preview('/about').expect(200)).text).toContain('<title>Who we are</title>');
+  expect((await published('/about')).text).toContain('<title>About us</title>');
+  const release = await publish();
+  expect(release.pages).toEqual([
+    { path: '/about', what: 'changed', reasons: ['the page /about changed'] },
+  ]);
+  expect((await published('/about')).text).toContain('<title>Who we are</title>');
+  expect(await server.database.getRepository(FileEntity).count()).toBe(before + 1);
+});
+
+test('going back makes a past release live again, and the plan follows', async () => {
+  const { releases } = (await server.api.get('/api/sites/brackenfold/releases').expect(200))
+    .body as { releases: Release[] };
+  await server.api.post(`/api/sites/brackenfold/releases/${releases[1]!.id}/live`).expect(204);
+  expect((await published('/about')).text).toContain('<title>About us</title>');
+  const { pages } = (await server.api.get('/api/sites/brackenfold/plan')).body as Release;
+  expect(pages.map(({ path }) => path)).toEqual(['/about']);
+  await server.api.post('/api/sites/brackenfold/releases/nothing/live').expect(404);
+  await publish();
+});
+
+test('a page that moves keeps its links and leaves a redirect', async () => {
+  await server
+    .send({ name: 'setPath', args: { page: 'page-about', path: '/who' } }, await server.documents())
+    .expect(200);
+  const release = await publish();
+  expect(release.pages.find(({ path }) => path === '/about')).toMatchObject({
+    what: 'redirect',
+    reasons: ['leads to /who now'],
+  });
+  await published('/about').expect(308).expect('location', '/who');
+  expect((await published('/')).text).toContain('href="/who"');
+});
+
+test('two at once: one is made, the other told so', async () => {
+  await setTitle('At once');
+  const answers = await Promise.all(
+    [1, 2].map(() => server.api.post('/api/sites/brackenfold/releases')),
+  );
+  const statuses = answers.map(({ status }) => status).sort();
+  expect(statuses[0]).toBe(202);
+  await eventually(async () => {
+    const { releases } = (await server.api.get('/api/sites/brackenfold/releases')).body as {
+      releases: Release[];
+    };
+    return releases.every(({ state }) => state === 'done') ? true : undefined;
+  });
+});
+
+test('the bare address serves the only published site; a preview shows drafts', async () => {
+  expect((await server.sites.get('/').expect(200)).text).toContain('Brackenfold');
+  await preview('/winter').expect(200);
+  await preview('/nowhere').expect(404);
+  const css = /\/files\/[0-9a-f]+\.css/.exec((await preview('/')).text)![0];
+  await preview(css).expect(200);
+  await server.sites.get('/').set('host', 'nobody.localhost').expect(404);
+});

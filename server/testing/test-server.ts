@@ -1,0 +1,117 @@
+import { randomBytes } from 'node:crypto';
+import { once } from 'node:events';
+import type { Server } from 'node:http';
+import { Client } from 'pg';
+import request from 'supertest';
+import type { DataSource } from 'typeorm';
+import { brackenfold } from '@sormet/demo';
+import { applyChanges, isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { newId, type Documents } from '@sormet/core/model';
+import { application } from '../application';
+import { connect } from '../database/connect';
+import { SiteStore } from '../database/site-store';
+import { LiveChanges } from '../live/live-changes';
+import { loadSite } from '../load-site';
+import { Publisher } from '../publish/publisher';
+import { sitesOrigin } from '../sites/sites-origin';
+
+/** A server on a database of its own, with the demo loaded. */
+export interface TestServer {
+  readonly database: DataSource;
+  readonly store: SiteStore;
+  readonly api: ReturnType<typeof request>;
+  readonly sites: ReturnType<typeof request>;
+  readonly app: Server;
+  readonly url: string;
+  /** The documents as the server has them. */
+  documents(): Promise<Documents>;
+  /** Sends an edit as a window would that sees these documents. */
+  send(edit: NamedEdit, seen?: Documents, id?: string): request.Test;
+  stop(): Promise<void>;
+}
+
+const SITES_PORT = 5181;
+
+/** @throws when no database is named: `npm test` starts one and names it. */
+export async function startTestServer(): Promise<TestServer> {
+  const base = process.env['SORMET_TEST_DATABASE'];
+  if (!base)
+    throw new Error('SORMET_TEST_DATABASE is not set; “npm test” starts a database and sets it.');
+  const name = 'test_' + randomBytes(6).toString('hex');
+  await inDatabase(base, `CREATE DATABASE ${name}`);
+  const url = base.replace(/\/[^/]*$/, '/' + name);
+  const database = await connect(url);
+  await loadSite(database, brackenfold());
+  const store = new SiteStore(database);
+  const live = new LiveChanges(url);
+  const publisher = new Publisher(store, url);
+  await live.start();
+  await publisher.start();
+  const app = application({
+    store,
+    live,
+    publisher,
+    sitesPort: SITES_PORT,
+    interfaceFolder: import.meta.dirname,
+  }).listen(0, '127.0.0.1');
+  const sitesApp = sitesOrigin(store, SITES_PORT).listen(0, '127.0.0.1');
+  for (const each of [app, sitesApp]) if (!each.listening) await once(each, 'listening');
+  const api = request(app);
+  const documents = async () =>
+    ((await api.get('/api/sites/brackenfold').expect(200)).body as { documents: Documents })
+      .documents;
+  const first = await documents();
+  return {
+    database,
+    store,
+    api,
+    sites: request(sitesApp),
+    app,
+    url,
+    documents,
+    send(edit, seen = first, id = newId()) {
+      const changes = runEdit(seen, edit);
+      if (isRefusal(changes)) throw new Error(changes.refused);
+      return api
+        .post('/api/sites/brackenfold/edits')
+        .send({ id, who: 'a window', name: edit.name, args: edit.args, changes });
+    },
+    async stop() {
+      await live.stop();
+      await publisher.stop();
+      for (const server of [app, sitesApp]) {
+        server.closeAllConnections();
+        await new Promise((done) => server.close(done));
+      }
+      await database.destroy();
+      await inDatabase(base, `DROP DATABASE ${name} WITH (FORCE)`);
+    },
+  };
+}
+
+async function inDatabase(url: string, statement: string): Promise<void> {
+  const client = new Client({ connectionString: url });
+  await client.connect();
+  try {
+    await client.query(statement);
+  } finally {
+    await client.end();
+  }
+}
+
+/** The documents after an edit, as a window that made it sees them. */
+export function seeing(documents: Documents, edit: NamedEdit): Documents {
+  const changes = runEdit(documents, edit);
+  if (isRefusal(changes)) throw new Error(changes.refused);
+  return applyChanges(documents, changes);
+}
+
+/** Waits until something holds, looking again and again; at most about ten seconds. */
+export async function eventually<T>(look: () => Promise<T | undefined>): Promise<T> {
+  for (let i = 0; i < 200; i += 1) {
+    const found = await look();
+    if (found !== undefined) return found;
+    await new Promise((done) => setTimeout(done, 50));
+  }
+  throw new Error('It did not happen.');
+}
