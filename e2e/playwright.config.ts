@@ -11,6 +11,11 @@ export default defineConfig({
   expect: { timeout: 7_000 },
   workers: 1,
   reporter: [['list']],
+  // The main job begins on the demo as it is shipped, so it goes first.
+  projects: [
+    { name: 'main job', testMatch: 'main-job.spec.ts' },
+    { name: 'promises', testIgnore: 'main-job.spec.ts' },
+  ],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     actionTimeout: 10_000,
@@ -28,7 +33,7 @@ export default defineConfig({
     trace: 'retain-on-failure',
   },
   webServer: {
-    command: 'node scripts/start.mjs',
+    command: 'node e2e/fresh-start.mjs',
     cwd: join(import.meta.dirname, '..'),
     url: `http://127.0.0.1:${PORT}/api/health`,
     timeout: 180_000,

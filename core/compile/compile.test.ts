@@ -64,7 +64,7 @@ describe('a release', () => {
 
   test('has pages with language, title, description, viewport and landmarks', () => {
     const html = pageText('/sheds/millgate');
-    expect(html).toMatch(/^<!doctype html>\n<html lang="en-GB">/);
+    expect(html).toMatch(/^<!DOCTYPE html>\n<html lang="en-GB">/);
     expect(html).toContain('<title>Millgate</title>');
     expect(html).toContain('<meta name="description" content="The old dye works by the weir.');
     expect(html).toContain('<meta name="viewport"');

@@ -117,7 +117,7 @@ export function htmlOf(page: {
 }): string {
   const title = page.title === '' ? page.site : page.title;
   return [
-    '<!doctype html>',
+    '<!DOCTYPE html>',
     `<html lang="${escapeAttribute(page.language)}">`,
     '<head>',
     '<meta charset="utf-8">',
@@ -128,16 +128,15 @@ export function htmlOf(page: {
       : [`<meta name="description" content="${escapeAttribute(page.description)}">`]),
     `<link rel="stylesheet" href="${page.css}">`,
     '</head>',
-    `<body>${page.body}</body>`,
-    '</html>',
-    '',
+    // Nothing behind the body: an HTML parser would put it into the body.
+    `<body>${page.body}</body></html>`,
   ].join('\n');
 }
 
 /** A page that leads visitors of a former path to the new one, without a script. */
 export function redirectHtml(language: string, to: string): string {
   return [
-    '<!doctype html>',
+    '<!DOCTYPE html>',
     `<html lang="${escapeAttribute(language)}">`,
     '<head>',
     '<meta charset="utf-8">',

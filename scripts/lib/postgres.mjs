@@ -139,3 +139,15 @@ export async function startPostgres(programs, folder, { durable = true } = {}) {
     },
   };
 }
+
+/** Stops a PostgreSQL server that runs on a data folder, if one does. */
+export function stopPostgresOn(programs, folder) {
+  const data = join(folder, 'postgres');
+  if (!existsSync(data)) return;
+  const owner = databaseUser();
+  const as = owner ? { uid: owner.uid, gid: owner.gid } : {};
+  spawnSync(join(programs, 'pg_ctl'), ['stop', '-w', '-m', 'immediate', '-D', data], {
+    cwd: '/',
+    ...as,
+  });
+}

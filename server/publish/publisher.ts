@@ -32,6 +32,15 @@ export class Publisher {
         for (const { data } of jobs) await this.make(data.release);
       },
     );
+    await this.takeUp();
+  }
+
+  /** Asks again for releases that a server which is gone had begun; making one twice gives the same. */
+  private async takeUp(): Promise<void> {
+    const begun = await this.store.database
+      .getRepository(ReleaseEntity)
+      .find({ where: [{ state: 'waiting' }, { state: 'making' }], select: { id: true } });
+    for (const { id } of begun) await this.boss.send(QUEUE, { release: id }, { retryLimit: 2 });
   }
 
   async stop(): Promise<void> {

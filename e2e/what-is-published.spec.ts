@@ -1,0 +1,212 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { HtmlValidate } from 'html-validate';
+import { parse, serialize, type DefaultTreeAdapterTypes } from 'parse5';
+import { stylesOf, siteOf, type Documents } from '@sormet/core/model';
+import { build, Linker, rulesOf, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
+import { cascade, declaredProperties, widthsOf } from '@sormet/core/style';
+import { dataOf } from '@sormet/core/value';
+import { PREVIEW } from './addresses';
+import { demoAddresses, documentsOf } from './demo-pages';
+
+const axeSource = readFileSync(
+  createRequire(import.meta.url).resolve('axe-core/axe.min.js'),
+  'utf8',
+);
+
+/** What axe-core finds that is serious, by the rules of WCAG 2.2 A and AA. */
+export async function seriousFindings(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource);
+  const { violations } = await page.evaluate(() => {
+    const { axe } = window as unknown as {
+      axe: {
+        run: (
+          options: object,
+        ) => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }>;
+      };
+    };
+    return axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
+  });
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
+}
+
+/** A page's HTML from the preview, asked for by its host: not every resolver knows names below localhost. */
+async function previewHtml(request: APIRequestContext, path: string): Promise<string> {
+  const { host, port } = new URL(PREVIEW);
+  const answer = await request.get(`http://127.0.0.1:${port}${path}`, { headers: { host } });
+  expect([path, answer.status()]).toEqual([path, 200]);
+  return answer.text();
+}
+
+/** The body of an HTML document as parse5 writes it out. */
+function bodyOf(html: string): string {
+  const document = parse(html);
+  const root = document.childNodes.find(
+    (node) => node.nodeName === 'html',
+  ) as DefaultTreeAdapterTypes.Element;
+  return serialize(
+    root.childNodes.find((node) => node.nodeName === 'body') as DefaultTreeAdapterTypes.Element,
+  );
+}
+
+test('every page passes html-validate: recommended and standard rules (HTML Living Standard)', async ({
+  request,
+}) => {
+  const validator = new HtmlValidate({
+    root: true,
+    extends: ['html-validate:recommended', 'html-validate:standard'],
+  });
+  for (const { path } of await demoAddresses(request)) {
+    const html = await previewHtml(request, path);
+    const { results } = await validator.validateString(html);
+    expect([
+      path,
+      results.flatMap(({ messages }) =>
+        messages.map(
+          ({ ruleId, message, line, column }) => `${ruleId} ${line}:${column} ${message}`,
+        ),
+      ),
+    ]).toEqual([path, []]);
+  }
+});
+
+test('every page’s body, parsed by parse5 and written out, is unchanged', async ({ request }) => {
+  for (const { path } of await demoAddresses(request)) {
+    const html = await previewHtml(request, path);
+    expect(html).toContain(`<body>${bodyOf(html)}</body>`);
+  }
+});
+
+test('every page has nothing serious for axe-core (WCAG 2.2 AA)', async ({ browser, request }) => {
+  test.setTimeout(120_000);
+  const page = await browser.newPage({ bypassCSP: true });
+  for (const { path } of await demoAddresses(request)) {
+    await page.goto(PREVIEW + path);
+    expect([path, await seriousFindings(page)]).toEqual([path, []]);
+  }
+  await page.close();
+});
+
+test('the canvas shows the published body, on every page and for every entry', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(120_000);
+  for (const { path, page: doc, entry } of await demoAddresses(request)) {
+    await page.goto(`/sites/brackenfold/bench/${doc.id}${entry ? `?entry=${entry.id}` : ''}`);
+    const html = await previewHtml(request, path);
+    const expected = await page.evaluate((text) => {
+      const parsed = new DOMParser().parseFromString(text, 'text/html');
+      return parsed.body.innerHTML;
+    }, html);
+    await expect
+      .poll(() =>
+        page
+          .locator('iframe[title="The page"]')
+          .evaluate((frame: HTMLIFrameElement) => {
+            const body = frame.contentDocument!.body.cloneNode(true) as HTMLElement;
+            body.normalize();
+            return body.innerHTML;
+          })
+          .then(sortAttributes),
+      )
+      .toBe(sortAttributes(expected));
+  }
+});
+
+/** HTML with the attributes of each tag in the order of their names: the DOM keeps the order of setting. */
+function sortAttributes(html: string): string {
+  return html.replace(
+    /<([a-z0-9]+)((?: [a-z-]+(?:="[^"]*")?)+)>/g,
+    (_, tag: string, attributes: string) => {
+      const list = attributes.match(/ [a-z-]+(?:="[^"]*")?/g) ?? [];
+      return `<${tag}${list.sort().join('')}>`;
+    },
+  );
+}
+
+test('setting each declaration that the core calls the winner inline changes no computed longhand', async ({
+  page,
+  request,
+}) => {
+  test.setTimeout(180_000);
+  const documents = await documentsOf(request);
+  const linker = new Linker();
+  const site = siteOf(documents);
+  const seen = new Set<string>();
+  let checked = 0;
+  for (const address of await demoAddresses(request)) {
+    // Of the pages made from entries three are enough: their styles are the same.
+    const count = [...seen].filter((key) => key.startsWith(address.page.id)).length;
+    if (count >= 3) continue;
+    seen.add(address.page.id + address.path);
+    const root = build(
+      linker.link(documents, address.page.id),
+      dataOf(documents),
+      address.entry,
+    ).root;
+    const elements = elementsOf(root);
+    for (const { id, max } of widthsOf(site)) {
+      await page.setViewportSize({ width: Math.min(max, 1280), height: 800 });
+      await page.goto(PREVIEW + address.path);
+      const winners = elements.map((element) => winnersOf(documents, element, id));
+      const result = await page.evaluate((all) => {
+        const shown = [...document.body.querySelectorAll<HTMLElement>('*')];
+        const differs: string[] = [];
+        const read = (element: HTMLElement) => {
+          const style = getComputedStyle(element);
+          return Array.from(style, (name) => `${name}: ${style.getPropertyValue(name)}`).join('\n');
+        };
+        let set = 0;
+        shown.forEach((element, i) => {
+          const before = read(element);
+          for (const [property, value] of all[i] ?? []) {
+            element.style.setProperty(property, value);
+            if (element.style.getPropertyValue(property) === '')
+              differs.push(`${property}: ${value} is no CSS`);
+            set += 1;
+          }
+          const after = read(element);
+          element.removeAttribute('style');
+          if (before !== after) {
+            const lines = after.split('\n');
+            differs.push(
+              `<${element.tagName} class="${element.className}"> ${before
+                .split('\n')
+                .filter((line, n) => line !== lines[n])
+                .slice(0, 4)
+                .join('; ')}`,
+            );
+          }
+        });
+        return { shown: shown.length, set, differs };
+      }, winners);
+      expect(result.shown).toBe(elements.length);
+      expect([address.path, id, result.differs]).toEqual([address.path, id, []]);
+      checked += result.set;
+    }
+  }
+  console.log(`${checked} winning declarations set inline`);
+  expect(checked).toBeGreaterThan(1000);
+});
+
+function elementsOf(node: Resolved | null): ResolvedElement[] {
+  if (node === null || node.kind === 'text') return [];
+  const inner = node.children.flatMap(elementsOf);
+  return node.kind === 'element' ? [node, ...inner] : inner;
+}
+
+function winnersOf(
+  documents: Documents,
+  element: ResolvedElement,
+  width: string,
+): [string, string][] {
+  const rules = rulesOf(element, documents, stylesOf(documents));
+  return declaredProperties(rules).flatMap((property): [string, string][] => {
+    const [winner] = cascade(rules, property, width, siteOf(documents));
+    return winner ? [[property, winner.css]] : [];
+  });
+}
