@@ -1,6 +1,4 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
-import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { expect, test, type APIRequestContext } from '@playwright/test';
 import { HtmlValidate } from 'html-validate';
 import { parse, serialize, type DefaultTreeAdapterTypes } from 'parse5';
 import { stylesOf, siteOf, type Documents } from '@sormet/core/model';
@@ -8,30 +6,8 @@ import { build, Linker, rulesOf, type Resolved, type ResolvedElement } from '@so
 import { cascade, declaredProperties, widthsOf } from '@sormet/core/style';
 import { dataOf } from '@sormet/core/value';
 import { PREVIEW } from './addresses';
+import { seriousFindings } from './axe';
 import { demoAddresses, documentsOf } from './demo-pages';
-
-const axeSource = readFileSync(
-  createRequire(import.meta.url).resolve('axe-core/axe.min.js'),
-  'utf8',
-);
-
-/** What axe-core finds that is serious, by the rules of WCAG 2.2 A and AA. */
-export async function seriousFindings(page: Page): Promise<string[]> {
-  await page.evaluate(axeSource);
-  const { violations } = await page.evaluate(() => {
-    const { axe } = window as unknown as {
-      axe: {
-        run: (
-          options: object,
-        ) => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }>;
-      };
-    };
-    return axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] });
-  });
-  return violations
-    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
-}
 
 /** A page's HTML from the preview, asked for by its host: not every resolver knows names below localhost. */
 async function previewHtml(request: APIRequestContext, path: string): Promise<string> {

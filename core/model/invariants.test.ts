@@ -188,9 +188,9 @@ describe('the documents of a site together', () => {
     );
     const reasons = siteFindings(documents).map(({ reason }) => reason);
     expect(reasons).toEqual([
-      'one and two would both have the path /same',
-      'another component is named Parts/card',
       'the slug a is taken',
+      'another component is named Parts/card',
+      'one and two would both have the path /same',
     ]);
   });
 

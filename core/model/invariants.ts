@@ -28,16 +28,12 @@ export function invariantFindings(doc: Doc): Finding[] {
 /** What keeps the documents of a site from being sound together. */
 export function siteFindings(documents: Documents): (Finding & { doc: string })[] {
   const findings: (Finding & { doc: string })[] = [];
-  const seen = new Map<string, string>();
-  for (const { path, page } of addressesOf(documents, true)) {
-    const other = seen.get(path);
-    if (other !== undefined)
-      findings.push({
-        doc: page.id,
-        path: '/path',
-        reason: `${docOf(documents, 'page', other)?.name ?? 'another page'} and ${page.name} would both have the path ${path}`,
-      });
-    seen.set(path, page.id);
+  const slugs = new Set<string>();
+  for (const entry of allOf(documents, 'entry')) {
+    const key = entry.type + '/' + entry.slug;
+    if (slugs.has(key))
+      findings.push({ doc: entry.id, path: '/slug', reason: `the slug ${entry.slug} is taken` });
+    slugs.add(key);
   }
   const names = new Map<string, string>();
   for (const component of allOf(documents, 'component')) {
@@ -49,12 +45,16 @@ export function siteFindings(documents: Documents): (Finding & { doc: string })[
       });
     names.set(component.name, component.id);
   }
-  const slugs = new Set<string>();
-  for (const entry of allOf(documents, 'entry')) {
-    const key = entry.type + '/' + entry.slug;
-    if (slugs.has(key))
-      findings.push({ doc: entry.id, path: '/slug', reason: `the slug ${entry.slug} is taken` });
-    slugs.add(key);
+  const seen = new Map<string, string>();
+  for (const { path, page } of addressesOf(documents, true)) {
+    const other = seen.get(path);
+    if (other !== undefined)
+      findings.push({
+        doc: page.id,
+        path: '/path',
+        reason: `${docOf(documents, 'page', other)?.name ?? 'another page'} and ${page.name} would both have the path ${path}`,
+      });
+    seen.set(path, page.id);
   }
   return findings;
 }

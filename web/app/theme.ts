@@ -5,6 +5,7 @@ export const theme: ThemeConfig = {
   token: {
     colorPrimary: '#0b6b6f',
     colorLink: '#0b6b6f',
+    colorError: '#a3261b',
     colorText: '#20262b',
     colorTextPlaceholder: '#6f6a5f',
     colorTextDisabled: '#6f6a5f',

@@ -1,0 +1,133 @@
+import { expect, test, type BrowserContext, type Page } from '@playwright/test';
+import { PORT } from './addresses';
+import { BenchHand } from './bench';
+import { OwnServer } from './own-server';
+
+/** A window of its own on the same site. */
+async function anotherWindow(context: BrowserContext): Promise<BenchHand> {
+  return new BenchHand(await context.newPage());
+}
+
+const aboutText = (bench: BenchHand) =>
+  bench.canvas.locator('main > section').nth(1).locator('p').first();
+
+async function typeOver(bench: BenchHand, words: string): Promise<void> {
+  await bench.clickOn(aboutText(bench), 'page', true);
+  await expect(bench.canvas.locator('[contenteditable]')).toBeVisible();
+  await bench.page.keyboard.type(words);
+}
+
+test.describe('two windows on one site', () => {
+  test('see each other’s edits, and keep edits to different things', async ({ page, context }) => {
+    const one = new BenchHand(page);
+    const two = await anotherWindow(context);
+    await one.open('page-about');
+    await two.open('page-about');
+    await typeOver(one, 'From the first window.');
+    await expect(aboutText(two)).toHaveText('From the first window.', { timeout: 3000 });
+    await two.clickOn(two.canvas.locator('h1'), 'page');
+    await two.tab('Values');
+    await two.row('Heading text').getByRole('textbox').fill('From the second window');
+    await expect(one.canvas.locator('h1')).toHaveText('From the second window', { timeout: 3000 });
+    // Both at once, to different things.
+    await Promise.all([
+      one.page.keyboard.type(' And more.'),
+      two.row('Text').getByRole('textbox').fill('Written meanwhile'),
+    ]);
+    for (const bench of [one, two]) {
+      await expect(aboutText(bench)).toHaveText('From the first window. And more.');
+      await expect(bench.canvas.locator('main > section').first().locator('p')).toHaveText(
+        'Written meanwhile',
+      );
+    }
+    await one.page.keyboard.press('Escape');
+  });
+
+  test('that set the same value while one is away: both sides are shown, nothing is lost', async ({
+    page,
+    context,
+  }) => {
+    const one = new BenchHand(page);
+    const two = await anotherWindow(context);
+    await one.open('page-sheds');
+    await two.open('page-sheds');
+    const heading = (bench: BenchHand) => bench.canvas.locator('h1');
+    await one.page.route('**/api/**', (route) => route.abort());
+    await one.clickOn(heading(one), 'page', true);
+    await one.page.keyboard.type('Mine');
+    await one.page.keyboard.press('Escape');
+    await expect(one.page.locator('.bar-saved')).toContainText('Not connected: 1 edit kept here');
+    await two.clickOn(heading(two), 'page', true);
+    await two.page.keyboard.type('Theirs');
+    await two.page.keyboard.press('Escape');
+    await two.saved();
+    await one.page.unroute('**/api/**');
+    await one.page.getByRole('button', { name: 'Two versions' }).click();
+    const dialog = one.page.getByRole('dialog', { name: 'Two versions of the same value' });
+    await expect(dialog).toContainText('Mine');
+    await expect(dialog).toContainText('Theirs');
+    await dialog.getByRole('button', { name: 'Use mine' }).click();
+    await expect(heading(two)).toHaveText('Mine', { timeout: 3000 });
+  });
+});
+
+test.describe('a server that goes away', () => {
+  const own = new OwnServer(5290, 5291);
+  test.afterAll(async () => {
+    await own.stop();
+  });
+
+  const heading = (page: Page) => new BenchHand(page).canvas.locator('h1');
+
+  test('killed in the middle of edits loses nothing; editing goes on and all is sent when it is back', async ({
+    browser,
+  }) => {
+    test.setTimeout(150_000);
+    await own.start();
+    const page = await browser.newPage({ baseURL: own.address });
+    const bench = new BenchHand(page);
+    await bench.open('page-sheds');
+    await bench.clickOn(heading(page), 'page', true);
+    await page.keyboard.type('Typed before the end');
+    await own.kill();
+    await page.keyboard.type(', and after it');
+    await expect(heading(page)).toHaveText('Typed before the end, and after it');
+    await expect(page.locator('.bar-saved')).toContainText('Not connected');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Control+Shift+z');
+    await own.start();
+    await bench.saved();
+    await page.reload();
+    await expect(heading(page)).toHaveText('Typed before the end, and after it');
+    await page.close();
+  });
+
+  test('what was typed while it was away is sent after a reload too', async ({ browser }) => {
+    test.setTimeout(150_000);
+    const page = await browser.newPage({ baseURL: own.address });
+    const bench = new BenchHand(page);
+    await bench.open('page-sheds');
+    await bench.clickOn(heading(page), 'page', true);
+    await page.keyboard.type('Kept in the browser');
+    await page.keyboard.press('Escape');
+    await bench.saved();
+    expect(await own.stop()).toBe(0);
+    await bench.clickOn(heading(page), 'page', true);
+    await page.keyboard.type('Typed to nobody');
+    await page.keyboard.press('Escape');
+    await expect(page.locator('.bar-saved')).toContainText('kept here');
+    await own.start();
+    await page.reload();
+    await expect(heading(page)).toHaveText('Typed to nobody');
+    await bench.saved();
+    await page.close();
+  });
+
+  test('a second start on a port in use says so, and what to do', async () => {
+    const second = new OwnServer(PORT, 5292);
+    expect(await second.startInVain()).toContain(
+      `Port ${PORT} is in use. Stop what uses it, or name another port in SORMET_PORT.`,
+    );
+  });
+});
