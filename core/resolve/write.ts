@@ -1,4 +1,4 @@
-import type { DocId, EntryDoc, NodeId, Source } from '../model';
+import type { DocId, EntryDoc, NodeId, Source, ValueType } from '../model';
 import {
   evaluate,
   HIDE,
@@ -214,7 +214,7 @@ function writeElement(node: LinkedElement, scope: Scope, outer: string, parts: P
           return known !== null && known !== HIDE;
         });
       else if (value.mayHide) tests.push((run) => read(run) !== HIDE);
-      open.add((run) => attributeText(name, read(run), scope.data));
+      open.add(attributeResidue(name, type, read, scope.data));
     } else {
       if (value === HIDE || (value === null && required)) return;
       open.add(attributeText(name, value, scope.data));
@@ -238,6 +238,24 @@ function writeElement(node: LinkedElement, scope: Scope, outer: string, parts: P
   if (tests.length === 0) return all(parts);
   const [test] = tests;
   guarded(parts, all, tests.length === 1 ? test! : (run) => tests.every((passes) => passes(run)));
+}
+
+/** An attribute that is known only while writing; what its type needs is worked out beforehand. */
+function attributeResidue(
+  name: string,
+  type: ValueType,
+  read: (run: Run) => Known,
+  data: Data,
+): (run: Run) => string {
+  const open = ` ${name}="`;
+  if (type === 'link')
+    return (run) => {
+      const known = read(run);
+      return known !== null && known.type === 'link' && known.value !== null
+        ? open + escapeAttribute(data.href(known.value)) + '"'
+        : '';
+    };
+  return (run) => attributeText(name, read(run), data);
 }
 
 function attributeText(name: string, value: Known, data: Data): string {

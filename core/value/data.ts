@@ -77,7 +77,7 @@ class DocumentsData implements Data {
   }
 
   href(link: LinkValue): string {
-    if (link.to === 'address') return safeAddress(link.href);
+    if (link.to === 'address') return addressOf(link);
     const page = docOf(this.documents, 'page', link.page);
     if (!page || page.draft) return '';
     if (page.entries === null) return page.path;
@@ -152,6 +152,15 @@ export function recording(data: Data, into: () => Recorded): Data {
       return data.href(link);
     },
   };
+}
+
+/** Addresses that were checked already, by the link they stand in: stored links never change. */
+const checked = new WeakMap<LinkValue, string>();
+
+function addressOf(link: LinkValue & { to: 'address' }): string {
+  let address = checked.get(link);
+  if (address === undefined) checked.set(link, (address = safeAddress(link.href)));
+  return address;
 }
 
 const SCHEMES = new Set(['http:', 'https:', 'mailto:', 'tel:']);

@@ -18,6 +18,8 @@ export class Later {
     readonly read: (run: Run) => Known,
     /** Whether reading can ever give `HIDE`; where not, nobody needs to look. */
     readonly mayHide: boolean,
+    /** The type of what is read, when it is converted and checked for emptiness already. */
+    readonly type?: ValueType,
   ) {}
 }
 
@@ -64,12 +66,39 @@ export function evaluate(
     const value = as(raw, type, names.data);
     return value === null ? otherwise : value;
   }
-  const { data } = names;
+  // A value handed on as it is was converted where it came in: nothing is left to do here.
+  if (raw.type === type && otherwise === null) return raw;
   const mayHide =
     raw.mayHide || otherwise === HIDE || (otherwise instanceof Later && otherwise.mayHide);
+  return new Later(readLater(source, raw, type, names, otherwise), mayHide, type);
+}
+
+/** How a value is read while writing. The most common way, one field of an entry, is one step. */
+function readLater(
+  source: Source,
+  raw: Later,
+  type: ValueType,
+  names: Names,
+  otherwise: Result,
+): (run: Run) => Known {
+  const { data } = names;
   if (otherwise instanceof Later)
-    return new Later((run) => as(raw.read(run), type, data) ?? otherwise.read(run), mayHide);
-  return new Later((run) => as(raw.read(run), type, data) ?? otherwise, mayHide);
+    return (run) => as(raw.read(run), type, data) ?? otherwise.read(run);
+  const isPlain = type === 'text' || type === 'boolean' || type === 'number' || type === 'date';
+  if (isPlain && source.is === 'field' && source.path.length === 1) {
+    const entry = source.from === 'page' ? names.page : names.repeats[source.from.repeat];
+    const field = source.path[0]!;
+    if (entry instanceof LaterEntry) {
+      const readEntry = entry.read;
+      return (run) => {
+        const held = readEntry(run).values[field];
+        if (held === undefined) return otherwise;
+        if (held.type !== type) return convert(held, type, data) ?? otherwise;
+        return held.value === null || held.value === '' ? otherwise : held;
+      };
+    }
+  }
+  return (run) => as(raw.read(run), type, data) ?? otherwise;
 }
 
 function as(value: Known, type: ValueType, data: Data): Known {
