@@ -16,7 +16,7 @@ import {
 import { build, Linker } from '../resolve';
 import { dataOf } from '../value';
 import { htmlOf } from '../testing/html';
-import { component, contentType, documentsOf, entry, page, words } from '../testing/small-site';
+import { contentType, documentsOf, entry, page, words } from '../testing/small-site';
 import {
   applyChanges,
   controlsOf,

@@ -6,40 +6,19 @@ const IN_TEXT = /[&<>\u00a0]/;
 const IN_ATTRIBUTE = /[&"<>\u00a0]/;
 
 export function escapeText(text: string): string {
-  return IN_TEXT.test(text) ? replace(text, false) : text;
+  return IN_TEXT.test(text) ? replaceIn(text) : text;
 }
 
 export function escapeAttribute(text: string): string {
-  return IN_ATTRIBUTE.test(text) ? replace(text, true) : text;
+  return IN_ATTRIBUTE.test(text) ? replaceIn(text).replaceAll('"', '&quot;') : text;
 }
 
-function replace(text: string, quote: boolean): string {
-  let out = '';
-  let from = 0;
-  for (let i = 0; i < text.length; i += 1) {
-    let by: string;
-    switch (text.charCodeAt(i)) {
-      case 38:
-        by = '&amp;';
-        break;
-      case 60:
-        by = '&lt;';
-        break;
-      case 62:
-        by = '&gt;';
-        break;
-      case 160:
-        by = '&nbsp;';
-        break;
-      case 34:
-        if (!quote) continue;
-        by = '&quot;';
-        break;
-      default:
-        continue;
-    }
-    out += text.slice(from, i) + by;
-    from = i + 1;
-  }
-  return out + text.slice(from);
+/** Looks for one character at a time: faster than walking the text, since most are not in it. */
+function replaceIn(text: string): string {
+  let out = text;
+  if (out.indexOf('&') >= 0) out = out.replaceAll('&', '&amp;');
+  if (out.indexOf('<') >= 0) out = out.replaceAll('<', '&lt;');
+  if (out.indexOf('>') >= 0) out = out.replaceAll('>', '&gt;');
+  if (out.indexOf('\u00a0') >= 0) out = out.replaceAll('\u00a0', '&nbsp;');
+  return out;
 }

@@ -4,6 +4,7 @@ export * from './scope';
 export * from './resolved';
 export * from './build';
 export * from './write';
+export { interpret, type Program } from './program';
 export * from './canvas-styles';
 export * from './rules';
 export * from './trace';

@@ -1,6 +1,7 @@
 import { brackenfold } from '@sormet/demo';
 import { parseFragment, serialize } from 'parse5';
 import { text, stylesOf, yesNo, type Documents, type PageDoc, type Source } from '../model';
+import { plant } from '../edit';
 import { blockOf } from '../style';
 import { htmlOf, nodesOf } from '../testing/html';
 import {
@@ -16,6 +17,7 @@ import { dataOf, type Data } from '../value';
 import {
   addressOf,
   build,
+  interpret,
   Linker,
   prepare,
   rulesOf,
@@ -450,6 +452,53 @@ describe('what is written', () => {
     expect(escapeText('a & b < c > d \u00a0 "')).toBe('a &amp; b &lt; c &gt; d &nbsp; "');
     expect(escapeAttribute('"&\u00a0<>')).toBe('&quot;&amp;&nbsp;&lt;&gt;');
     expect(escapeText('nothing to do')).toBe('nothing to do');
+  });
+
+  test('is the same by the function made of a program and by running it step by step', () => {
+    const { documents } = brackenfold();
+    const data = dataOf(documents);
+    const intro: PageDoc = documents['page-shed'] as PageDoc;
+    const { root, nodes } = plant(
+      {
+        component: 'opening',
+        values: {
+          'opening-heading': ofPage('shed-name'),
+          'opening-text': ofPage('shed-summary', 'default'),
+          'opening-picture': ofPage('shed-picture', 'hide'),
+          'opening-alt': ofPage('shed-alt', 'nothing'),
+          'opening-address': ofPage('shed-booking'),
+          'opening-button': ofPage('shed-benches', 'hide'),
+        },
+      },
+      { parent: 'page-shed-body', slot: 'main', order: 'Zz' },
+    );
+    expect(root in intro.nodes).toBe(false);
+    const bound = { ...documents, 'page-shed': { ...intro, nodes: { ...intro.nodes, ...nodes } } };
+    const template = prepare(new Linker().link(bound, 'page-shed'), data, true);
+    expect(template.program.length).toBeGreaterThan(5);
+    for (const each of data.entriesOf('shed'))
+      expect(write(template, each)).toBe(
+        interpret(template.program, data, { page: each, items: [] }),
+      );
+  });
+
+  test('keeps what people write out of the code it makes', () => {
+    const nasty = '"; throw new Error("ran"); //\u2028</script>`${run}`\\';
+    const odd = contentType('shed', { name: 'text', [`x"]; throw 1; //`]: 'text' });
+    const one = entry('shed', 'one', { name: words(nasty) });
+    const documents = documentsOf(
+      odd,
+      one,
+      page(
+        'p',
+        '/s/<slug>',
+        { tag: 'p', attributes: { title: text(nasty) }, text: ofPage('name') },
+        'shed',
+      ),
+    );
+    expect(show(documents, 'p', one)).toBe(
+      `<p title="${escapeAttribute(nasty)}">${escapeText(nasty)}</p>`,
+    );
   });
 
   test('of a page made from entries needs an entry', () => {

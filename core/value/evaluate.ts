@@ -20,12 +20,18 @@ export class Later {
     readonly mayHide: boolean,
     /** The type of what is read, when it is converted and checked for emptiness already. */
     readonly type?: ValueType,
+    /** The one field it is read from, when it is: of the page's entry, or of the repeat at a depth. */
+    readonly field?: { readonly of: 'page' | number; readonly id: FieldId },
   ) {}
 }
 
 /** An entry that is known only when a page is written. */
 export class LaterEntry {
-  constructor(readonly read: (run: Run) => EntryDoc) {}
+  constructor(
+    readonly read: (run: Run) => EntryDoc,
+    /** The page's own, or that of the repeat at a depth. */
+    readonly of: 'page' | number,
+  ) {}
 }
 
 export type Result = Known | Later;
@@ -68,37 +74,14 @@ export function evaluate(
   }
   // A value handed on as it is was converted where it came in: nothing is left to do here.
   if (raw.type === type && otherwise === null) return raw;
+  const { data } = names;
   const mayHide =
     raw.mayHide || otherwise === HIDE || (otherwise instanceof Later && otherwise.mayHide);
-  return new Later(readLater(source, raw, type, names, otherwise), mayHide, type);
-}
-
-/** How a value is read while writing. The most common way, one field of an entry, is one step. */
-function readLater(
-  source: Source,
-  raw: Later,
-  type: ValueType,
-  names: Names,
-  otherwise: Result,
-): (run: Run) => Known {
-  const { data } = names;
-  if (otherwise instanceof Later)
-    return (run) => as(raw.read(run), type, data) ?? otherwise.read(run);
-  const isPlain = type === 'text' || type === 'boolean' || type === 'number' || type === 'date';
-  if (isPlain && source.is === 'field' && source.path.length === 1) {
-    const entry = source.from === 'page' ? names.page : names.repeats[source.from.repeat];
-    const field = source.path[0]!;
-    if (entry instanceof LaterEntry) {
-      const readEntry = entry.read;
-      return (run) => {
-        const held = readEntry(run).values[field];
-        if (held === undefined) return otherwise;
-        if (held.type !== type) return convert(held, type, data) ?? otherwise;
-        return held.value === null || held.value === '' ? otherwise : held;
-      };
-    }
-  }
-  return (run) => as(raw.read(run), type, data) ?? otherwise;
+  const readAs =
+    otherwise instanceof Later
+      ? (run: Run) => as(raw.read(run), type, data) ?? otherwise.read(run)
+      : (run: Run) => as(raw.read(run), type, data) ?? otherwise;
+  return new Later(readAs, mayHide, type, raw.field);
 }
 
 function as(value: Known, type: ValueType, data: Data): Known {
@@ -124,7 +107,10 @@ function read(source: Source, names: Names): Result {
       const { data } = names;
       if (path.length === 1) {
         const field = path[0]!;
-        return new Later((run) => entry.read(run).values[field] ?? null, false);
+        return new Later((run) => entry.read(run).values[field] ?? null, false, undefined, {
+          of: entry.of,
+          id: field,
+        });
       }
       return new Later((run) => fieldOf(entry.read(run), path, data), false);
     }

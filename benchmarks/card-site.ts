@@ -1,0 +1,295 @@
+import { plant, type Branch } from '@sormet/core/edit';
+import {
+  FORMAT,
+  ordersFor,
+  text,
+  type ComponentDoc,
+  type Documents,
+  type EntryDoc,
+  type PageDoc,
+  type Source,
+} from '@sormet/core/model';
+import { blockOf } from '@sormet/core/style';
+
+const reads = (property: string): Source => ({ is: 'property', property });
+const ofCard = (field: string): Source => ({
+  is: 'field',
+  from: { repeat: 'cards' },
+  path: field === '' ? [] : [field],
+});
+const style = blockOf({ padding: '1px' });
+
+function component(
+  id: string,
+  root: Branch,
+  types: Record<string, Source & { is: 'value' }>,
+): ComponentDoc {
+  const orders = ordersFor(Object.keys(types).length);
+  let next = 0;
+  return {
+    id,
+    kind: 'component',
+    format: FORMAT,
+    name: id,
+    properties: Object.fromEntries(
+      Object.entries(types).map(([property, byDefault], i) => [
+        property,
+        {
+          label: property,
+          key: property,
+          type: byDefault.type,
+          group: null,
+          order: orders[i]!,
+          default: byDefault,
+        },
+      ]),
+    ),
+    groups: {},
+    slots: {},
+    nodes: plant(root, { parent: null, order: 'a0' }, () => `${id}${(next += 1)}`).nodes,
+  };
+}
+
+export const NAV: readonly (readonly [string, string])[] = [
+  ['Home', '/'],
+  ['Sheds', '/sheds'],
+  ['Guides', '/guides'],
+  ['Sessions', '/sessions'],
+  ['About', '/about'],
+  ['Write', 'mailto:hello@sheds.example'],
+];
+export const FOOTER = 'Run by the people who use it. Tools & tea for everybody.';
+export const CARDS = 24;
+
+/** What one card says, as plain data for the other engines. */
+export interface CardData {
+  readonly title: string;
+  readonly text: string;
+  readonly label: string;
+  readonly href: string;
+  readonly open: boolean;
+}
+
+export interface PageData {
+  readonly name: string;
+  readonly summary: string;
+  readonly cards: readonly CardData[];
+}
+
+/** What each page says: words with something to escape in every third, a condition that differs. */
+export function pageData(count: number): PageData[] {
+  return Array.from({ length: count }, (_, p) => ({
+    name: `Workshop ${p}${p % 3 === 0 ? ' & yard' : ''}`,
+    summary: `The ${p}th of many, where things are mended by the people who brought them and by those who know how.`,
+    cards: Array.from({ length: CARDS }, (_, c) => ({
+      title: `Evening ${c} at ${p}`,
+      text: `Lamps, leads ${c % 3 === 0 ? '& plugs' : 'and plugs'} for table ${(p * 7 + c) % 12}, from six until the kettle is empty.`,
+      label: `Book ${c}`,
+      href: `/book/${p}/${c}/seat-${(p + c) % 9}`,
+      open: (p + c) % 4 !== 0,
+    })),
+  }));
+}
+
+/** The same as documents: a page made from entries, with nav, intro, a repeat of cards with a nested button and a condition, footer. */
+export function cardSite(pages: readonly PageData[]): {
+  documents: Documents;
+  entries: EntryDoc[];
+  page: string;
+} {
+  const button = component(
+    'button',
+    { id: 'btn', tag: 'a', style, attributes: { href: reads('to') }, text: reads('label') },
+    { label: text('Go'), to: { is: 'value', type: 'link', value: { to: 'address', href: '/' } } },
+  );
+  const card = component(
+    'card',
+    {
+      id: 'crd',
+      tag: 'article',
+      style,
+      children: [
+        { tag: 'h3', text: reads('title') },
+        { tag: 'p', text: reads('words') },
+        {
+          component: 'button',
+          values: { label: reads('more'), to: reads('href') },
+          shown: reads('open'),
+        },
+      ],
+    },
+    {
+      title: text(''),
+      words: text(''),
+      more: text('Go'),
+      href: { is: 'value', type: 'link', value: { to: 'address', href: '/' } },
+      open: { is: 'value', type: 'boolean', value: true },
+    },
+  );
+  const body: Branch = {
+    tag: 'div',
+    children: [
+      {
+        tag: 'header',
+        children: [
+          {
+            tag: 'nav',
+            attributes: { 'aria-label': text('Main') },
+            children: [
+              {
+                tag: 'ul',
+                children: NAV.map(([label, href]) => ({
+                  tag: 'li',
+                  children: [
+                    {
+                      tag: 'a',
+                      attributes: {
+                        href: {
+                          is: 'value',
+                          type: 'link',
+                          value: { to: 'address', href },
+                        } as Source,
+                      },
+                      text: label,
+                    },
+                  ],
+                })),
+              },
+            ],
+          },
+        ],
+      },
+      {
+        tag: 'main',
+        children: [
+          {
+            id: 'intro',
+            tag: 'section',
+            style,
+            children: [
+              { tag: 'h1', text: { is: 'field', from: 'page', path: ['name'] } },
+              { tag: 'p', text: { is: 'field', from: 'page', path: ['summary'] } },
+            ],
+          },
+          {
+            tag: 'section',
+            children: [
+              {
+                id: 'cards',
+                repeat: {
+                  type: 'session',
+                  where: [{ field: 'at', equals: { is: 'field', from: 'page', path: [] } }],
+                  order: [{ field: 'place', descending: false }],
+                },
+                children: [
+                  {
+                    component: 'card',
+                    values: {
+                      title: ofCard('title'),
+                      words: ofCard('text'),
+                      more: ofCard('label'),
+                      href: ofCard('href'),
+                      open: ofCard('open'),
+                    },
+                  },
+                ],
+              },
+            ],
+          },
+        ],
+      },
+      { tag: 'footer', children: [{ tag: 'p', text: FOOTER }] },
+    ],
+  };
+  let next = 0;
+  const page: PageDoc = {
+    id: 'page',
+    kind: 'page',
+    format: FORMAT,
+    name: 'page',
+    path: '/w/<slug>',
+    title: text('t'),
+    description: text(''),
+    draft: false,
+    entries: 'workshop',
+    former: {},
+    nodes: plant(body, { parent: null, order: 'a0' }, () => `pg${(next += 1)}`).nodes,
+  };
+  const field = (type: string) => ({ label: type, key: 'k', type, order: 'a0' });
+  const type = (id: string, fields: Record<string, object>) => ({
+    id,
+    kind: 'type',
+    format: FORMAT,
+    name: id,
+    plural: id,
+    title: Object.keys(fields)[0]!,
+    fields,
+  });
+  const docs: object[] = [
+    button,
+    card,
+    page,
+    {
+      id: 'site',
+      kind: 'site',
+      format: FORMAT,
+      name: 'Bench',
+      slug: 'bench',
+      language: 'en',
+      surround: null,
+      widths: {},
+    },
+    { id: 'styles', kind: 'styles', format: FORMAT, tags: {}, fonts: {} },
+    type('workshop', { name: field('text'), summary: field('text') }),
+    type('session', {
+      title: field('text'),
+      text: field('text'),
+      label: field('text'),
+      href: field('link'),
+      open: field('boolean'),
+      at: { ...field('entry'), of: 'workshop' },
+      place: field('number'),
+    }),
+  ];
+  const entries: EntryDoc[] = [];
+  pages.forEach(({ name, summary, cards }, p) => {
+    const id = `w${p}`;
+    const entry: EntryDoc = {
+      id,
+      kind: 'entry',
+      format: FORMAT,
+      type: 'workshop',
+      slug: id,
+      draft: false,
+      values: { name: { type: 'text', value: name }, summary: { type: 'text', value: summary } },
+    };
+    entries.push(entry);
+    docs.push(entry);
+    cards.forEach((each, c) =>
+      docs.push({
+        id: `s${p}-${c}`,
+        kind: 'entry',
+        format: FORMAT,
+        type: 'session',
+        slug: `s${p}-${c}`,
+        draft: false,
+        values: {
+          title: { type: 'text', value: each.title },
+          text: { type: 'text', value: each.text },
+          label: { type: 'text', value: each.label },
+          href: { type: 'link', value: { to: 'address', href: each.href } },
+          open: { type: 'boolean', value: each.open },
+          at: { type: 'entry', value: id },
+          place: { type: 'number', value: c },
+        },
+      }),
+    );
+  });
+  return {
+    documents: Object.fromEntries(
+      docs.map((doc) => [(doc as { id: string }).id, doc]),
+    ) as Documents,
+    entries,
+    page: 'page',
+  };
+}

@@ -1,0 +1,156 @@
+import { Eta } from 'eta';
+import Handlebars from 'handlebars';
+import { h } from 'preact';
+import { renderToString as preactString } from 'preact-render-to-string';
+import { createElement } from 'react';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { build, Linker, prepare, write } from '@sormet/core/resolve';
+import { dataOf } from '@sormet/core/value';
+import { CARDS, cardSite, FOOTER, NAV, pageData, type CardData, type PageData } from './card-site';
+import { measure, rounded, type Report } from './measure';
+
+const PAGES = 1000;
+
+const ETA = `<div><header><nav aria-label="Main"><ul><% it.nav.forEach(function(n){ %><li><a href="<%= n[1] %>"><%= n[0] %></a></li><% }) %></ul></nav></header><main><section class="intro"><h1><%= it.name %></h1><p><%= it.summary %></p></section><section><% it.cards.forEach(function(c){ %><article class="crd"><h3><%= c.title %></h3><p><%= c.text %></p><% if (c.open) { %><a class="btn" href="<%= c.href %>"><%= c.label %></a><% } %></article><% }) %></section></main><footer><p><%= it.footer %></p></footer></div>`;
+
+const HANDLEBARS = `<div><header><nav aria-label="Main"><ul>{{#each nav}}<li><a href="{{this.[1]}}">{{this.[0]}}</a></li>{{/each}}</ul></nav></header><main><section class="intro"><h1>{{name}}</h1><p>{{summary}}</p></section><section>{{#each cards}}<article class="crd"><h3>{{title}}</h3><p>{{text}}</p>{{#if open}}<a class="btn" href="{{href}}">{{label}}</a>{{/if}}</article>{{/each}}</section></main><footer><p>{{footer}}</p></footer></div>`;
+
+/** The page as components of a library of the React kind, its `createElement` given. */
+function pageOf(
+  create: (type: unknown, props: object | null, ...children: unknown[]) => unknown,
+  className: string,
+) {
+  const Button = ({ label, href }: { label: string; href: string }) =>
+    create('a', { [className]: 'btn', href }, label);
+  const Card = ({ title, text, label, href, open }: CardData) =>
+    create(
+      'article',
+      { [className]: 'crd' },
+      create('h3', null, title),
+      create('p', null, text),
+      open ? create(Button, { label, href }) : null,
+    );
+  return ({ name, summary, cards }: PageData) =>
+    create(
+      'div',
+      null,
+      create(
+        'header',
+        null,
+        create(
+          'nav',
+          { 'aria-label': 'Main' },
+          create(
+            'ul',
+            null,
+            ...NAV.map(([label, href]) =>
+              create('li', { key: href }, create('a', { href }, label)),
+            ),
+          ),
+        ),
+      ),
+      create(
+        'main',
+        null,
+        create(
+          'section',
+          { [className]: 'intro' },
+          create('h1', null, name),
+          create('p', null, summary),
+        ),
+        create('section', null, ...cards.map((card, i) => create(Card, { key: i, ...card }))),
+      ),
+      create('footer', null, create('p', null, FOOTER)),
+    );
+}
+
+/** Pages per second of `write`, beside four engines doing equal work to equal HTML. */
+export function render(): Report {
+  const data = pageData(PAGES);
+  const { documents, entries, page } = cardSite(data);
+  const linker = new Linker();
+  const linked = linker.link(documents, page);
+  const published = dataOf(documents);
+  const template = prepare(linked, published, true);
+
+  const given = data.map((each) => ({ ...each, nav: NAV, footer: FOOTER }));
+  const eta = new Eta();
+  const etaTemplate = eta.compile(ETA);
+  const handlebars = Handlebars.compile(HANDLEBARS);
+  const ReactPage = pageOf(createElement as never, 'className') as never;
+  const PreactPage = pageOf(h as never, 'class') as never;
+  const engines = {
+    'sormet write': (i: number) => write(template, entries[i]),
+    eta: (i: number) => etaTemplate.call(eta, given[i]!),
+    handlebars: (i: number) => handlebars(given[i]),
+    'preact-render-to-string': (i: number) => preactString(h(PreactPage, data[i]! as never)),
+    'react-dom/server': (i: number) =>
+      renderToStaticMarkup(createElement(ReactPage, data[i]! as never)),
+  };
+  // Equal work means equal HTML, up to what each library escapes: nothing here differs.
+  for (const [name, engine] of Object.entries(engines))
+    for (const i of [0, 1, 7, PAGES - 1])
+      if (engine(i) !== engines['sormet write'](i))
+        throw new Error(
+          `${name} gives other HTML for page ${i}:\n${engine(i)}\n${engines['sormet write'](i)}`,
+        );
+
+  let length = 0;
+  const all = Object.entries(engines).map(([name, engine]) => ({
+    name,
+    round: () => {
+      for (let i = 0; i < PAGES; i += 1) length += engine(i).length;
+    },
+  }));
+  const times = measure([
+    ...all,
+    { name: 'link', round: () => void new Linker().link(documents, page) },
+    { name: 'prepare', round: () => void prepare(linked, published, true) },
+    {
+      name: 'build',
+      round: () => {
+        for (let i = 0; i < 100; i += 1)
+          length += build(linked, published, entries[i]).root ? 1 : 0;
+      },
+    },
+  ]);
+  const own = times.get('sormet write')!;
+  const perSecond = (ms: number) =>
+    `${Math.round((PAGES / ms) * 1000).toLocaleString('en')} pages/s`;
+  const aims: Record<string, string> = { eta: 'at least 0.9', 'react-dom/server': 'at least 4' };
+  if (length === 0) throw new Error('Nothing was written.');
+  return {
+    name: 'render',
+    about: `${PAGES} pages of nav, intro, ${CARDS} cards with a nested button and a condition, footer (${engines.eta(0).length} characters)`,
+    rows: [
+      ...Object.keys(engines).map((name) => ({
+        what: name === 'sormet write' ? 'write' : `write, times ${name}`,
+        figure: perSecond(times.get(name)!),
+        ratio: rounded(times.get(name)! / own),
+        reference: name === 'sormet write' ? 'itself' : name,
+        aim: aims[name] ?? '',
+      })),
+      {
+        what: 'link',
+        figure: `${times.get('link')!.toFixed(3)} ms`,
+        ratio: rounded(times.get('link')! / (own / PAGES)),
+        reference: 'writing one page',
+        aim: '',
+      },
+      {
+        what: 'prepare',
+        figure: `${times.get('prepare')!.toFixed(3)} ms`,
+        ratio: rounded(times.get('prepare')! / (own / PAGES)),
+        reference: 'writing one page',
+        aim: '',
+      },
+      {
+        what: 'build',
+        figure: perSecond(times.get('build')! * 10),
+        ratio: rounded((times.get('build')! * 10) / own),
+        reference: 'writing',
+        aim: '',
+      },
+    ],
+  };
+}

@@ -1,0 +1,112 @@
+import type { Data, Later, Run } from '../value';
+import { textOf } from './build';
+import { escapeAttribute, escapeText } from './escape';
+import { attributeText, holds, type Program, type Step, type Test } from './program';
+
+/** Longer texts are handed to the function rather than written into its source. */
+const LONGEST_LITERAL = 2000;
+
+/**
+ * A program as one JavaScript function: neighbouring texts joined, and the most common way to read a
+ * value, one field of an entry, written out in place. Everything people wrote gets into the source
+ * through `JSON.stringify` only. Nothing where functions cannot be made (under a strict policy in a browser).
+ */
+export function emit(program: Program, data: Data): ((run: Run) => string) | undefined {
+  const emitter = new Emitter(data);
+  const body = emitter.body(program);
+  try {
+    const make = new Function(
+      'c',
+      `return (run) => { let out = "", v, h; ${body} return out; }`,
+    ) as (constants: readonly unknown[]) => (run: Run) => string;
+    return make(emitter.constants);
+  } catch (error) {
+    if (error instanceof EvalError) return undefined;
+    throw error;
+  }
+}
+
+class Emitter {
+  readonly constants: unknown[] = [escapeText, escapeAttribute];
+
+  constructor(private readonly data: Data) {}
+
+  body(program: Program): string {
+    let code = '';
+    let terms: string[] = [];
+    const flush = () => {
+      if (terms.length > 0) code += `out += ${terms.join(' + ')};`;
+      terms = [];
+    };
+    for (const step of program) {
+      const term = this.term(step);
+      if (term !== undefined) terms.push(term);
+      else {
+        flush();
+        code += this.statement(step as Exclude<Step, string>);
+      }
+    }
+    flush();
+    return code;
+  }
+
+  /** A step that is an expression; nothing for one that is a statement. */
+  private term(step: Step): string | undefined {
+    if (typeof step === 'string')
+      return step.length > LONGEST_LITERAL ? this.constant(step) : JSON.stringify(step);
+    if (step.is === 'text') {
+      const otherwise = this.constant((run: Run) => escapeText(textOf(step.value.read(run))));
+      const plain = this.plain(step.value, 'text');
+      return plain
+        ? `(${plain} && v.value ? c[0](v.value) : ${otherwise}(run))`
+        : `${otherwise}(run)`;
+    }
+    if (step.is !== 'attribute') return undefined;
+    const { name, value, type } = step;
+    const { data } = this;
+    const otherwise = this.constant((run: Run) => attributeText(name, value.read(run), data));
+    const open = JSON.stringify(` ${name}="`);
+    const plain = this.plain(value, type);
+    if (plain && type === 'text')
+      return `(${plain} && v.value ? ${open} + c[1](v.value) + '"' : ${otherwise}(run))`;
+    if (plain && type === 'link') {
+      const href = this.constant((link: Parameters<Data['href']>[0]) => data.href(link));
+      return `(${plain} && v.value !== null && (h = ${href}(v.value)) !== "" ? ${open} + c[1](h) + '"' : ${otherwise}(run))`;
+    }
+    return `${otherwise}(run)`;
+  }
+
+  private statement(step: Exclude<Step, string>): string {
+    if (step.is === 'when') {
+      const tests = step.tests.map((test) => this.test(test)).join(' && ');
+      return `if (${tests}) {${this.body(step.then)}}`;
+    }
+    if (step.is !== 'each') throw new Error(`The step ${step.is} is no statement.`);
+    const { depth, entries, item, none } = step;
+    const list = `l${depth}`;
+    return (
+      `{const ${list} = ${this.constant(entries)}(run);` +
+      (none.length > 0 ? `if (${list}.length === 0) {${this.body(none)}}` : '') +
+      `for (let i${depth} = 0; i${depth} < ${list}.length; i${depth} += 1) {` +
+      `const e${depth} = ${list}[i${depth}]; run.items[${depth}] = e${depth};${this.body(item)}}}`
+    );
+  }
+
+  private test(test: Test): string {
+    const otherwise = `${this.constant((run: Run) => holds(test, run))}(run)`;
+    const plain = test.passes === 'yes' && this.plain(test.value, 'boolean');
+    return plain ? `(${plain} && v.value !== null ? v.value : ${otherwise})` : otherwise;
+  }
+
+  /** Code that puts the field a value is read from into `v` and asks whether it has the type; nothing for other values. */
+  private plain({ field, type }: Later, wanted: string): string | undefined {
+    if (!field || type !== wanted) return undefined;
+    const entry = field.of === 'page' ? 'run.page' : `e${field.of}`;
+    return `(v = ${entry}.values[${JSON.stringify(field.id)}]) !== undefined && v.type === ${JSON.stringify(wanted)}`;
+  }
+
+  private constant(value: unknown): string {
+    this.constants.push(value);
+    return `c[${this.constants.length - 1}]`;
+  }
+}
