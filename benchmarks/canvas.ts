@@ -123,25 +123,32 @@ export async function canvas(): Promise<Report> {
   };
   const made = new Map<string, number>();
   let total = 0;
-  /** Builds of one state after the other, from what was built before: link and build both count. */
+  /** Builds of one state after the other, each from what was built before; linking apart. */
   const again = (name: string, documents: Documents) => {
     const linker = new Linker();
-    let at = start;
-    let data = dataOf(at);
-    let built = build(linker.link(at, 'page'), data, undefined);
+    const states = [start, documents];
+    const links = states.map((state) => linker.link(state, 'page'));
+    const data = dataOf(start);
+    let built = build(links[0]!, data, undefined);
     total = size(built.root);
-    return {
-      name,
-      round: () => {
-        for (let i = 0; i < 10; i += 1) {
-          at = at === documents ? start : documents;
-          data = dataOf(at, data);
-          const count: Made = { nodes: 0 };
-          built = build(linker.link(at, 'page'), data, undefined, built, count);
-          made.set(name, count.nodes);
-        }
+    return [
+      {
+        name,
+        round: () => {
+          for (let i = 1; i <= 10; i += 1) {
+            const count: Made = { nodes: 0 };
+            built = build(links[i % 2]!, data, undefined, built, count);
+            made.set(name, count.nodes);
+          }
+        },
       },
-    };
+      {
+        name: `link ${name}`,
+        round: () => {
+          for (let i = 1; i <= 10; i += 1) linker.link(states[i % 2]!, 'page');
+        },
+      },
+    ];
   };
   const linker = new Linker();
   const times = measure([
@@ -151,7 +158,13 @@ export async function canvas(): Promise<Report> {
         for (let i = 0; i < 10; i += 1) build(linker.link(start, 'page'), dataOf(start), undefined);
       },
     },
-    ...Object.entries(edited).map(([name, documents]) => again(name, documents)),
+    {
+      name: 'link full',
+      round: () => {
+        for (let i = 0; i < 10; i += 1) new Linker().link(start, 'page');
+      },
+    },
+    ...Object.entries(edited).flatMap(([name, documents]) => again(name, documents)),
   ]);
   const full = times.get('full')!;
   const aims: Record<string, string> = {
@@ -173,6 +186,13 @@ export async function canvas(): Promise<Report> {
       ratio: rounded(times.get(name)! / full),
       reference: 'a full build',
       aim: aims[name]!,
+    })),
+    ...Object.keys(edited).map((name) => ({
+      what: `linking, ${name}`,
+      figure: `${(times.get(`link ${name}`)! / 10).toFixed(3)} ms`,
+      ratio: rounded(times.get(`link ${name}`)! / times.get('link full')!),
+      reference: 'linking anew',
+      aim: '',
     })),
   ];
   return { name: 'canvas', about: '2,000 elements', rows: [...rows, ...(await canvasInBrowser())] };

@@ -1,3 +1,4 @@
+import type { TreeDifference } from './difference';
 import type { NodeId } from './ids';
 import { byOrder, orderBetween } from './order';
 import type { Place, Tree, TreeNode } from './tree';
@@ -54,6 +55,18 @@ export function childrenOf(tree: Tree): Children {
   let children = cache.get(tree);
   if (!children) cache.set(tree, (children = new Children(tree)));
   return children;
+}
+
+/** Uses the children of an earlier state again when, by their difference, every node stands where it stood. */
+export function shareChildren(before: Tree, now: Tree, difference: TreeDifference): void {
+  const earlier = cache.get(before);
+  if (!earlier || cache.has(now) || difference.removed.length > 0) return;
+  for (const id of difference.changed) {
+    const node = now[id]!;
+    const old = before[id];
+    if (old === undefined || old.kind !== node.kind || old.place !== node.place) return;
+  }
+  cache.set(now, earlier);
 }
 
 /** The root of a tree. @throws when there is none, which no stored tree allows. */

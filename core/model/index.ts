@@ -12,3 +12,4 @@ export * from './invariants';
 export * from './validate';
 export * from './assets';
 export * from './upgrade';
+export * from './difference';

@@ -1,4 +1,4 @@
-import type { Doc, DocId, Documents, NodeId } from '../model';
+import { treeDifference, type Doc, type DocId, type Documents, type NodeId } from '../model';
 import { documentUses, member, nodeUses, type Use } from './uses';
 
 /** Whom something reaches. */
@@ -65,9 +65,9 @@ export class Reach {
     const old = before?.kind === 'page' || before?.kind === 'component' ? before.nodes : {};
     const now = after?.kind === 'page' || after?.kind === 'component' ? after.nodes : {};
     if (old !== now) {
-      for (const node in now)
-        if (now[node] !== old[node]) this.replace(nodes, node, nodeUses(id, node, now[node]!));
-      for (const node in old) if (!(node in now)) this.replace(nodes, node, []);
+      const { changed, removed } = treeDifference(old, now);
+      for (const node of changed) this.replace(nodes, node, nodeUses(id, node, now[node]!));
+      for (const node of removed) this.replace(nodes, node, []);
     }
     if (!sameHead(before, after)) this.replace(nodes, '', after ? documentUses(after) : []);
     this.countEntry(before, -1);

@@ -4,12 +4,16 @@ import {
   isVoid,
   NONE,
   rootOf,
+  shareChildren,
+  treeDifference,
   treeDocOf,
   type DocId,
   type Documents,
   type InstanceNode,
   type NodeId,
   type Source,
+  type Tree,
+  type TreeDifference,
   type TreeDoc,
   type TreeNode,
   type ValueType,
@@ -73,14 +77,14 @@ export class Linker {
 
   private anew(doc: TreeDoc): Linked {
     const before = this.kept.get(doc.id);
-    const nodes = new Map<NodeId, LinkedNode>();
-    const definitions = new Map<DocId, Linked | undefined>();
     const tree = doc.nodes;
+    const difference = before && treeDifference(before.linked.source.nodes, tree);
+    if (difference) shareChildren(before.linked.source.nodes, tree, difference);
     const children = childrenOf(tree);
-    const sources: TreeDoc | undefined = before?.linked.source;
-    const propertiesSame =
-      doc.kind === 'page' ||
-      (sources?.kind === 'component' && sources.properties === doc.properties);
+    const stale = difference && this.staleIn(doc, before.linked, difference);
+    const nodes = stale ? before.nodes : new Map<NodeId, LinkedNode>();
+    const definitions = new Map<DocId, Linked | undefined>();
+    if (stale) this.noteDefinitions(doc, before.linked, difference, definitions);
 
     const list = (ids: readonly NodeId[]): LinkedNode[] => {
       const made: LinkedNode[] = [];
@@ -90,16 +94,12 @@ export class Linker {
       }
       return made;
     };
-
     const one = (id: NodeId): LinkedNode | undefined => {
-      const node = tree[id]!;
-      const old = before?.nodes.get(id);
-      const unchanged = propertiesSame && sources?.nodes[id] === node;
-      const made = this.node(doc, id, node, children, list, definitions);
-      if (!made) return undefined;
-      const kept = old && unchanged && sameParts(old, made) ? old : made;
-      nodes.set(id, kept);
-      return kept;
+      if (stale && !stale.has(id)) return nodes.get(id);
+      const made = this.node(doc, id, tree[id]!, children, list, definitions);
+      if (made) nodes.set(id, made);
+      else nodes.delete(id);
+      return made;
     };
 
     const root = one(rootOf(tree)) ?? emptyRoot(rootOf(tree));
@@ -119,6 +119,60 @@ export class Linker {
     };
     this.kept.set(doc.id, { linked, nodes });
     return linked;
+  }
+
+  /**
+   * The nodes that must be linked again: those that changed, instances whose definition did, and
+   * everything around them. Nothing when all must, because properties changed that any node may read.
+   */
+  private staleIn(
+    doc: TreeDoc,
+    { source, definitions }: Linked,
+    { changed, removed }: TreeDifference,
+  ): Set<NodeId> | undefined {
+    if (
+      doc.kind === 'component' &&
+      (source.kind !== 'component' || source.properties !== doc.properties)
+    )
+      return undefined;
+    const tree = doc.nodes;
+    const stale = new Set<NodeId>();
+    const mark = (id: NodeId | null) => {
+      for (let at = id; at !== null && tree[at] && !stale.has(at); at = tree[at]!.place.parent)
+        stale.add(at);
+    };
+    for (const id of changed) {
+      mark(id);
+      // Where it stood before has one child less.
+      const old = source.nodes[id];
+      if (old && old.place !== tree[id]!.place) mark(old.place.parent);
+    }
+    for (const id of removed) mark(source.nodes[id]!.place.parent);
+    const others = [...definitions].filter(([id, definition]) => this.find(id) !== definition);
+    if (others.length > 0) {
+      const ids = new Set(others.map(([id]) => id));
+      for (const id of Object.keys(tree)) {
+        const node = tree[id]!;
+        if (node.kind === 'instance' && ids.has(node.component)) mark(id);
+      }
+    }
+    return stale;
+  }
+
+  /** The definitions a tree places: those of before, unless an instance came, went or became another. */
+  private noteDefinitions(
+    doc: TreeDoc,
+    { source, definitions: before }: Linked,
+    { changed, removed }: TreeDifference,
+    definitions: Map<DocId, Linked | undefined>,
+  ): void {
+    const componentOf = (node: TreeNode | undefined) =>
+      node?.kind === 'instance' ? node.component : undefined;
+    const same =
+      removed.every((id) => source.nodes[id]!.kind !== 'instance') &&
+      changed.every((id) => componentOf(source.nodes[id]) === componentOf(doc.nodes[id]));
+    const ids = same ? before.keys() : Object.values(doc.nodes).map(componentOf);
+    for (const id of ids) if (id !== undefined) definitions.set(id, this.find(id));
   }
 
   private node(
@@ -231,27 +285,6 @@ function classOf(id: NodeId, style: object): string {
 /** A root whose component is gone resolves to nothing. */
 function emptyRoot(id: NodeId): LinkedNode {
   return { kind: 'slot', id, slot: '', fallback: [], reads: new ReadsBuilder(null).done() };
-}
-
-/** Whether two linked nodes made from the same stored node also have the same linked parts. */
-function sameParts(a: LinkedNode, b: LinkedNode): boolean {
-  if (a.kind === 'element' && b.kind === 'element') return sameItems(a.children, b.children);
-  if (a.kind === 'slot' && b.kind === 'slot') return sameItems(a.fallback, b.fallback);
-  if (a.kind === 'repeat' && b.kind === 'repeat')
-    return sameItems(a.items, b.items) && sameItems(a.none, b.none);
-  if (a.kind === 'instance' && b.kind === 'instance') {
-    if (a.component !== b.component) return false;
-    const slots = Object.keys(b.slots);
-    return (
-      slots.length === Object.keys(a.slots).length &&
-      slots.every((slot) => sameItems(a.slots[slot] ?? [], b.slots[slot]!))
-    );
-  }
-  return a.kind === b.kind;
-}
-
-function sameItems<T>(a: readonly T[], b: readonly T[]): boolean {
-  return a.length === b.length && a.every((item, i) => item === b[i]);
 }
 
 /** Gathers what a node reads. */

@@ -1,6 +1,6 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import type { Documents } from '@sormet/core/model';
-import { applyChanges, sayEdit, type Change } from '@sormet/core/edit';
+import { applyChanges, sayEdit } from '@sormet/core/edit';
 import type { HistoryEdit, Plan, SiteSummary } from './api';
 import {
   joinChanges,
@@ -46,6 +46,20 @@ const initialState: SiteState = {
   refusal: null,
 };
 
+/**
+ * A reducer that makes a new state from the whole old one. Documents are large and replaced whole, so it is
+ * given the state itself and not a draft of it.
+ */
+function whole<P>(make: (state: SiteState, payload: P) => SiteState) {
+  return (draft: Draft<SiteState>, { payload }: PayloadAction<P>) =>
+    make(original(draft) as SiteState, payload) as Draft<SiteState>;
+}
+
+/** The same for an action that carries nothing. */
+function alone(make: (state: SiteState) => SiteState) {
+  return (draft: Draft<SiteState>) => make(original(draft) as SiteState) as Draft<SiteState>;
+}
+
 /** How many steps can be undone. */
 const UNDO_DEPTH = 300;
 
@@ -79,161 +93,117 @@ export const siteSlice = createSlice({
   name: 'site',
   initialState,
   reducers: {
-    opening: () => ({ ...initialState, status: 'loading' as const }),
-    failed: (state, { payload }: PayloadAction<string>) => ({
-      ...state,
-      status: 'failed' as const,
-      error: payload,
-    }),
-    opened(
-      _,
-      {
-        payload,
-      }: PayloadAction<{
-        summary: SiteSummary;
-        revision: number;
-        documents: Documents;
-        conflicts: Conflict[];
-      }>,
-    ) {
-      const { summary, revision, documents, conflicts } = payload;
-      return {
+    opening: alone(() => ({ ...initialState, status: 'loading' })),
+    failed: whole<string>((state, error) => ({ ...state, status: 'failed', error })),
+    opened: whole<Pick<SiteState, 'summary' | 'revision' | 'documents' | 'conflicts'>>(
+      (_, given) => ({
         ...initialState,
-        status: 'ready' as const,
-        summary,
-        revision,
-        confirmed: documents,
-        documents,
-        conflicts,
-      };
-    },
+        ...given,
+        status: 'ready',
+        confirmed: given.documents,
+      }),
+    ),
     /** An edit was made here. */
-    edited(
-      state,
-      { payload }: PayloadAction<{ made: PendingEdit; says: string; undo: 'step' | 'none' }>,
-    ) {
-      const { made, says, undo } = payload;
-      const documents = applyChanges(state.documents as Documents, made.changes);
-      const last = state.pending.at(-1) as PendingEdit | undefined;
-      const joins =
-        last &&
-        !last.sent &&
-        made.group !== null &&
-        last.group === made.group &&
-        samePlaces(last.changes, made.changes);
-      const pending = joins
-        ? [
-            ...state.pending.slice(0, -1),
-            { ...made, id: last.id, changes: joinChanges(last.changes, made.changes) },
-          ].filter((edit) => edit.changes.length > 0)
-        : [...state.pending, made];
-      const before = state.undo.at(-1) as Step | undefined;
-      const sameStep = before && made.group !== null && before.group === made.group;
-      const step: Step = {
-        says,
-        group: made.group,
-        changes: sameStep ? joinChanges(before.changes, made.changes) : made.changes,
-      };
-      return {
-        ...(state as SiteState),
-        documents,
-        pending: pending as PendingEdit[],
+    edited: whole<{ made: PendingEdit; says: string; undo: 'step' | 'none' }>(
+      (state, { made, says, undo }) => ({
+        ...state,
+        documents: applyChanges(state.documents, made.changes),
+        pending: pendingWith(state.pending, made),
         refusal: null,
-        ...(undo === 'none'
-          ? {}
-          : {
-              undo: [...(sameStep ? state.undo.slice(0, -1) : state.undo), step].slice(
-                -UNDO_DEPTH,
-              ) as Step[],
-              redo: [],
-            }),
-      };
-    },
+        ...(undo === 'none' ? {} : { undo: stepsWith(state.undo, made, says), redo: [] }),
+      }),
+    ),
     /** The last step was taken back, or made again: the stacks move. */
-    undone(state) {
+    undone: alone((state) => {
       const step = state.undo.at(-1);
-      return step
-        ? ({
-            ...state,
-            undo: state.undo.slice(0, -1),
-            redo: [...state.redo, { ...step, group: null }],
-          } as SiteState)
-        : state;
-    },
-    redone(state) {
-      const step = state.redo.at(-1);
-      return step
-        ? ({ ...state, redo: state.redo.slice(0, -1), undo: [...state.undo, step] } as SiteState)
-        : state;
-    },
-    sending(state, { payload }: PayloadAction<string>) {
+      if (!step) return state;
       return {
         ...state,
-        pending: state.pending.map((edit) =>
-          edit.id === payload ? { ...edit, sent: true } : edit,
-        ),
-      } as SiteState;
-    },
+        undo: state.undo.slice(0, -1),
+        redo: [...state.redo, { ...step, group: null }],
+      };
+    }),
+    redone: alone((state) => {
+      const step = state.redo.at(-1);
+      if (!step) return state;
+      return { ...state, redo: state.redo.slice(0, -1), undo: [...state.undo, step] };
+    }),
+    sending: whole<string>((state, sent) => ({
+      ...state,
+      pending: state.pending.map((edit) => (edit.id === sent ? { ...edit, sent: true } : edit)),
+    })),
     /** The server has taken in the first pending edit as the next revision. */
-    accepted(state, { payload }: PayloadAction<{ id: string; revision: number }>) {
-      const plain = state as SiteState;
-      const first = plain.pending[0];
-      if (first?.id !== payload.id || payload.revision !== plain.revision + 1) return plain;
+    accepted: whole<{ id: string; revision: number }>((state, { id, revision }) => {
+      const first = state.pending[0];
+      if (first?.id !== id || revision !== state.revision + 1) return state;
       return {
-        ...plain,
-        revision: payload.revision,
-        confirmed: applyChanges(plain.confirmed, first.changes),
-        pending: plain.pending.slice(1),
+        ...state,
+        revision,
+        confirmed: applyChanges(state.confirmed, first.changes),
+        pending: state.pending.slice(1),
         connected: true,
       };
-    },
+    }),
     /** The server has refused a pending edit; it is kept aside with both sides. */
-    refusedByServer(
-      state,
-      { payload }: PayloadAction<{ id: string; reason: string; stands: unknown }>,
-    ) {
-      const plain = state as SiteState;
-      const edit = plain.pending.find(({ id }) => id === payload.id);
-      if (!edit) return plain;
-      const conflict = conflictOf(plain.documents, edit, payload.reason, payload.stands);
-      return relaid(
-        { ...plain, conflicts: [...plain.conflicts, conflict] },
-        plain.pending.filter((other) => other !== edit),
-      );
-    },
+    refusedByServer: whole<{ id: string; reason: string; stands: unknown }>(
+      (state, { id, reason, stands }) => {
+        const edit = state.pending.find((each) => each.id === id);
+        if (!edit) return state;
+        const conflict = conflictOf(state.documents, edit, reason, stands);
+        return relaid(
+          { ...state, conflicts: [...state.conflicts, conflict] },
+          state.pending.filter((other) => other !== edit),
+        );
+      },
+    ),
     /** Edits that the server has, in order: others' and our own. */
-    heard(state, { payload }: PayloadAction<HistoryEdit[]>) {
-      const plain = state as SiteState;
-      let { confirmed, revision } = plain;
-      const own = new Set<string>();
-      for (const edit of payload) {
+    heard: whole<HistoryEdit[]>((state, edits) => {
+      let { confirmed, revision } = state;
+      const done = new Set<string>();
+      for (const edit of edits) {
         if (edit.revision !== revision + 1) continue;
         confirmed = applyChanges(confirmed, edit.changes);
         revision = edit.revision;
-        own.add(edit.edit);
+        done.add(edit.edit);
       }
       return relaid(
-        { ...plain, confirmed, revision, connected: true },
-        plain.pending.filter(({ id }) => !own.has(id)),
+        { ...state, confirmed, revision, connected: true },
+        state.pending.filter(({ id }) => !done.has(id)),
       );
-    },
-    decided(state, { payload }: PayloadAction<string>) {
-      return {
-        ...state,
-        conflicts: state.conflicts.filter(({ id }) => id !== payload),
-      } as SiteState;
-    },
-    connection: (state, { payload }: PayloadAction<boolean>) =>
-      state.connected === payload ? state : { ...state, connected: payload },
-    planned: (state, { payload }: PayloadAction<Plan>) =>
-      ({ ...state, plan: payload }) as SiteState,
-    refused: (state, { payload }: PayloadAction<string>) => ({
-      ...state,
-      refusal: { says: payload, at: Date.now() },
     }),
-    refusalSeen: (state) => ({ ...state, refusal: null }),
+    decided: whole<string>((state, conflict) => ({
+      ...state,
+      conflicts: state.conflicts.filter(({ id }) => id !== conflict),
+    })),
+    connection: whole<boolean>((state, connected) =>
+      state.connected === connected ? state : { ...state, connected },
+    ),
+    planned: whole<Plan>((state, plan) => ({ ...state, plan })),
+    refused: whole<string>((state, says) => ({ ...state, refusal: { says, at: Date.now() } })),
+    refusalSeen: alone((state) => ({ ...state, refusal: null })),
   },
 });
 
+/** Pending edits with one more: joined with the last when both are typing at one place and that one is not on its way. */
+function pendingWith(pending: readonly PendingEdit[], made: PendingEdit): PendingEdit[] {
+  const last = pending.at(-1);
+  const joins =
+    last !== undefined &&
+    !last.sent &&
+    made.group !== null &&
+    last.group === made.group &&
+    samePlaces(last.changes, made.changes);
+  if (!joins) return [...pending, made];
+  const joined = { ...made, id: last.id, changes: joinChanges(last.changes, made.changes) };
+  return [...pending.slice(0, -1), ...(joined.changes.length > 0 ? [joined] : [])];
+}
+
+/** The steps that can be undone with one more: a word being typed is one step. */
+function stepsWith(steps: readonly Step[], { changes, group }: PendingEdit, says: string): Step[] {
+  const last = steps.at(-1);
+  if (last === undefined || group === null || last.group !== group)
+    return [...steps, { says, group, changes }].slice(-UNDO_DEPTH);
+  return [...steps.slice(0, -1), { says, group, changes: joinChanges(last.changes, changes) }];
+}
+
 export const siteActions = siteSlice.actions;
-export type { Change };
