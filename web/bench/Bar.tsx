@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useDeferredValue, useMemo, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, Select, Tooltip } from 'antd';
 import { Redo2, Undo2 } from 'lucide-react';
@@ -28,6 +28,27 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
   const { undo, redo, plan } = useApp((state) => state.site);
   const site = siteOf(documents);
   const at = entry ? entries.indexOf(entry) : -1;
+  const shown = useDeferredValue(documents);
+  const places = useMemo(
+    () => [
+      {
+        label: 'Pages',
+        options: allOf(shown, 'page')
+          .sort((a, b) => (a.path < b.path ? -1 : 1))
+          .map((page) => ({
+            value: page.id,
+            label: page.path + (page.draft ? ' (draft)' : ''),
+          })),
+      },
+      {
+        label: 'Definitions',
+        options: allOf(shown, 'component')
+          .sort((a, b) => (a.name < b.name ? -1 : 1))
+          .map(({ id, name }) => ({ value: id, label: name })),
+      },
+    ],
+    [shown],
+  );
   const changing = plan?.pages.length;
   return (
     <header className="bar">
@@ -44,23 +65,7 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
         value={doc.id}
         showSearch={{ optionFilterProp: 'label' }}
         popupMatchSelectWidth={280}
-        options={[
-          {
-            label: 'Pages',
-            options: allOf(documents, 'page')
-              .sort((a, b) => (a.path < b.path ? -1 : 1))
-              .map((page) => ({
-                value: page.id,
-                label: page.path + (page.draft ? ' (draft)' : ''),
-              })),
-          },
-          {
-            label: 'Definitions',
-            options: allOf(documents, 'component')
-              .sort((a, b) => (a.name < b.name ? -1 : 1))
-              .map(({ id, name }) => ({ value: id, label: name })),
-          },
-        ]}
+        options={places}
         onChange={(id: string) => void navigate(`/sites/${sync.site}/bench/${id}`)}
       />
       {entries.length > 0 && entry ? (

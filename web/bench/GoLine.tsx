@@ -35,6 +35,7 @@ export function GoLine({
 
   const options = useMemo(() => {
     const found: Option[] = [];
+    if (!goLine) return found;
     const add = (verb: string, name: string, run: () => void, note = '') =>
       found.push({
         value: `${verb} ${name}`,
@@ -62,7 +63,7 @@ export function GoLine({
       add('go', `definition of ${shortName(name)}`, () => dispatch(benchActions.openBeside(id)));
     for (const { label, key, run } of actions) add('do', label, run, key);
     return found;
-  }, [documents, doc, selection, placing, navigate, sync, dispatch, actions]);
+  }, [goLine, documents, doc, selection, placing, navigate, sync, dispatch, actions]);
 
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   const fitting = options

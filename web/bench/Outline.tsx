@@ -1,4 +1,12 @@
-import { useMemo, useRef, useState, useLayoutEffect, type ReactNode } from 'react';
+import {
+  memo,
+  useDeferredValue,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { Tree, type NodeRendererProps, type TreeApi } from 'react-arborist';
 import { Box, Image, LayoutTemplate, List, Repeat, Stamp, Type } from 'lucide-react';
 import {
@@ -6,6 +14,7 @@ import {
   docOf,
   placeAt,
   rootOf,
+  sameJson,
   treeDocOf,
   inOrder,
   type Documents,
@@ -23,6 +32,8 @@ interface Row {
   readonly note: string;
   readonly icon: 'stamp' | 'box' | 'text' | 'picture' | 'repeat' | 'slot' | 'list';
   readonly own: string | null;
+  /** The document the row belongs to. */
+  readonly doc: string;
   readonly slot?: string;
   readonly parent: string | null;
   readonly children?: Row[];
@@ -51,6 +62,7 @@ function rowsOf(documents: Documents, doc: TreeDoc): Row[] {
       return {
         id,
         own: id,
+        doc: doc.id,
         parent,
         name: component ? shortName(component.name) : name,
         note: node.name ? `“${node.name}”` : '',
@@ -62,6 +74,7 @@ function rowsOf(documents: Documents, doc: TreeDoc): Row[] {
                 return {
                   id: `${id}/${slot}`,
                   own: null,
+                  doc: doc.id,
                   slot,
                   parent: id,
                   name: label,
@@ -79,6 +92,7 @@ function rowsOf(documents: Documents, doc: TreeDoc): Row[] {
     return {
       id,
       own: id,
+      doc: doc.id,
       parent,
       name,
       note: noteOf(doc, node, onlyText ? doc.nodes[inner[0]!] : undefined),
@@ -115,14 +129,21 @@ function noteOf(doc: TreeDoc, node: TreeNode, text: TreeNode | undefined): strin
   return node.kind === 'element' ? node.tag : '';
 }
 
+/** The rows of before, as long as nothing in them changed: most edits leave the outline alone. */
+function useSameRows(rows: Row[]): Row[] {
+  const before = useRef(rows);
+  if (!sameJson(before.current, rows)) before.current = rows;
+  return before.current;
+}
+
 /** The outline: one row for each thing of the open document, selected together with canvas and ledger. */
-export function Outline({ doc: id }: { doc: string }): ReactNode {
-  const { documents } = useDerived();
+export const Outline = memo(function Outline({ doc: id }: { doc: string }): ReactNode {
+  // What is typed does not wait for the rows to follow.
+  const documents = useDeferredValue(useDerived().documents);
   const sync = useSync();
-  const dispatch = useAppDispatch();
   const selection = useApp((state) => state.bench.selection);
   const doc = treeDocOf(documents, id);
-  const rows = useMemo(() => (doc ? rowsOf(documents, doc) : []), [documents, doc]);
+  const rows = useSameRows(useMemo(() => (doc ? rowsOf(documents, doc) : []), [documents, doc]));
   const box = useRef<HTMLDivElement>(null);
   const tree = useRef<TreeApi<Row>>(null);
   const [size, setSize] = useState({ width: 200, height: 200 });
@@ -171,44 +192,31 @@ export function Outline({ doc: id }: { doc: string }): ReactNode {
           });
         }}
       >
-        {(props) => (
-          <OutlineRow
-            {...props}
-            isSelected={
-              selection?.doc === id &&
-              props.node.data.own !== null &&
-              selection.nodes.includes(props.node.data.own)
-            }
-            onSelect={(own, adds) => {
-              const nodes =
-                adds && selection?.doc === id ? [...new Set([...selection.nodes, own])] : [own];
-              dispatch(benchActions.select({ doc: id, nodes }));
-            }}
-          />
-        )}
+        {OutlineRow}
       </Tree>
     </div>
   );
-}
+});
 
-function OutlineRow({
-  node,
-  style,
-  dragHandle,
-  isSelected,
-  onSelect,
-}: NodeRendererProps<Row> & {
-  isSelected: boolean;
-  onSelect: (id: string, adds: boolean) => void;
-}): ReactNode {
-  const { name, note, icon, own } = node.data;
+/** One row. The tree takes it as a component, so it must be the same function each time. */
+function OutlineRow({ node, style, dragHandle }: NodeRendererProps<Row>): ReactNode {
+  const dispatch = useAppDispatch();
+  const { name, note, icon, own, doc } = node.data;
+  const selection = useApp((state) => state.bench.selection);
+  const mine = selection?.doc === doc ? selection.nodes : [];
+  const isSelected = own !== null && mine.includes(own);
   const Icon = ICONS[icon];
+  const select = (adds: boolean) => {
+    if (own === null) return;
+    const nodes = adds ? [...new Set([...mine, own])] : [own];
+    dispatch(benchActions.select({ doc, nodes }));
+  };
   return (
     <div
       ref={dragHandle}
       style={style}
       className={`outline-row ${isSelected ? 'selected' : ''} ${own === null ? 'is-slot' : ''} is-${icon}`}
-      onClick={(event) => own !== null && onSelect(own, event.ctrlKey)}
+      onClick={(event) => select(event.ctrlKey)}
       onDoubleClick={() => node.toggle()}
     >
       <Icon size={13} strokeWidth={1.5} aria-hidden />

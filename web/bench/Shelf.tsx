@@ -1,4 +1,4 @@
-import { useMemo, type ReactNode } from 'react';
+import { memo, useDeferredValue, useMemo, type ReactNode } from 'react';
 import { useDraggable } from '@dnd-kit/core';
 import { allOf } from '@sormet/core/model';
 import { folderOf, shortName, STARTERS } from '@sormet/core/edit';
@@ -8,8 +8,10 @@ import { benchActions } from './bench-slice';
 import { nextPlace, usePlacing, type Placeable } from './placing';
 
 /** What can be placed: components by folder with their reach, ready sections, elements. */
-export function Shelf({ doc }: { doc: string }): ReactNode {
-  const { documents, reach } = useDerived();
+export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
+  const { reach, ...derived } = useDerived();
+  // What is typed does not wait for the counts to follow.
+  const documents = useDeferredValue(derived.documents);
   const dispatch = useAppDispatch();
   const groups = useMemo(() => {
     const folders = new Map<string, ReactNode[]>();
@@ -56,7 +58,7 @@ export function Shelf({ doc }: { doc: string }): ReactNode {
       ))}
     </div>
   );
-}
+});
 
 function rank(folder: string): number {
   return folder === 'Sections' ? 0 : folder === 'Surrounds' ? 9 : 1;

@@ -11,14 +11,14 @@ import {
 import { createPortal } from 'react-dom';
 import { useDroppable, useDndMonitor } from '@dnd-kit/core';
 import { docOf, siteOf, type EntryDoc } from '@sormet/core/model';
-import { build, type Built, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
+import type { Built, Resolved, ResolvedElement } from '@sormet/core/resolve';
 import { widthsOf } from '@sormet/core/style';
 import { useApp, useAppDispatch } from '../app/store';
 import { benchActions } from '../bench/bench-slice';
 import { usePlacing, type Placeable } from '../bench/placing';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { describe, elementOf, ownerIn, resolvedOf, slotsOf, textTarget } from './address';
-import { canvasCss } from './canvas-css';
+import { CanvasCss } from './canvas-css';
 import { Draw } from './draw';
 import { landingAt, type Landing } from './landing';
 import { Registry } from './registry';
@@ -36,15 +36,9 @@ interface CanvasProps {
   readonly onScale?: (scale: number) => void;
 }
 
-/** The built tree of a document, kept from edit to edit so that what did not change is shared. */
+/** The built tree of a document for what is shown now; everybody who asks gets the same one. */
 export function useBuilt(doc: string, entry: EntryDoc | undefined): Built | undefined {
-  const { documents, data, linker } = useDerived();
-  const before = useRef<Built>(undefined);
-  return useMemo(() => {
-    if (!documents[doc]) return undefined;
-    before.current = build(linker.link(documents, doc), data, entry, before.current);
-    return before.current;
-  }, [documents, data, linker, doc, entry]);
+  return useDerived().builtOf(doc, entry);
 }
 
 /** A live picture of a document: nothing inside it runs; everything done to it is done from outside. */
@@ -77,7 +71,11 @@ export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
   const scale = zoom ?? fit;
   useEffect(() => onScale?.(scale), [onScale, scale]);
 
-  const css = useMemo(() => (built ? canvasCss(documents, built.linked) : ''), [documents, built]);
+  const styles = useMemo(() => new CanvasCss(), []);
+  const css = useMemo(
+    () => (built ? styles.of(documents, built.linked) : ''),
+    [styles, documents, built],
+  );
 
   const typing = useTyping({
     frame,

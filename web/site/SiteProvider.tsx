@@ -2,9 +2,9 @@ import { createContext, useContext, useEffect, useMemo, useRef, type ReactNode }
 import { useStore } from 'react-redux';
 import { Outlet, useParams } from 'react-router';
 import { Alert, Button, Skeleton } from 'antd';
-import { siteOf, type Documents } from '@sormet/core/model';
+import { siteOf, treeDocOf, type Documents, type EntryDoc } from '@sormet/core/model';
 import { Reach } from '@sormet/core/reach';
-import { Linker } from '@sormet/core/resolve';
+import { build, Linker, type Built } from '@sormet/core/resolve';
 import { dataOf, type Data } from '@sormet/core/value';
 import type { AppStore } from '../app/store';
 import { useApp } from '../app/store';
@@ -25,6 +25,8 @@ export interface Derived {
   readonly data: Data;
   readonly reach: Reach;
   readonly linker: Linker;
+  /** A document as it shows, for an entry where it is made from entries; worked out once for each state. */
+  builtOf(doc: string, entry: EntryDoc | undefined): Built | undefined;
 }
 
 const DerivedContext = createContext<Derived | null>(null);
@@ -70,15 +72,28 @@ function DerivedProvider({ children }: { children: ReactNode }): ReactNode {
   const documents = useApp((state) => state.site.documents);
   const linker = useRef<Linker>(null);
   const before = useRef<Derived>(null);
+  const trees = useRef(new Map<string, { documents: Documents; built: Built }>());
   linker.current ??= new Linker();
   if (before.current?.documents !== documents) {
     const reach = before.current?.reach ?? new Reach();
     reach.updateAll(before.current?.documents ?? {}, documents);
+    const data = dataOf(documents, before.current?.data);
+    const link = linker.current;
     before.current = {
       documents,
-      data: dataOf(documents, before.current?.data),
+      data,
       reach,
-      linker: linker.current,
+      linker: link,
+      builtOf(doc, entry) {
+        if (!treeDocOf(documents, doc)) return undefined;
+        const key = `${doc} ${entry?.id ?? ''}`;
+        const kept = trees.current.get(key);
+        if (kept?.documents === documents && kept.built.scope.page === entry) return kept.built;
+        const built = build(link.link(documents, doc), data, entry, kept?.built);
+        if (trees.current.size > 40) trees.current.clear();
+        trees.current.set(key, { documents, built });
+        return built;
+      },
     };
   }
   const derived = before.current;

@@ -125,7 +125,8 @@ function WordsInput({
     <Input.TextArea
       size="small"
       variant="borderless"
-      autoSize={{ minRows: 1, maxRows: 4 }}
+      rows={1}
+      className="grows"
       aria-label={label}
       value={value}
       placeholder={placeholder ?? ''}
