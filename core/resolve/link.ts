@@ -12,7 +12,6 @@ import {
   type InstanceNode,
   type NodeId,
   type Source,
-  type Tree,
   type TreeDifference,
   type TreeDoc,
   type TreeNode,

@@ -12,7 +12,7 @@ import {
   statSync,
   writeFileSync,
 } from 'node:fs';
-import { createServer } from 'node:net';
+import { connect, createServer } from 'node:net';
 import { dirname, join, resolve } from 'node:path';
 import { root, run } from './install.mjs';
 import { say, Trouble } from './say.mjs';
@@ -40,6 +40,18 @@ export function dataFolder() {
   const beside = join(root, '.data');
   if (!isRoot || reachable(dirname(beside))) return beside;
   return '/var/lib/sormet';
+}
+
+/** Whether somebody takes connections on a port of this machine. */
+function accepts(port) {
+  return new Promise((answer) => {
+    const socket = connect(port, '127.0.0.1');
+    socket.once('connect', () => {
+      socket.destroy();
+      answer(true);
+    });
+    socket.once('error', () => answer(false));
+  });
 }
 
 function freePort() {
@@ -106,30 +118,36 @@ export async function startPostgres(programs, folder, { durable = true } = {}) {
     }
   }
   const password = readFileSync(secret, 'utf8');
-  const running = pg('pg_ctl', ['status', '-D', data]).status === 0;
+  const log = join(data, 'server.log');
+  const fast = durable ? '' : ' -c fsync=off -c synchronous_commit=off -c full_page_writes=off';
   let port;
-  if (running) {
-    port = Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[3]);
-  } else {
-    port = await freePort();
-    const fast = durable ? '' : ' -c fsync=off -c synchronous_commit=off -c full_page_writes=off';
-    const log = join(data, 'server.log');
-    const started = pg('pg_ctl', [
-      'start',
-      '-w',
-      '-D',
-      data,
-      '-l',
-      log,
-      '-o',
-      `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories='' -c max_connections=60${fast}`,
-    ]);
-    if (started.status !== 0) {
+  // A server that was killed may take a moment to be gone: its last processes hold on to its memory.
+  for (let tries = 1; port === undefined; tries += 1) {
+    if (pg('pg_ctl', ['status', '-D', data]).status === 0) {
+      const running = Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[3]);
+      if (await accepts(running)) port = running;
+    } else {
+      const wanted = await freePort();
+      const started = pg('pg_ctl', [
+        'start',
+        '-w',
+        '-D',
+        data,
+        '-l',
+        log,
+        '-o',
+        `-c listen_addresses=127.0.0.1 -c port=${wanted} -c unix_socket_directories='' -c max_connections=60${fast}`,
+      ]);
+      if (started.status === 0) port = wanted;
+    }
+    if (port !== undefined) break;
+    if (tries === 30) {
       const tail = existsSync(log)
         ? readFileSync(log, 'utf8').split('\n').slice(-12).join('\n')
         : '';
-      throw new Trouble(`PostgreSQL did not start on ${data}:\n${tail || started.stderr}`);
+      throw new Trouble(`PostgreSQL did not start on ${data}:\n${tail}`);
     }
+    await new Promise((done) => setTimeout(done, 300));
   }
   return {
     port,

@@ -1,0 +1,121 @@
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+
+/** Walks the main views of the demo and takes one picture of each. */
+export async function takePictures(address, folder, say) {
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-background-networking'],
+  });
+  try {
+    const page = await browser.newPage({
+      baseURL: address,
+      viewport: { width: 1280, height: 800 },
+    });
+    const take = async (name) => {
+      await page.waitForTimeout(700);
+      await page.screenshot({ path: join(folder, `${name}.png`) });
+      say(`docs/screenshots/${name}.png`);
+    };
+    const canvas = page.frameLocator('iframe[title="The page"]');
+    const clickOn = async (locator) => {
+      const box = await locator.boundingBox();
+      await page.mouse.click(box.x + 14, box.y + 10);
+    };
+
+    await page.goto('/');
+    await take('sites');
+    await page.goto('/sites/brackenfold');
+    await take('pages');
+    await page.goto('/sites/brackenfold/library');
+    await take('library');
+    await page.goto('/sites/brackenfold/content/shed/shed-millgate');
+    await take('content');
+
+    // The main job, as far as its pictures: a section made reusable and bound to the sheds.
+    await page.goto('/sites/brackenfold/bench/page-shed?entry=shed-millgate');
+    await canvas.locator('main').waitFor();
+    await page.waitForTimeout(800);
+    await page.keyboard.press('g');
+    await page.getByRole('combobox', { name: 'Go line' }).fill('place words and');
+    await take('go-line');
+    await page.keyboard.press('Enter');
+    await canvas.locator('[contenteditable]').waitFor();
+    await page.keyboard.type('A shed near you');
+    await page.keyboard.press('Escape');
+    await page.locator('.outline-row', { hasText: 'Words and picture' }).click();
+    for (let i = 0; i < 2; i += 1) await page.keyboard.press('Alt+ArrowUp');
+    await page.getByRole('tab', { name: 'Style' }).click();
+    const declare = async (property, css, width = 'base') => {
+      const cell = page.getByRole('textbox', { name: `${property}, ${width}`, exact: true });
+      await cell.fill(css);
+      await cell.press('Enter');
+    };
+    await declare('background-color', '#f3e6d3');
+    await declare('padding', '56px 80px');
+    await declare('padding', '28px 20px', '600 and below');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('m');
+    await page.getByRole('textbox', { name: 'Name of the component' }).fill('Sections/Shed intro');
+    await page.getByRole('button', { name: 'Make component' }).click();
+    await page.getByRole('button', { name: 'select its root' }).click();
+    await page.getByRole('tab', { name: 'Values' }).click();
+    for (const label of [
+      'Heading text',
+      'Text',
+      'Button text',
+      'Button address',
+      'Button shown',
+      'Picture',
+      'Picture alternative text',
+    ])
+      await page.getByRole('checkbox', { name: `Expose ${label}`, exact: true }).check();
+    await take('bench-exposing');
+    await page.getByRole('button', { name: 'Expose 7 controls' }).click();
+    await page.locator('.ledger-body').evaluate((body) => body.scrollTo(0, 0));
+
+    await clickOn(canvas.locator('main > section').first().locator('h2'));
+    const choose = async (label, option) => {
+      await page.getByRole('combobox', { name: label, exact: true }).click();
+      await page
+        .locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: option })
+        .first()
+        .click();
+    };
+    await choose('Heading text, bound to', 'shed · name');
+    await choose('Text, bound to', 'shed · summary');
+    await choose('Picture, bound to', 'shed · picture');
+    await choose('Picture, when the field is empty', 'else hide');
+    await choose('Picture alternative text, bound to', 'shed · alternative text');
+    await choose('Button address, bound to', 'shed · booking');
+    await page.getByRole('textbox', { name: 'Button text, set here' }).fill('Book a bench');
+    await page.getByRole('textbox', { name: 'name', exact: true }).fill('top');
+    await page.locator('.ledger-body').evaluate((body) => body.scrollTo(0, 0));
+    await take('bench-values');
+
+    await page.getByRole('tab', { name: 'Style' }).click();
+    await page.getByRole('radio', { name: /definition of Shed intro/ }).click();
+    await page.locator('.ledger-body').evaluate((body) => body.scrollTo(0, 190));
+    await take('bench-style');
+
+    await page.locator('.pane-head').first().click();
+    await page.keyboard.press('p');
+    await page.frameLocator('.preview-frame').locator('h2').first().waitFor();
+    await take('preview');
+
+    await page.goto('/sites/brackenfold/releases');
+    await page.getByRole('button', { name: /^Publish 17/ }).click();
+    await page.getByText('Release 1 is live.').waitFor({ timeout: 30_000 });
+    await page.goto('/sites/brackenfold/content/shed/shed-millgate');
+    await page
+      .getByRole('textbox', { name: 'Summary' })
+      .fill('The old dye works by the weir. Lathe, sewing bench, and now a second kettle.');
+    await page.locator('.bar-saved', { hasText: 'Saved' }).waitFor();
+    await page.waitForTimeout(400);
+    await page.goto('/sites/brackenfold/releases');
+    await page.getByRole('table', { name: 'Pages that would change' }).waitFor();
+    await take('releases');
+  } finally {
+    await browser.close();
+  }
+}
