@@ -45,6 +45,10 @@ export async function takePictures(address, folder, say) {
     await page.keyboard.press('Escape');
     await page.locator('.outline-row', { hasText: 'Words and picture' }).click();
     for (let i = 0; i < 2; i += 1) await page.keyboard.press('Alt+ArrowUp');
+    await page
+      .locator('.pane .canvas')
+      .first()
+      .evaluate((view) => view.scrollTo(0, 0));
     await page.getByRole('tab', { name: 'Style' }).click();
     const declare = async (property, css, width = 'base') => {
       const cell = page.getByRole('textbox', { name: `${property}, ${width}`, exact: true });
@@ -58,6 +62,10 @@ export async function takePictures(address, folder, say) {
     await page.keyboard.press('m');
     await page.getByRole('textbox', { name: 'Name of the component' }).fill('Sections/Shed intro');
     await page.getByRole('button', { name: 'Make component' }).click();
+    await page
+      .locator('.pane .canvas')
+      .first()
+      .evaluate((view) => view.scrollTo(0, 0));
     await page.getByRole('button', { name: 'select its root' }).click();
     await page.getByRole('tab', { name: 'Values' }).click();
     for (const label of [

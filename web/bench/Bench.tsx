@@ -28,7 +28,7 @@ import { Shelf } from './Shelf';
 import { Trace } from './Trace';
 import { useBenchActions, useBenchKeys } from './use-bench-keys';
 import { useSelected } from './use-selected';
-import { count, reachWords } from './words';
+import { count, shortReach } from './words';
 
 /** The bench: outline and shelf, the page (and a definition beside it), the sentence and the ledger. */
 export function Bench(): ReactNode {
@@ -201,9 +201,7 @@ export function Bench(): ReactNode {
                           {doc.kind === 'page' ? 'Page' : `Definition of ${shortName(doc.name)}`}
                         </span>
                         <span className="quiet">
-                          {doc.kind === 'component'
-                            ? `reaches ${reachWords(reach.answer(doc.id))} · `
-                            : ''}
+                          {doc.kind === 'component' ? `${shortReach(reach.answer(doc.id))} · ` : ''}
                           {Math.round(scale * 100)} %
                         </span>
                       </div>
@@ -223,9 +221,7 @@ export function Bench(): ReactNode {
                         <div className="pane pane-definition">
                           <div className="pane-head">
                             <span>Definition of {shortName(definition.name)}</span>
-                            <span className="quiet">
-                              reaches {reachWords(reach.answer(definition.id))}
-                            </span>
+                            <span className="quiet">{shortReach(reach.answer(definition.id))}</span>
                             <Button
                               size="small"
                               type="text"

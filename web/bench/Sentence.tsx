@@ -64,12 +64,8 @@ export function Sentence({ selected }: { selected: Selected | undefined }): Reac
     );
   } else if (definition) {
     edge = 'definition';
-    const what =
-      ruleDoc && ruleDoc !== doc.id
-        ? name
-        : selected.isRoot
-          ? `all of ${componentWords(documents, definition.id)}`
-          : name;
+    const whole = selected.isRoot || (ruleDoc !== undefined && ruleDoc !== doc.id);
+    const what = whole ? `all of ${componentWords(documents, definition.id)}` : name;
     body = (
       <>
         You are {tab === 'style' ? 'styling' : 'editing'} <b>{what}</b> in the definition of{' '}

@@ -14,6 +14,17 @@ export function reachWords({ instances, documents, published }: Answer): string 
   return `${count(places.length, 'instance')} in ${count(documents.length, 'document')}, ${count(published, 'published page')}`;
 }
 
+/** The same where there is little room: `reaches 3 on 14 pages`. */
+export function shortReach({ instances, published }: Answer): string {
+  const places = instances.filter(({ kind }) => kind === 'places').length;
+  return places === 0 ? 'no instance yet' : `reaches ${places} on ${count(published, 'page')}`;
+}
+
+/** A moment as people read it: `25 Nov 2026, 14:05`. */
+export function momentWords(moment: string): string {
+  return new Date(moment).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+}
+
 /** How a document is named: a page by its path, a component by its name. */
 export function documentWords(documents: Documents, id: string): string {
   const doc = treeDocOf(documents, id);

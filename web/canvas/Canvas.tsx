@@ -162,6 +162,22 @@ export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
     [documents, doc, dispatch, registry, scale, typing],
   );
 
+  // What is selected elsewhere, in the outline or by a key, is brought into view.
+  const chosen = selection?.doc === doc ? selection.nodes[0] : undefined;
+  const brought = useRef<string | undefined>(undefined);
+  useEffect(() => {
+    if (!body || !built || brought.current === chosen) return;
+    brought.current = chosen;
+    const node = chosen === undefined ? undefined : resolvedOf(built, chosen)[0];
+    const rect = node && registry.rectOf(node);
+    const view = pane.current!;
+    if (!rect) return;
+    const top = rect.top * scale;
+    const bottom = rect.bottom * scale;
+    if (bottom < view.scrollTop + 24 || top > view.scrollTop + view.clientHeight - 24)
+      view.scrollTo({ top: Math.max(0, top - 28) });
+  }, [chosen, body, built, registry, scale]);
+
   // After placing, the cursor goes into the first text of what was placed.
   useEffect(() => {
     if (!typeInto || typeInto.doc !== doc || !built || !body) return;

@@ -3,7 +3,7 @@ import { Alert, Button, Popconfirm, Progress, Skeleton } from 'antd';
 import { useApp } from '../app/store';
 import { api, type Plan, type Release } from '../site/api';
 import { useSync } from '../site/SiteProvider';
-import { count } from '../bench/words';
+import { count, momentWords } from '../bench/words';
 
 /** What publishing would change and why, its progress, and past releases. */
 export function ReleasesScreen(): ReactNode {
@@ -134,7 +134,7 @@ export function ReleasesScreen(): ReactNode {
                 <tr key={release.id}>
                   <td>{release.number}</td>
                   <td>
-                    <time dateTime={release.at}>{new Date(release.at).toLocaleString()}</time>
+                    <time dateTime={release.at}>{momentWords(release.at)}</time>
                   </td>
                   <td>{count(release.pages.length, 'page')}</td>
                   <td>

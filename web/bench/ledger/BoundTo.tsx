@@ -54,6 +54,7 @@ export function BoundTo({
         variant="borderless"
         aria-label={`${label}, bound to`}
         placeholder=" "
+        {...(bound ? { suffixIcon: null } : {})}
         value={key}
         options={options}
         popupMatchSelectWidth={240}
@@ -69,6 +70,7 @@ export function BoundTo({
               size="small"
               variant="borderless"
               className="when-empty"
+              suffixIcon={null}
               aria-label={`${label}, when the field is empty`}
               value={decided}
               options={whenEmpty.map((choice) => ({ value: choice, label: EMPTY_WORDS[choice] }))}

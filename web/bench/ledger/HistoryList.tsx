@@ -3,6 +3,7 @@ import { Alert, Skeleton } from 'antd';
 import { useApp } from '../../app/store';
 import { api, type HistoryEdit } from '../../site/api';
 import { useSync } from '../../site/SiteProvider';
+import { momentWords } from '../words';
 
 /** What was done on the site, newest first. */
 export function HistoryList(): ReactNode {
@@ -33,7 +34,7 @@ export function HistoryList(): ReactNode {
         <li key={at}>
           <span className="history-revision">{at}</span>
           <span>{says}</span>
-          <time dateTime={when}>{new Date(when).toLocaleTimeString()}</time>
+          <time dateTime={when}>{momentWords(when)}</time>
         </li>
       ))}
     </ol>

@@ -30,9 +30,9 @@ export function InstanceValues({ selected }: { selected: Selected }): ReactNode 
     <table className="ledger-table" aria-label={`Values of ${component.name}`}>
       <colgroup>
         <col style={{ width: 150 }} />
-        <col style={{ width: '19%' }} />
-        <col style={{ width: '23%' }} />
+        <col style={{ width: '18%' }} />
         <col style={{ width: '22%' }} />
+        <col style={{ width: '24%' }} />
         <col />
       </colgroup>
       <thead>

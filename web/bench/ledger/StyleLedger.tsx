@@ -111,6 +111,12 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
         What is selected has no style of its own. Select an element or an instance that is shown.
       </p>
     );
+  const kindOf = (origin: Origin) =>
+    origin.is === 'tag'
+      ? 'tag'
+      : origin.doc === selected.doc.id && selected.doc.kind === 'page'
+        ? 'here'
+        : 'definition';
   const others = [...declaredProperties(selected.rules), ...added].filter(
     (property) => !KNOWN.has(property),
   );
@@ -123,19 +129,13 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
           const key = ruleKey(origin);
           const { word, reach } = words(origin);
           const isLit = origin === rule.origin;
-          const kind =
-            origin.is === 'tag'
-              ? 'tag'
-              : origin.doc === selected.doc.id && selected.doc.kind === 'page'
-                ? 'here'
-                : 'definition';
           return (
             <button
               key={key}
               type="button"
               role="radio"
               aria-checked={isLit}
-              className={`chain-link ${kind} ${isLit ? 'lit' : ''}`}
+              className={`chain-link ${kindOf(origin)} ${isLit ? 'lit' : ''}`}
               onClick={() => dispatch(benchActions.light(key))}
             >
               {word} <span className="chain-reach">{reach}</span>
@@ -143,7 +143,11 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
           );
         })}
       </div>
-      <table className="ledger-table style-ledger" aria-label="Style">
+      <table
+        className="ledger-table style-ledger"
+        aria-label="Style"
+        data-lit={kindOf(rule.origin)}
+      >
         <colgroup>
           <col style={{ width: 190 }} />
           {widths.map(({ id }) => (
