@@ -31,7 +31,7 @@ module.exports = {
     {
       name: 'web-without-server',
       severity: 'error',
-      from: { path: '^web/' },
+      from: { path: '^web/', pathNot: '\\.test\\.ts$' },
       to: { path: '^(server|demo)/' },
     },
     ...CORE.map((folder, i) => ({

@@ -5,7 +5,7 @@ import { text } from '@sormet/core/model';
 import { FileEntity, SiteEntity, DocumentEntity } from './database/entities';
 import { loadSite } from './load-site';
 import { settingsFrom } from './settings';
-import { startTestServer, type TestServer } from './testing/test-server';
+import { startTestServer, type TestServer } from './test/test-server';
 
 let server: TestServer;
 beforeAll(async () => {

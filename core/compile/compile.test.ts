@@ -4,7 +4,7 @@ import { assetPath, text, type AssetDoc, type Documents, type PageDoc } from '..
 import { Linker } from '../resolve';
 import { blockOf } from '../style';
 import { applyChanges, isRefusal, runEdit, type NamedEdit } from '../edit';
-import { component, documentsOf, page, styles } from '../testing/small-site';
+import { component, documentsOf, page, styles } from '../test/small-site';
 import {
   addressOfFile,
   changedBetween,

@@ -15,8 +15,8 @@ import {
 } from '../model';
 import { build, Linker } from '../resolve';
 import { dataOf } from '../value';
-import { htmlOf } from '../testing/html';
-import { contentType, documentsOf, entry, page, words } from '../testing/small-site';
+import { htmlOf } from '../test/html';
+import { contentType, documentsOf, entry, page, words } from '../test/small-site';
 import {
   applyChanges,
   controlsOf,

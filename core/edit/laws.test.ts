@@ -12,8 +12,8 @@ import {
 import { Reach } from '../reach';
 import { build, Linker, prepare, write, type Built } from '../resolve';
 import { dataOf, type Data } from '../value';
-import { htmlOf } from '../testing/html';
-import { runEdits } from '../testing/random-edits';
+import { htmlOf } from '../test/html';
+import { runEdits } from '../test/random-edits';
 import { applyChanges, asPatch, inverse, isRefusal, mismatches, runEdit, touched } from '.';
 
 const demo = brackenfold().documents;

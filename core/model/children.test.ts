@@ -1,5 +1,5 @@
 import { ancestorsOf, childrenOf, placeAt, rootOf, withDescendants, type Tree } from '.';
-import { component, page } from '../testing/small-site';
+import { component, page } from '../test/small-site';
 
 const tree: Tree = page('p', '/', {
   id: 'root',

@@ -7,7 +7,7 @@ import {
   type TreeDoc,
   type TreeNode,
 } from '.';
-import { component, contentType, documentsOf, entry, page } from '../testing/small-site';
+import { component, contentType, documentsOf, entry, page } from '../test/small-site';
 
 function withNode(doc: TreeDoc, id: string, node: Partial<TreeNode>): Doc {
   return { ...doc, nodes: { ...doc.nodes, [id]: { ...doc.nodes[id], ...node } as TreeNode } };

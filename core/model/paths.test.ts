@@ -1,5 +1,5 @@
 import { addressesOf, entryTitle, pageForEntries, pathOf, redirectsOf } from '.';
-import { contentType, documentsOf, entry, page, words } from '../testing/small-site';
+import { contentType, documentsOf, entry, page, words } from '../test/small-site';
 
 const body = { tag: 'div' };
 const shed = contentType('shed', { name: 'text' });

@@ -1,6 +1,6 @@
 import { brackenfold } from '@sormet/demo';
 import { documentFindings, newId, ID_PATTERN, Source, schemaFindings, text, upgrade } from '.';
-import { component, page } from '../testing/small-site';
+import { component, page } from '../test/small-site';
 
 describe('a document', () => {
   test('of the demo passes its schema, each of them', () => {

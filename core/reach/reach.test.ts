@@ -1,6 +1,6 @@
 import { brackenfold } from '@sormet/demo';
 import { text, type ComponentDoc, type Documents, type PageDoc } from '../model';
-import { component, contentType, documentsOf, entry, page, words } from '../testing/small-site';
+import { component, contentType, documentsOf, entry, page, words } from '../test/small-site';
 import { member, Reach, usesOf } from '.';
 
 const inner = component(

@@ -3,16 +3,8 @@ import { parseFragment, serialize } from 'parse5';
 import { text, stylesOf, yesNo, type Documents, type PageDoc, type Source } from '../model';
 import { plant } from '../edit';
 import { blockOf } from '../style';
-import { htmlOf, nodesOf } from '../testing/html';
-import {
-  asset,
-  component,
-  contentType,
-  documentsOf,
-  entry,
-  page,
-  words,
-} from '../testing/small-site';
+import { htmlOf, nodesOf } from '../test/html';
+import { asset, component, contentType, documentsOf, entry, page, words } from '../test/small-site';
 import { dataOf, type Data } from '../value';
 import {
   addressOf,

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { site } from '../testing/small-site';
+import { site } from '../test/small-site';
 import {
   blockFindings,
   blockOf,

@@ -7,7 +7,7 @@ import {
   type Typed,
   type ValueType,
 } from '../model';
-import { asset, contentType, documentsOf, entry, page, words } from '../testing/small-site';
+import { asset, contentType, documentsOf, entry, page, words } from '../test/small-site';
 import {
   convert,
   dataOf,

@@ -10,7 +10,7 @@ function fingerprint() {
   const add = (path) => {
     if (statSync(path).isDirectory()) {
       for (const name of readdirSync(path).sort())
-        if (!/^(dist|node_modules|testing)$|\.md$|\.test\.ts$/.test(name)) add(join(path, name));
+        if (!/^(dist|node_modules|test)$|\.md$|\.test\.ts$/.test(name)) add(join(path, name));
     } else hash.update(path.slice(root.length)).update(readFileSync(path));
   };
   for (const name of ['core', 'web', 'package-lock.json']) add(join(root, name));

@@ -18,7 +18,7 @@ import {
 import { usesOf } from '@sormet/core/reach';
 import { DocumentEntity, HistoryEntity, UseEntity } from '../database/entities';
 import { SiteStore } from '../database/site-store';
-import { seeing, startTestServer, type TestServer } from '../testing/test-server';
+import { seeing, startTestServer, type TestServer } from '../test/test-server';
 
 let server: TestServer;
 beforeEach(async () => {

@@ -2,7 +2,7 @@ import { PageCompiler } from '@sormet/core/compile';
 import { addressesOf, text } from '@sormet/core/model';
 import { Linker } from '@sormet/core/resolve';
 import { FileEntity, ReleaseEntity } from '../database/entities';
-import { eventually, startTestServer, type TestServer } from '../testing/test-server';
+import { eventually, startTestServer, type TestServer } from '../test/test-server';
 
 interface Release {
   id: string;

@@ -6,7 +6,8 @@ import { shortName, STARTERS } from '@sormet/core/edit';
 import { useApp, useAppDispatch } from '../app/store';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from './bench-slice';
-import { nextPlace, usePlacing, type Placeable } from './placing';
+import { nextPlace } from './next-place';
+import { usePlacing, type Placeable } from './placing';
 
 interface Option {
   readonly value: string;

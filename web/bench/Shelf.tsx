@@ -5,7 +5,8 @@ import { folderOf, shortName, STARTERS } from '@sormet/core/edit';
 import { useApp, useAppDispatch } from '../app/store';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from './bench-slice';
-import { nextPlace, usePlacing, type Placeable } from './placing';
+import { nextPlace } from './next-place';
+import { usePlacing, type Placeable } from './placing';
 
 /** What can be placed: components by folder with their reach, ready sections, elements. */
 export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {

@@ -1,19 +1,9 @@
-import {
-  docOf,
-  newId,
-  rootOf,
-  treeDocOf,
-  childrenOf,
-  placeAt,
-  type Documents,
-  type Place,
-  type Tree,
-} from '@sormet/core/model';
+import { newId, type Place, type Tree } from '@sormet/core/model';
 import { plant, STARTERS, type Branch } from '@sormet/core/edit';
 import { useAppDispatch } from '../app/store';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { placeholderPicture } from '../values/ValueEditor';
-import { benchActions, type Selection } from './bench-slice';
+import { benchActions } from './bench-slice';
 
 /** Something that can be placed: a component, or a ready section or element to begin from. */
 export type Placeable =
@@ -26,29 +16,6 @@ function branchOf(placeable: Placeable): Branch {
   const starter = STARTERS.find(({ key }) => key === placeable.key);
   if (!starter) throw new Error(`There is nothing to begin from named ${placeable.key}.`);
   return starter.branch();
-}
-
-/** Where something goes that is placed without pointing: after what is selected, else last in the main content. */
-export function nextPlace(
-  documents: Documents,
-  doc: string,
-  selection: Selection | null,
-): Place | undefined {
-  const tree = treeDocOf(documents, doc);
-  if (!tree) return undefined;
-  const root = rootOf(tree.nodes);
-  const selected = selection?.doc === doc ? selection.nodes[0] : undefined;
-  const node = selected !== undefined ? tree.nodes[selected] : undefined;
-  if (selected !== undefined && node && selected !== root && node.place.parent !== null) {
-    const { parent, slot } = node.place;
-    const index = childrenOf(tree.nodes).of(parent, slot).indexOf(selected);
-    return placeAt(tree.nodes, parent, index + 1, slot);
-  }
-  const rootNode = tree.nodes[root]!;
-  if (rootNode.kind !== 'instance') return placeAt(tree.nodes, root, Infinity);
-  const component = docOf(documents, 'component', rootNode.component);
-  const slot = component && Object.keys(component.slots)[0];
-  return slot === undefined ? undefined : placeAt(tree.nodes, root, Infinity, slot);
 }
 
 /** Gives pictures that nobody has chosen yet something to show. */

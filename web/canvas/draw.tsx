@@ -1,5 +1,6 @@
 import { createElement, Fragment, memo, useLayoutEffect, useRef, type ReactNode } from 'react';
 import type { Resolved, ResolvedElement } from '@sormet/core/resolve';
+import { onlyText } from './only-text';
 import type { Registry } from './registry';
 
 /** HTML attributes whose name in React is another. */
@@ -80,10 +81,4 @@ function DrawTextElement({
     if (element.textContent !== text) element.textContent = text;
   });
   return createElement(node.tag, { ...propsOf(node), ref });
-}
-
-/** The text of an element that holds one text and nothing else. */
-export function onlyText(node: ResolvedElement): string | undefined {
-  const [only] = node.children;
-  return node.children.length === 1 && only!.kind === 'text' ? only!.text : undefined;
 }

@@ -9,7 +9,7 @@ import {
 } from '@sormet/core/model';
 import type { Built, Resolved, ResolvedElement } from '@sormet/core/resolve';
 import { isOwn, ownerIn, resolvedOf, slotsOf } from './address';
-import { onlyText } from './draw';
+import { onlyText } from './only-text';
 import type { Registry } from './registry';
 
 /** Where something would land: its place, and the line that shows it, in the canvas's CSS px. */

@@ -1,0 +1,2 @@
+export * from './small-site';
+export * from './html';

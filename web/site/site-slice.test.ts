@@ -1,0 +1,172 @@
+import { text, type Documents } from '@sormet/core/model';
+import {
+  applyChanges,
+  inverse,
+  isRefusal,
+  runEdit,
+  sayEdit,
+  type NamedEdit,
+} from '@sormet/core/edit';
+import { documentsOf, page } from '@sormet/core/test';
+import type { HistoryEdit } from './api';
+import { siteActions, siteSlice, type SiteState } from './site-slice';
+
+const home = page('home', '/', {
+  id: 'root',
+  tag: 'main',
+  children: [{ id: 'one', tag: 'p', children: [{ id: 'one-t', text: 'One' }] }],
+});
+const start = documentsOf(home);
+const { reducer } = siteSlice;
+
+function opened(): SiteState {
+  return reducer(
+    undefined,
+    siteActions.opened({ summary: null, revision: 1, documents: start, conflicts: [] }),
+  );
+}
+
+const typing = (words: string): NamedEdit => ({
+  name: 'setControl',
+  args: { doc: 'home', node: 'one-t', control: { of: 'text' }, source: text(words) },
+});
+
+/** The state after an edit made here. */
+function edit(
+  state: SiteState,
+  named: NamedEdit,
+  id: string,
+  group: string | null = null,
+): SiteState {
+  const changes = runEdit(state.documents, named);
+  if (isRefusal(changes)) throw new Error(changes.refused);
+  const made = { id, edit: named, changes, group, sent: false };
+  return reducer(
+    state,
+    siteActions.edited({ made, says: sayEdit(state.documents, named), undo: 'step' }),
+  );
+}
+
+/** What the server tells of an edit. */
+function told(documents: Documents, named: NamedEdit, revision: number, id: string): HistoryEdit {
+  const changes = runEdit(documents, named);
+  if (isRefusal(changes)) throw new Error(changes.refused);
+  return { revision, edit: id, who: 'w', at: '', name: named.name, says: '', changes };
+}
+
+const shown = (state: SiteState) => JSON.stringify(state.documents['home']);
+
+describe('editing here', () => {
+  test('shows at once and waits to be sent', () => {
+    const state = edit(opened(), typing('Mine'), 'e1');
+    expect(shown(state)).toContain('Mine');
+    expect(JSON.stringify(state.confirmed)).not.toContain('Mine');
+    expect(state.pending.map(({ id }) => id)).toEqual(['e1']);
+  });
+
+  test('a word typed is one edit to send and one step to undo', () => {
+    let state = opened();
+    for (const [i, words] of ['M', 'Mi', 'Min', 'Mine'].entries())
+      state = edit(state, typing(words), `e${i}`, 'word 1');
+    expect(state.pending).toHaveLength(1);
+    expect(state.pending[0]).toMatchObject({
+      id: 'e0',
+      changes: [{ was: text('One'), now: text('Mine') }],
+    });
+    expect(state.undo).toHaveLength(1);
+    state = edit(state, typing('Mine again'), 'e9', 'word 2');
+    expect(state.undo).toHaveLength(2);
+  });
+
+  test('what is on its way is not joined with what comes later, though it is one step', () => {
+    let state = edit(opened(), typing('Mi'), 'e1', 'word 1');
+    state = reducer(state, siteActions.sending('e1'));
+    state = edit(state, typing('Mine'), 'e2', 'word 1');
+    expect(state.pending.map(({ id }) => id)).toEqual(['e1', 'e2']);
+    expect(state.undo).toHaveLength(1);
+  });
+
+  test('typing back to the beginning leaves nothing to send', () => {
+    let state = edit(opened(), typing('O'), 'e1', 'word 1');
+    state = edit(state, typing('One'), 'e2', 'word 1');
+    expect(state.pending).toEqual([]);
+  });
+});
+
+describe('undoing', () => {
+  test('moves the step from one stack to the other, and back', () => {
+    let state = edit(opened(), typing('Mine'), 'e1');
+    const { changes } = state.undo[0]!;
+    state = reducer(
+      edit(state, { name: 'revert', args: { changes: inverse(changes), says: 'undid' } }, 'e2'),
+      siteActions.undone(),
+    );
+    expect(shown(state)).toContain('One');
+    expect(state.redo).toHaveLength(1);
+    expect(reducer(state, siteActions.redone()).redo).toEqual([]);
+  });
+
+  test('with nothing to undo changes nothing', () => {
+    const state = opened();
+    expect(reducer(state, siteActions.undone())).toBe(state);
+    expect(reducer(state, siteActions.redone())).toBe(state);
+  });
+});
+
+describe('what the server says', () => {
+  test('accepting the first pending edit confirms it', () => {
+    let state = edit(opened(), typing('Mine'), 'e1');
+    state = reducer(state, siteActions.accepted({ id: 'e1', revision: 2 }));
+    expect(state).toMatchObject({ revision: 2, pending: [] });
+    expect(state.confirmed).toEqual(state.documents);
+  });
+
+  test('accepting it behind somebody else’s edit waits until that is heard', () => {
+    const state = edit(opened(), typing('Mine'), 'e1');
+    expect(reducer(state, siteActions.accepted({ id: 'e1', revision: 3 }))).toBe(state);
+  });
+
+  test('edits of others and our own are taken in order, each once', () => {
+    const state = edit(opened(), typing('Mine'), 'e1');
+    const theirs = told(
+      start,
+      { name: 'setPage', args: { page: 'home', set: { name: 'Front' } } },
+      2,
+      'x1',
+    );
+    const after = applyChanges(start, theirs.changes);
+    const mine = told(after, typing('Mine'), 3, 'e1');
+    const heard = reducer(state, siteActions.heard([theirs, mine]));
+    expect(heard).toMatchObject({ revision: 3, pending: [], conflicts: [] });
+    expect(heard.documents['home']).toMatchObject({ name: 'Front' });
+    expect(reducer(heard, siteActions.heard([theirs, mine])).revision).toBe(3);
+  });
+
+  test('the same value changed by somebody else is kept with both sides', () => {
+    const state = edit(opened(), typing('Mine'), 'e1');
+    const heard = reducer(state, siteActions.heard([told(start, typing('Theirs'), 2, 'x1')]));
+    expect(shown(heard)).toContain('Theirs');
+    expect(heard.pending).toEqual([]);
+    expect(heard.conflicts).toMatchObject([
+      { id: 'e1', yours: text('Mine'), stands: text('Theirs') },
+    ]);
+    expect(reducer(heard, siteActions.decided('e1')).conflicts).toEqual([]);
+  });
+
+  test('a refusal is kept aside with its reason, and what stood on it is laid again', () => {
+    let state = edit(opened(), typing('Mine'), 'e1');
+    state = reducer(state, siteActions.refusedByServer({ id: 'e1', reason: 'No.', stands: null }));
+    expect(shown(state)).toContain('One');
+    expect(state.conflicts).toMatchObject([{ id: 'e1', reason: 'No.' }]);
+    expect(
+      reducer(state, siteActions.refusedByServer({ id: 'gone', reason: '', stands: null })),
+    ).toBe(state);
+  });
+
+  test('losing and finding the connection is a state that is seen', () => {
+    const lost = reducer(opened(), siteActions.connection(false));
+    expect(lost.connected).toBe(false);
+    expect(reducer(lost, siteActions.connection(false))).toBe(lost);
+    expect(reducer(lost, siteActions.heard([])).connected).toBe(true);
+  });
+});
