@@ -19,11 +19,15 @@ export function keepOutbox(site: string, window: string, { pending, conflicts }:
   else localStorage.setItem(key, JSON.stringify({ pending, conflicts }));
 }
 
-/** Takes the outboxes of windows that are gone, and this window's own from before a reload. */
+/**
+ * Takes the outboxes of windows that are gone, and this window's own from before a reload. What is taken
+ * stands in this window's own outbox until everything in it is settled.
+ */
 export async function takeOutboxes(site: string, window: string): Promise<Outbox> {
   const held = new Set((await navigator.locks.query()).held?.map(({ name }) => name) ?? []);
   const pending: PendingEdit[] = [];
   const conflicts: Conflict[] = [];
+  const taken: string[] = [];
   const prefix = keyOf(site, '');
   for (const key of Object.keys(localStorage).sort()) {
     if (!key.startsWith(prefix)) continue;
@@ -32,8 +36,10 @@ export async function takeOutboxes(site: string, window: string): Promise<Outbox
     const stored = JSON.parse(localStorage.getItem(key)!) as Outbox;
     pending.push(...stored.pending);
     conflicts.push(...stored.conflicts);
-    if (owner !== window) localStorage.removeItem(key);
+    if (owner !== window) taken.push(key);
   }
+  keepOutbox(site, window, { pending, conflicts });
+  for (const key of taken) localStorage.removeItem(key);
   return { pending, conflicts };
 }
 

@@ -1,5 +1,12 @@
 import { sameJson, type Documents } from '@sormet/core/model';
-import { applyChanges, change, mismatches, type Change, type NamedEdit } from '@sormet/core/edit';
+import {
+  applyChanges,
+  change,
+  mismatches,
+  sayEdit,
+  type Change,
+  type NamedEdit,
+} from '@sormet/core/edit';
 
 /** An edit made here that the server has not confirmed yet. */
 export interface PendingEdit {
@@ -20,6 +27,25 @@ export interface Conflict {
   readonly reason: string;
   readonly yours: unknown;
   readonly stands: unknown;
+}
+
+/** An edit that the server, or somebody else's edit, did not let through. */
+export interface RefusedEdit {
+  readonly edit: PendingEdit;
+  readonly reason: string;
+  readonly stands: unknown;
+}
+
+/** What is kept of such an edit for somebody to decide. */
+export function conflictOf(documents: Documents, { edit, reason, stands }: RefusedEdit): Conflict {
+  return {
+    id: edit.id,
+    edit: edit.edit,
+    says: sayEdit(documents, edit.edit),
+    reason,
+    yours: edit.changes[0]?.now ?? null,
+    stands: stands ?? null,
+  };
 }
 
 /** One thing to undo: what was done, as changes in order. */

@@ -1,8 +1,9 @@
 import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import type { Documents } from '@sormet/core/model';
-import { applyChanges, sayEdit } from '@sormet/core/edit';
+import { applyChanges } from '@sormet/core/edit';
 import type { HistoryEdit, Plan, SiteSummary } from './api';
 import {
+  conflictOf,
   joinChanges,
   replay,
   samePlaces,
@@ -63,28 +64,12 @@ function alone(make: (state: SiteState) => SiteState) {
 /** How many steps can be undone. */
 const UNDO_DEPTH = 300;
 
-function conflictOf(
-  documents: Documents,
-  { id, edit, changes }: PendingEdit,
-  reason: string,
-  stands: unknown,
-): Conflict {
-  return {
-    id,
-    edit,
-    says: sayEdit(documents, edit),
-    reason,
-    yours: changes[0]?.now ?? null,
-    stands: stands ?? null,
-  };
-}
-
 /** The state with pending edits laid again on what is confirmed. */
 function relaid(state: SiteState, pending: readonly PendingEdit[]): SiteState {
   const { documents, kept, lost } = replay(state.confirmed, pending);
   if (lost.length === 0) return { ...state, documents, pending: kept };
-  const conflicts = lost.map(({ edit, stands }) =>
-    conflictOf(documents, edit, 'Somebody has changed the same value meanwhile.', stands),
+  const conflicts = lost.map((each) =>
+    conflictOf(documents, { ...each, reason: 'Somebody has changed the same value meanwhile.' }),
   );
   return { ...state, documents, pending: kept, conflicts: [...state.conflicts, ...conflicts] };
 }
@@ -123,6 +108,7 @@ export const siteSlice = createSlice({
         redo: [...state.redo, { ...step, group: null }],
       };
     }),
+    undoLeftOut: alone((state) => ({ ...state, undo: state.undo.slice(0, -1) })),
     redone: alone((state) => {
       const step = state.redo.at(-1);
       if (!step) return state;
@@ -149,7 +135,7 @@ export const siteSlice = createSlice({
       (state, { id, reason, stands }) => {
         const edit = state.pending.find((each) => each.id === id);
         if (!edit) return state;
-        const conflict = conflictOf(state.documents, edit, reason, stands);
+        const conflict = conflictOf(state.documents, { edit, reason, stands });
         return relaid(
           { ...state, conflicts: [...state.conflicts, conflict] },
           state.pending.filter((other) => other !== edit),

@@ -2,12 +2,14 @@ import { newId } from '@sormet/core/model';
 import { isRefusal, runEdit, sayEdit, inverse, type NamedEdit } from '@sormet/core/edit';
 import type { AppStore } from '../app/store';
 import { api, ApiProblem, Unreachable } from './api';
-import { keepOutbox, takeOutboxes, windowName } from './outbox';
+import { keepOutbox, takeOutboxes, windowName, type Outbox } from './outbox';
 import { siteActions } from './site-slice';
-import type { Conflict, PendingEdit } from './pending';
+import { conflictOf, type Conflict, type PendingEdit, type RefusedEdit } from './pending';
 
 /** How long typing may pause before it is sent. */
 const QUIET_MS = 160;
+/** How long typing without a pause may wait. */
+const LATEST_MS = 700;
 const RETRY_MS = 1000;
 
 /**
@@ -17,12 +19,13 @@ const RETRY_MS = 1000;
 export class SiteSync {
   private source: EventSource | undefined;
   private busy = false;
+  private latest = 0;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private planTimer: ReturnType<typeof setTimeout> | undefined;
   private hearing: Promise<void> | undefined;
   private closed = false;
   private window = '';
-  private kept: unknown;
+  private kept: Outbox | undefined;
   private readonly unsubscribe: () => void;
 
   constructor(
@@ -42,8 +45,9 @@ export class SiteSync {
     try {
       this.window = await windowName();
       const left = await takeOutboxes(this.site, this.window);
-      const conflicts = [...left.conflicts, ...(await this.sendLeft(left.pending))];
+      const refused = await this.sendLeft(left.pending);
       const { site, revision, documents } = await api.site(this.site);
+      const conflicts = [...left.conflicts, ...refused.map((each) => conflictOf(documents, each))];
       if (this.closed) return;
       dispatch(siteActions.opened({ summary: site, revision, documents, conflicts }));
       this.listen();
@@ -53,10 +57,11 @@ export class SiteSync {
     }
   }
 
-  /** Sends what an earlier window left behind; what is refused becomes a conflict. */
-  private async sendLeft(pending: readonly PendingEdit[]): Promise<Conflict[]> {
-    const conflicts: Conflict[] = [];
-    for (const { id, edit, changes } of pending) {
+  /** Sends what an earlier window left behind. @returns what the server refused */
+  private async sendLeft(pending: readonly PendingEdit[]): Promise<RefusedEdit[]> {
+    const refused: RefusedEdit[] = [];
+    for (const each of pending) {
+      const { id, edit, changes } = each;
       try {
         await api.edit(this.site, {
           id,
@@ -67,17 +72,10 @@ export class SiteSync {
         });
       } catch (error) {
         if (!(error instanceof ApiProblem)) throw error;
-        conflicts.push({
-          id,
-          edit,
-          says: `${edit.name} from before`,
-          reason: error.message,
-          yours: changes[0]?.now ?? null,
-          stands: error.more['stands'] ?? null,
-        });
+        refused.push({ edit: each, reason: error.message, stands: error.more['stands'] });
       }
     }
-    return conflicts;
+    return refused;
   }
 
   close(): void {
@@ -92,11 +90,9 @@ export class SiteSync {
   private keep(): void {
     const { pending, conflicts, status } = this.state;
     if (status !== 'ready' || this.closed) return;
-    const now = pending.length + conflicts.length === 0 ? undefined : pending;
-    if (this.kept === pending && conflicts.length === 0) return;
-    if (now === undefined && this.kept === undefined) return;
-    this.kept = now;
-    keepOutbox(this.site, this.window, { pending, conflicts });
+    if (this.kept?.pending === pending && this.kept.conflicts === conflicts) return;
+    this.kept = { pending, conflicts };
+    keepOutbox(this.site, this.window, this.kept);
   }
 
   /** Does an edit here at once and sends it. @returns whether it was done */
@@ -129,6 +125,8 @@ export class SiteSync {
       args: { changes: inverse(step.changes), says: `undid: ${step.says}` },
     };
     if (this.edit(edit, { undo: 'none' })) this.store.dispatch(siteActions.undone());
+    // What cannot be taken back any more must not stand in the way of the steps before it.
+    else this.store.dispatch(siteActions.undoLeftOut());
   }
 
   redo(): void {
@@ -145,12 +143,20 @@ export class SiteSync {
   decide(conflict: Conflict, mine: boolean): void {
     if (mine && !this.edit(conflict.edit)) return;
     this.store.dispatch(siteActions.decided(conflict.id));
-    this.keep();
   }
 
+  /** Sends when typing pauses, and at the latest a little after it began. */
   private sendSoon(wait: number): void {
+    const now = Date.now();
+    if (this.latest <= now && this.timer === undefined) this.latest = now + LATEST_MS;
     clearTimeout(this.timer);
-    this.timer = setTimeout(() => void this.send(), wait);
+    this.timer = setTimeout(
+      () => {
+        this.timer = undefined;
+        void this.send();
+      },
+      Math.max(0, Math.min(wait, this.latest - now)),
+    );
   }
 
   private async send(): Promise<void> {
