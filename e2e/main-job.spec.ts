@@ -4,7 +4,7 @@ import { BenchHand } from './bench';
 
 /** The main job of Sormet, all of it, as one person does it on the demo. */
 test('one section is made reusable, exposed, bound and published', async ({ page, request }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(420_000);
   const bench = new BenchHand(page);
   const { canvas, sentence } = bench;
 

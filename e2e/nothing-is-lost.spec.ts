@@ -82,7 +82,7 @@ test.describe('a server that goes away', () => {
   test('killed in the middle of edits loses nothing; editing goes on and all is sent when it is back', async ({
     browser,
   }) => {
-    test.setTimeout(150_000);
+    test.setTimeout(240_000);
     await own.start();
     const page = await browser.newPage({ baseURL: own.address });
     const bench = new BenchHand(page);
@@ -104,7 +104,7 @@ test.describe('a server that goes away', () => {
   });
 
   test('what was typed while it was away is sent after a reload too', async ({ browser }) => {
-    test.setTimeout(150_000);
+    test.setTimeout(240_000);
     const page = await browser.newPage({ baseURL: own.address });
     const bench = new BenchHand(page);
     await bench.open('page-sheds');

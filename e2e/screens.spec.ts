@@ -3,7 +3,7 @@ import { BenchHand } from './bench';
 import { seriousFindings } from './axe';
 
 test('the main screens have nothing serious for axe-core (WCAG 2.2 AA)', async ({ browser }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const page = await browser.newPage({ bypassCSP: true });
   const bench = new BenchHand(page);
   for (const path of [

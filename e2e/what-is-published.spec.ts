@@ -57,7 +57,7 @@ test('every page’s body, parsed by parse5 and written out, is unchanged', asyn
 });
 
 test('every page has nothing serious for axe-core (WCAG 2.2 AA)', async ({ browser, request }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const page = await browser.newPage({ bypassCSP: true });
   for (const { path } of await demoAddresses(request)) {
     await page.goto(PREVIEW + path);
@@ -70,7 +70,7 @@ test('the canvas shows the published body, on every page and for every entry', a
   page,
   request,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   for (const { path, page: doc, entry } of await demoAddresses(request)) {
     await page.goto(`/sites/brackenfold/bench/${doc.id}${entry ? `?entry=${entry.id}` : ''}`);
     const html = await previewHtml(request, path);
@@ -108,7 +108,7 @@ test('setting each declaration that the core calls the winner inline changes no 
   page,
   request,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(300_000);
   const documents = await documentsOf(request);
   const linker = new Linker();
   const site = siteOf(documents);
