@@ -31,7 +31,8 @@ test('a property is taken back: the definition holds its default itself again, a
   page,
 }) => {
   const bench = new BenchHand(page);
-  await bench.open('quote');
+  await page.goto('/sites/brackenfold/bench/quote');
+  await expect(bench.definition.locator('blockquote')).toBeVisible();
   await page.locator('.outline-row').first().click();
   await bench.tab('Values');
   await page.getByRole('button', { name: 'Take back Who said it' }).click();

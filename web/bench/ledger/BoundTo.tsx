@@ -3,6 +3,7 @@ import { Button, Select, Tooltip } from 'antd';
 import { Unlink } from 'lucide-react';
 import type { Source } from '@sormet/core/model';
 import type { FittingField } from '../../values/fields';
+import { keepFocus } from './keep-focus';
 
 type FieldSource = Extract<Source, { is: 'field' }>;
 type Choice = 'default' | 'nothing' | 'hide';
@@ -84,6 +85,7 @@ export function BoundTo({
               type="text"
               aria-label={`${label}: no longer bound`}
               icon={<Unlink size={13} />}
+              onMouseDown={keepFocus}
               onClick={onRelease}
             />
           </Tooltip>

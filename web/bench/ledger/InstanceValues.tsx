@@ -19,6 +19,7 @@ import { ValueEditor } from '../../values/ValueEditor';
 import type { Selected } from '../use-selected';
 import { count } from '../words';
 import { BoundTo } from './BoundTo';
+import { keepFocus } from './keep-focus';
 import { NameRow } from './NameRow';
 
 /** The values of an instance: for each property its default, what is set here, what it is bound to, what shows. */
@@ -151,6 +152,7 @@ function PropertyRow({
                   type="text"
                   aria-label={`${made.label}: back to default`}
                   icon={<Undo2 size={13} />}
+                  onMouseDown={keepFocus}
                   onClick={() => give(null)}
                 />
               </Tooltip>
@@ -168,6 +170,7 @@ function PropertyRow({
                   type="text"
                   aria-label={`${made.label}: make it the default`}
                   title="Make it the default"
+                  onMouseDown={keepFocus}
                   icon={<Milestone size={13} />}
                 />
               </Popconfirm>
@@ -233,6 +236,7 @@ function ShownRow({ selected }: { selected: Selected }): ReactNode {
                 type="text"
                 aria-label="shown: back to default"
                 icon={<Undo2 size={13} />}
+                onMouseDown={keepFocus}
                 onClick={() => give(null)}
               />
             </span>
