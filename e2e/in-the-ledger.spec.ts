@@ -54,7 +54,7 @@ test('a plain element is bound, and let go again', async ({ page }) => {
   await expect(heading).toHaveText('16 March 2019');
   await page.getByRole('button', { name: 'Heading text: no longer bound' }).click();
   await expect(heading).toHaveText('');
-  await page.keyboard.press('Control+z');
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(heading).toHaveText('16 March 2019');
   await page.locator('.pane-head').first().click();
   await page.keyboard.press('Delete');
