@@ -1,7 +1,7 @@
 import type { TreeDifference } from './difference';
 import type { NodeId } from './ids';
 import { byOrder, orderBetween } from './order';
-import type { Place, Tree, TreeNode } from './tree';
+import type { Place, Tree } from './tree';
 
 /** The children of every node of a tree, sorted, under the key of parent and slot. */
 export class Children {
@@ -108,9 +108,4 @@ export function placeAt(tree: Tree, parent: NodeId, index: number, slot?: string
     at < siblings.length ? tree[siblings[at]!]!.place.order : null,
   );
   return slot === undefined ? { parent, order } : { parent, slot, order };
-}
-
-/** Whether two nodes are siblings: same parent, same slot. */
-export function sameList(a: TreeNode, b: TreeNode): boolean {
-  return a.place.parent === b.place.parent && a.place.slot === b.place.slot;
 }

@@ -1,12 +1,5 @@
 import type { EntryDoc } from '../model';
-import type {
-  LinkedElement,
-  LinkedInstance,
-  LinkedNode,
-  LinkedRepeat,
-  LinkedSlot,
-  LinkedText,
-} from './linked';
+import type { LinkedElement, LinkedInstance, LinkedRepeat, LinkedSlot, LinkedText } from './linked';
 import { withinKey, type Scope } from './scope';
 
 /**
@@ -51,9 +44,4 @@ export type Resolved = ResolvedElement | ResolvedText | ResolvedGroup;
 export function addressOf(node: Resolved): string {
   const own = withinKey(node.scope.within) + '/' + node.from.id;
   return node.kind === 'group' && node.entry ? `${own}@${node.entry.id}` : own;
-}
-
-/** The linked node something was resolved from. */
-export function linkedOf(node: Resolved): LinkedNode {
-  return node.from;
 }

@@ -1,17 +1,7 @@
-import {
-  EDITS,
-  plant,
-  runEdit,
-  isRefusal,
-  applyChanges,
-  controlsOf,
-  keyFor,
-  STARTERS,
-} from '../edit';
+import { plant, runEdit, isRefusal, applyChanges, controlsOf, keyFor, STARTERS } from '../edit';
 import type { Change, NamedEdit } from '../edit';
 import {
   allOf,
-  childrenOf,
   placeAt,
   rootOf,
   text,
@@ -198,10 +188,3 @@ export function runEdits(start: Documents, steps: readonly (readonly number[])[]
   });
   return done;
 }
-
-/** The children of a node in order, for assertions. */
-export function childIds(doc: TreeDoc, parent: string, slot?: string): readonly string[] {
-  return childrenOf(doc.nodes).of(parent, slot);
-}
-
-export const EDIT_NAMES = Object.keys(EDITS);

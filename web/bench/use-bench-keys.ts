@@ -1,12 +1,5 @@
 import { useHotkeys } from 'react-hotkeys-hook';
-import {
-  childrenOf,
-  placeAt,
-  rootOf,
-  siteOf,
-  type Documents,
-  type TreeDoc,
-} from '@sormet/core/model';
+import { childrenOf, placeAt, rootOf, siteOf, type TreeDoc } from '@sormet/core/model';
 import { controlsOf } from '@sormet/core/edit';
 import { widthsOf } from '@sormet/core/style';
 import { useApp, useAppDispatch } from '../app/store';
@@ -127,7 +120,7 @@ export function useBenchKeys(
     (event) => {
       if (!selected || event.altKey || isWidget(event.target)) return;
       event.preventDefault();
-      select(neighbour(documents, selected.doc, selected.id, event.key));
+      select(neighbour(selected.doc, selected.id, event.key));
     },
     { enabled },
     [selected, documents],
@@ -199,7 +192,7 @@ function isWidget(target: EventTarget | null): boolean {
 }
 
 /** The node that an arrow key leads to. */
-function neighbour(_: Documents, doc: TreeDoc, id: string, key: string): string | undefined {
+function neighbour(doc: TreeDoc, id: string, key: string): string | undefined {
   const { nodes } = doc;
   const { parent, slot } = nodes[id]!.place;
   if (key === 'ArrowLeft' || key === 'Escape') return parent ?? undefined;
