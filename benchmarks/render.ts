@@ -71,7 +71,7 @@ export function render(): Report {
   const linker = new Linker();
   const linked = linker.link(documents, page);
   const published = dataOf(documents);
-  const template = prepare(linked, published, true);
+  const template = prepare(linked, published);
 
   const given = data.map((each) => ({ ...each, nav: NAV, footer: FOOTER }));
   const eta = new Eta();
@@ -105,7 +105,7 @@ export function render(): Report {
   const times = measure([
     ...all,
     { name: 'link', round: () => void new Linker().link(documents, page) },
-    { name: 'prepare', round: () => void prepare(linked, published, true) },
+    { name: 'prepare', round: () => void prepare(linked, published) },
     {
       name: 'build',
       round: () => {

@@ -4,7 +4,7 @@ import { brackenfold } from '@sormet/demo';
 import { text } from '@sormet/core/model';
 import { FileEntity, SiteEntity, DocumentEntity } from './database/entities';
 import { loadSite } from './load-site';
-import { settingsFrom } from './settings';
+import { listeningWarning, settingsFrom } from './settings';
 import { startTestServer, type TestServer } from './test/test-server';
 
 let server: TestServer;
@@ -144,6 +144,38 @@ describe('bringing in a picture', () => {
     expect(await server.database.getRepository(FileEntity).countBy({ sha256 })).toBe(1);
   });
 
+  test('cleans what does not draw out of an SVG, and says what', async () => {
+    const svg =
+      '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="8"><script>1</script><path d="M0 0" onload="x()"/></svg>';
+    const { body } = await send(Buffer.from(svg), 'drawn – Größe.svg').expect(201);
+    expect(body).toMatchObject({
+      name: 'drawn – Größe.svg',
+      width: 9,
+      height: 8,
+      leftOut: ['onload', 'script'],
+    });
+    const stored = await server.database
+      .getRepository(FileEntity)
+      .findOneByOrFail({ sha256: (body as { sha256: string }).sha256 });
+    expect(stored.bytes.toString()).toBe(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="8"><path d="M0 0"></path></svg>',
+    );
+  });
+
+  test('refuses more pixels than can be unpacked, and an upload that breaks off', async () => {
+    const huge = Buffer.from(PNG);
+    huge.writeUInt32BE(60_000, 16);
+    huge.writeUInt32BE(60_000, 20);
+    const { body } = await send(huge, 'huge.png').expect(415);
+    expect((body as { detail: string }).detail).toContain('60000 by 60000 pixels');
+    for (const broken of ['--b\r\ncontent-disposition: form-data; name="file"', '--b\r\n', ''])
+      await server.api
+        .post('/api/sites/brackenfold/files')
+        .set('content-type', 'multipart/form-data; boundary=b')
+        .send(broken)
+        .expect((answer) => expect([400, 415]).toContain(answer.status));
+  });
+
   test('refuses what is no picture, what is too large, and nothing', async () => {
     await send(Buffer.from('<html><script>alert(1)</script>'), 'page.png').expect(415);
     await send(Buffer.from('%PDF-1.7'), 'paper.jpg').expect(415);
@@ -187,7 +219,27 @@ describe('settings', () => {
       port: 5180,
       sitesPort: 5181,
       host: '127.0.0.1',
+      names: [],
     });
+  });
+
+  test('an empty host is the default, and listening wider is said loudly', () => {
+    expect(settingsFrom({ ...env, SORMET_HOST: '' }).host).toBe('127.0.0.1');
+    expect(listeningWarning({ host: '127.0.0.1' })).toBeUndefined();
+    expect(listeningWarning({ host: '0.0.0.0' })).toContain('ATTENTION');
+  });
+
+  test('names are a list; the default host allows no other', async () => {
+    expect(settingsFrom({ ...env, SORMET_NAMES: 'sormet.example, [fe80::1]' }).names).toEqual([
+      'sormet.example',
+      '[fe80::1]',
+    ]);
+    expect(() => settingsFrom({ ...env, SORMET_NAMES: 'a b' })).toThrow('no name of a host');
+    const before = process.env['SORMET_HOST'];
+    process.env['SORMET_HOST'] = '127.0.0.1';
+    await server.api.get('/api/health').set('host', 'evil.example').expect(403);
+    if (before === undefined) delete process.env['SORMET_HOST'];
+    else process.env['SORMET_HOST'] = before;
   });
 
   test.each([

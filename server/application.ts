@@ -3,25 +3,24 @@ import { createHash } from 'node:crypto';
 import { join } from 'node:path';
 import express, { Router, type Express, type Request } from 'express';
 import multer from 'multer';
-import { addressesOf } from '@sormet/core/model';
+import { addressesOf, ID_PATTERN, isWellFormed } from '@sormet/core/model';
 import { acceptEdit } from './edits/accept';
 import {
   FileEntity,
-  HistoryEntity,
   ReleaseEntity,
   SiteEntity,
   type ReleaseRow,
   type SiteRow,
 } from './database/entities';
 import type { SiteStore } from './database/site-store';
-import { LARGEST_FILE, pictureOf } from './files/kinds';
+import { LARGEST_FILE, type Pictures } from './files/pictures';
 import { serveFile } from './files/serve-file';
 import { answer, read } from './http/check';
 import { ownRequestsOnly } from './http/own-requests';
-import { Problem, sendProblem } from './http/problem';
+import { LARGEST_REQUEST, Problem, sendProblem } from './http/problem';
 import * as shapes from './http/shapes';
+import { historyAfter, historyLines } from './edits/history';
 import type { LiveChanges } from './live/live-changes';
-import { planRelease } from './publish/plan';
 import type { Publisher } from './publish/publisher';
 
 /** What the application is made of. */
@@ -29,13 +28,13 @@ export interface Parts {
   readonly store: SiteStore;
   readonly live: LiveChanges;
   readonly publisher: Publisher;
+  readonly pictures: Pictures;
+  /** Names other than loopback's under which it answers. */
+  readonly names: readonly string[];
   readonly sitesPort: number;
   /** The folder of the built interface. */
   readonly interfaceFolder: string;
 }
-
-/** How many edits one answer of the history holds at most. */
-const HISTORY_PAGE = 500;
 
 /** The application's origin: the interface, and `/api`. */
 export function application(parts: Parts): Express {
@@ -48,7 +47,7 @@ export function application(parts: Parts): Express {
     });
     next();
   });
-  app.use(ownRequestsOnly);
+  app.use(ownRequestsOnly(parts.names));
   app.get('/files/:name', (request, response) =>
     serveFile(parts.store.database, request.params.name, response),
   );
@@ -69,6 +68,9 @@ export function application(parts: Parts): Express {
     if (!existsSync(page))
       throw new Problem(503, 'Not built', 'The interface is not built; “npm start” builds it.');
     response.set('cache-control', 'no-cache').sendFile(page);
+  });
+  app.use((request) => {
+    throw new Problem(405, 'Not allowed', `${request.method} does nothing at ${request.path}.`);
   });
   app.use(sendProblem);
   return app;
@@ -92,14 +94,14 @@ function applicationPolicy(sitesPort: number): string {
   ].join('; ');
 }
 
-function api({ store, live, publisher, sitesPort }: Parts): Router {
+function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
   const router = Router();
   const database = store.database;
   router.use((_, response, next) => {
     response.set('cache-control', 'no-store');
     next();
   });
-  router.use(express.json({ limit: '4mb' }));
+  router.use(express.json({ limit: LARGEST_REQUEST }));
 
   router.get('/health', async (_, response) => {
     answer(response, shapes.HealthAnswer, {
@@ -122,35 +124,21 @@ function api({ store, live, publisher, sitesPort }: Parts): Router {
   router.post('/sites/:site/edits', async (request, response) => {
     const edit = read(shapes.EditRequest, request.body);
     answer(response, shapes.EditAnswer, {
-      revision: await acceptEdit(store, String(request.params.site), edit),
+      revision: await acceptEdit(store, (await siteIn(request)).id, edit),
     });
   });
 
   router.get('/sites/:site/history', async (request, response) => {
     const site = await siteIn(request);
     const after = wholeNumber(request.query['after'], 'after', site.revision);
-    const rows = await database
-      .getRepository(HistoryEntity)
-      .createQueryBuilder('h')
-      .where('h.site = :site AND h.revision > :after', { site: site.id, after })
-      .orderBy('h.revision', 'ASC')
-      .take(HISTORY_PAGE + 1)
-      .getMany();
-    answer(response, shapes.HistoryAnswer, {
-      revision: site.revision,
-      more: rows.length > HISTORY_PAGE,
-      edits: rows
-        .slice(0, HISTORY_PAGE)
-        .map(({ revision, edit, who, at, name, says, changes }) => ({
-          revision,
-          edit,
-          who,
-          at: at.toISOString(),
-          name,
-          says,
-          changes,
-        })),
-    });
+    const { edits, more } = await historyAfter(database, site.id, after);
+    answer(response, shapes.HistoryAnswer, { revision: site.revision, more, edits });
+  });
+
+  router.get('/sites/:site/history/lines', async (request, response) => {
+    const site = await siteIn(request);
+    const before = wholeNumber(request.query['before'], 'before', site.revision + 1);
+    answer(response, shapes.HistoryLines, await historyLines(database, site.id, before));
   });
 
   router.get('/sites/:site/live', async (request, response) => {
@@ -159,7 +147,7 @@ function api({ store, live, publisher, sitesPort }: Parts): Router {
   });
 
   router.get('/sites/:site/plan', async (request, response) => {
-    const plan = await planRelease(store, await siteIn(request));
+    const plan = await publisher.planner.plan(await siteIn(request));
     answer(response, shapes.PlanAnswer, {
       revision: plan.revision,
       live: plan.live?.number ?? null,
@@ -184,28 +172,35 @@ function api({ store, live, publisher, sitesPort }: Parts): Router {
   });
 
   router.post('/sites/:site/releases', async (request, response) => {
-    const release = await publisher.ask(String(request.params.site));
-    answer(response, shapes.ReleaseSummary, releaseSummary(release, await siteIn(request)), 202);
+    const site = await siteIn(request);
+    answer(
+      response,
+      shapes.ReleaseSummary,
+      releaseSummary(await publisher.ask(site.id), site),
+      202,
+    );
   });
 
   router.get('/sites/:site/releases/:release', async (request, response) => {
     const site = await siteIn(request);
     const row = await database
       .getRepository(ReleaseEntity)
-      .findOneBy({ id: String(request.params.release), site: site.id });
+      .findOneBy({ id: idIn(request, 'release'), site: site.id });
     if (!row) throw new Problem(404, 'Not found', 'There is no such release.');
     answer(response, shapes.ReleaseSummary, releaseSummary(row, site));
   });
 
   router.post('/sites/:site/releases/:release/live', async (request, response) => {
     const site = await siteIn(request);
-    await publisher.goBackTo(site.id, String(request.params.release));
+    await publisher.goBackTo(site.id, idIn(request, 'release'));
     response.status(204).end();
   });
 
   const upload = multer({
     storage: multer.memoryStorage(),
-    limits: { fileSize: LARGEST_FILE, files: 1 },
+    limits: { fileSize: LARGEST_FILE, files: 1, fields: 10, parts: 12 },
+    // Names of files are UTF-8, as browsers send them (HTML Living Standard, multipart/form-data).
+    defParamCharset: 'utf8',
   });
   router.post('/sites/:site/files', upload.single('file'), async (request, response) => {
     await siteIn(request);
@@ -215,17 +210,13 @@ function api({ store, live, publisher, sitesPort }: Parts): Router {
         pointer: '/file',
         reason: 'is missing',
       });
-    const picture = pictureOf(file.buffer);
-    const sha256 = createHash('sha256').update(file.buffer).digest('hex');
+    const { bytes, leftOut, ...picture } = await pictures.read(file.buffer);
+    const sha256 = createHash('sha256').update(bytes).digest('hex');
     await database
       .getRepository(FileEntity)
-      .upsert({ sha256, mediaType: picture.mediaType, bytes: file.buffer }, ['sha256']);
-    answer(
-      response,
-      shapes.FileAnswer,
-      { sha256, name: file.originalname.slice(0, 200), ...picture },
-      201,
-    );
+      .upsert({ sha256, mediaType: picture.mediaType, bytes: Buffer.from(bytes) }, ['sha256']);
+    const name = wellFormedName(file.originalname);
+    answer(response, shapes.FileAnswer, { sha256, name, ...picture, leftOut: [...leftOut] }, 201);
   });
 
   router.use((request) => {
@@ -238,7 +229,9 @@ function api({ store, live, publisher, sitesPort }: Parts): Router {
   return router;
 
   async function siteIn(request: Request): Promise<SiteRow> {
-    const site = await store.site(String(request.params['site']));
+    const id = String(request.params['site']);
+    // What is no id names no site; the database is not asked about it.
+    const site = new RegExp(ID_PATTERN).test(id) ? await store.site(id) : null;
     if (!site) throw new Problem(404, 'Not found', 'There is no such site.');
     return site;
   }
@@ -263,10 +256,30 @@ function api({ store, live, publisher, sitesPort }: Parts): Router {
   }
 }
 
+/** An id in the address. @throws a 404 problem for what is none: it names nothing */
+function idIn(request: Request, name: string): string {
+  const id = String(request.params[name]);
+  if (!new RegExp(ID_PATTERN).test(id))
+    throw new Problem(404, 'Not found', `There is no such ${name}.`);
+  return id;
+}
+
+/** The name of a file as people see it: what cannot be stored of it is left out. */
+function wellFormedName(name: string): string {
+  const shown = [...name]
+    .filter((letter) => isWellFormed(letter) && !/\p{Cc}/u.test(letter))
+    .slice(0, 120)
+    .join('');
+  return shown === '' ? 'picture' : shown;
+}
+
+/** The largest integer that a column of revisions holds. */
+const LARGEST_INTEGER = 2 ** 31 - 1;
+
 function wholeNumber(value: unknown, name: string, byDefault: number): number {
   if (value === undefined) return byDefault;
   const number = Number(value);
-  if (!Number.isInteger(number) || number < 0)
+  if (!Number.isInteger(number) || number < 0 || number > LARGEST_INTEGER)
     throw new Problem(400, 'Bad request', `“${name}” must be a whole number.`, {
       pointer: '/' + name,
       reason: 'is no whole number',

@@ -1,9 +1,9 @@
 import type { DataSource } from 'typeorm';
-import { documentFindings, siteOf, type Documents } from '@sormet/core/model';
-import { findingsAfter } from '@sormet/core/edit';
+import { siteOf, type Documents } from '@sormet/core/model';
+import { findingsOf } from '@sormet/core/edit';
 import type { DemoSite } from '@sormet/demo';
 import { DocumentEntity, FileEntity, SiteEntity } from './database/entities';
-import { replaceUses } from './edits/accept';
+import { storeUses } from './edits/accept';
 
 /**
  * Stores a site with its files, when no site with its slug is there. Every document passes its schema
@@ -20,7 +20,14 @@ export async function loadSite(
       .createQueryBuilder()
       .insert()
       .into(SiteEntity)
-      .values({ id: slug, slug, name, revision: 1, liveRelease: null })
+      .values({
+        id: slug,
+        slug,
+        name,
+        revision: 1,
+        liveRelease: null,
+        documents: Object.keys(documents).length,
+      })
       .orIgnore()
       .returning('id')
       .execute();
@@ -31,7 +38,7 @@ export async function loadSite(
       await manager
         .getRepository(DocumentEntity)
         .insert({ site: slug, id: doc.id, kind: doc.kind, version: 1, body: doc as never });
-      await replaceUses(manager, slug, doc);
+      await storeUses(manager, slug, undefined, doc);
     }
     return true;
   });
@@ -39,11 +46,6 @@ export async function loadSite(
 
 /** @throws naming the first document that is not sound. */
 function check(documents: Documents): void {
-  for (const doc of Object.values(documents)) {
-    const [finding] = documentFindings(doc);
-    if (finding) throw new Error(`${doc.id}${finding.path} ${finding.reason}`);
-  }
-  const changes = Object.keys(documents).map((doc) => ({ doc, path: '', now: documents[doc] }));
-  const [finding] = findingsAfter(documents, changes);
+  const [finding] = findingsOf(documents);
   if (finding) throw new Error(`${finding.doc}${finding.path} ${finding.reason}`);
 }

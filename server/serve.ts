@@ -9,7 +9,11 @@ import { loadSite } from './load-site';
 import { LiveChanges } from './live/live-changes';
 import { Publisher } from './publish/publisher';
 import type { Settings } from './settings';
+import { LiveReleases } from './sites/live-releases';
 import { sitesOrigin } from './sites/sites-origin';
+import { tidySites } from './tidy-sites';
+import { Pictures } from './files/pictures';
+import { logFault } from './http/log';
 
 /** A running server and what stops it. */
 export interface Running {
@@ -23,6 +27,8 @@ export async function serve(settings: Settings): Promise<Running> {
   const store = new SiteStore(database);
   const live = new LiveChanges(settings.database);
   const publisher = new Publisher(store, settings.database);
+  const pictures = new Pictures();
+  const published = new LiveReleases(store);
   const servers: Server[] = [];
   const stop = async () => {
     const closed = servers.map((server) => new Promise((done) => server.close(done)));
@@ -30,22 +36,30 @@ export async function serve(settings: Settings): Promise<Running> {
     for (const server of servers) server.closeAllConnections();
     await Promise.all(closed);
     await publisher.stop();
+    await pictures.stop();
     await database.destroy();
   };
   try {
     await loadSite(database, brackenfold());
+    await tidySites(store);
     await live.start();
     await publisher.start();
+    // What was begun and could not be ended while the database was away is ended now.
+    live.onReturn = () =>
+      void publisher.takeUp().catch((error: unknown) => logFault('Taking up releases', error));
+    await published.keepAll();
     const app = application({
       store,
       live,
       publisher,
+      pictures,
+      names: settings.names.concat(settings.host),
       sitesPort: settings.sitesPort,
       interfaceFolder: join(import.meta.dirname, '..', 'web', 'dist'),
     });
     servers.push(
       await listen(
-        sitesOrigin(store, settings.sitesPort),
+        sitesOrigin(store, published, settings.sitesPort),
         settings.sitesPort,
         settings.host,
         'SORMET_SITES_PORT',
@@ -59,6 +73,16 @@ export async function serve(settings: Settings): Promise<Running> {
   return { store, stop };
 }
 
+/** The answer to what is no HTTP. */
+const UNREADABLE =
+  'HTTP/1.1 400 Bad Request\r\ncontent-type: application/problem+json\r\nconnection: close\r\n\r\n' +
+  JSON.stringify({
+    type: 'about:blank',
+    title: 'Bad request',
+    status: 400,
+    detail: 'This is no HTTP request.',
+  });
+
 function listen(
   app: RequestListener,
   port: number,
@@ -67,6 +91,10 @@ function listen(
 ): Promise<Server> {
   return new Promise((listening, failed) => {
     const server = createServer(app);
+    server.on('clientError', (_, socket) => {
+      if (socket.writable) socket.end(UNREADABLE);
+      else socket.destroy();
+    });
     server.once('error', (error: NodeJS.ErrnoException) =>
       failed(
         error.code === 'EADDRINUSE'

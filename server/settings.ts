@@ -8,6 +8,19 @@ export interface Settings {
   readonly sitesPort: number;
   /** The address both listen on: loopback unless told otherwise. */
   readonly host: string;
+  /** Names other than loopback's under which the application answers. */
+  readonly names: readonly string[];
+}
+
+const LOOPBACK_ADDRESS = '127.0.0.1';
+
+/** What to say loudly about where the server listens; nothing when only this machine reaches it. */
+export function listeningWarning({ host }: Pick<Settings, 'host'>): string | undefined {
+  if (host === 'localhost' || host === '::1' || /^127(\.\d{1,3}){3}$/.test(host)) return undefined;
+  return (
+    `ATTENTION: Sormet listens on ${host}, not only on this machine. There are no accounts yet: whoever ` +
+    'reaches it can change and publish everything. It answers only to the names in SORMET_NAMES.'
+  );
 }
 
 /** Reads the settings from the environment. @throws with a message for people when one is wrong. */
@@ -20,7 +33,15 @@ export function settingsFrom(env: NodeJS.ProcessEnv): Settings {
     throw new Error(
       'SORMET_PORT and SORMET_SITES_PORT must differ: sites have an origin of their own.',
     );
-  return { database, port, sitesPort, host: env['SORMET_HOST'] ?? '127.0.0.1' };
+  const host = env['SORMET_HOST']?.trim() || LOOPBACK_ADDRESS;
+  const names = (env['SORMET_NAMES'] ?? '')
+    .split(',')
+    .map((name) => name.trim().toLowerCase())
+    .filter(Boolean);
+  const wrong = names.find((name) => !/^(\[[0-9a-f:]+\]|[a-z0-9.-]+)$/.test(name));
+  if (wrong !== undefined)
+    throw new Error(`SORMET_NAMES holds “${wrong}”, which is no name of a host.`);
+  return { database, port, sitesPort, host, names };
 }
 
 function portFrom(text: string | undefined, byDefault: number, name: string): number {

@@ -216,12 +216,12 @@ describe('CSS', () => {
 
   test('is layered: reset, tags, then heights, the nearer to the page the stronger', () => {
     expect(css.split('\n')[0]).toBe('@layer reset,tags,h0,h1;');
-    expect(css).toContain('@layer h0.own{.root{color:red}');
-    expect(css).toContain('@layer h1.own{.inst{color:black}}');
+    expect(css).toContain('@layer h0.own{.root_c{color:red}');
+    expect(css).toContain('@layer h1.own{.inst_p{color:black}}');
   });
 
   test('has the base before the narrower, from wide to narrow', () => {
-    expect(css.indexOf('max-width:900px')).toBeGreaterThan(css.indexOf('.root{color:red}'));
+    expect(css.indexOf('max-width:900px')).toBeGreaterThan(css.indexOf('.root_c{color:red}'));
     expect(css.indexOf('max-width:500px')).toBeGreaterThan(css.indexOf('max-width:900px'));
   });
 

@@ -1,13 +1,14 @@
 import {
   assetPath,
   docOf,
+  nodeIn,
+  own,
   siteOf,
   stylesOf,
-  treeDocOf,
   type Block,
   type Documents,
 } from '../model';
-import { keyParts, widthsOf } from '../style';
+import { widthsOf, writtenBlock } from '../style';
 import type { Used } from '../resolve';
 
 /** What every page begins from: sizes that add up, no margins, pictures that never stand out. */
@@ -31,11 +32,11 @@ export function cssOf(documents: Documents, used: Used): string {
   const widths = widthsOf(siteOf(documents));
   const heights: [string, Block][][] = [];
   for (const [className, { doc, node, height }] of used.classes) {
-    const stored = treeDocOf(documents, doc)?.nodes[node];
+    const stored = nodeIn(documents, doc, node);
     if (stored?.kind !== 'element' && stored?.kind !== 'instance') continue;
     (heights[height] ??= []).push(['.' + className, stored.style]);
   }
-  const tags = [...new Set([...ALWAYS, ...used.tags])].filter((tag) => styles.tags[tag]);
+  const tags = [...new Set([...ALWAYS, ...used.tags])].filter((tag) => own(styles.tags, tag));
   const layers = heights.map((_, height) => `h${height}`);
   const out = [
     `@layer reset,tags${layers.map((name) => ',' + name).join('')};`,
@@ -68,11 +69,9 @@ function layerCss(
   for (const { id, max } of widths) {
     let inner = '';
     for (const [selector, block] of rules) {
-      const declarations = Object.keys(block)
-        .map((key) => ({ key, ...keyParts(key) }))
+      const declarations = writtenBlock(block)
         .filter(({ width }) => width === id)
-        .sort((a, b) => (a.property < b.property ? -1 : 1))
-        .map(({ key, property }) => `${property}:${block[key]!.css}`);
+        .map(({ property, css }) => `${property}:${css}`);
       if (declarations.length > 0) inner += `${selector}{${declarations.join(';')}}`;
     }
     if (inner) out += id === 'base' ? inner : `@media (max-width:${max}px){${inner}}`;

@@ -46,7 +46,7 @@ export class PageCompiler {
 
   /** @throws when the page cannot be linked. */
   compile({ path, page, entry }: Address): CompiledPage {
-    const prepared = this.prepare(page.id, page.entries !== null);
+    const prepared = this.prepare(page.id);
     this.sink = new Set(prepared.depends);
     if (entry) this.sink.add(entry.id).add(entry.type);
     const body = write(prepared.template, entry);
@@ -62,12 +62,12 @@ export class PageCompiler {
     return { path, html, css: prepared.css, depends: [...this.sink].sort() };
   }
 
-  private prepare(page: string, perEntry: boolean): Prepared {
+  private prepare(page: string): Prepared {
     const done = this.prepared.get(page);
     if (done) return done;
     this.sink = new Set();
     const linked = this.linker.link(this.documents, page);
-    const template = prepare(linked, this.data, perEntry);
+    const template = prepare(linked, this.data);
     const text = cssOf(this.documents, template.used);
     const styles = stylesOf(this.documents);
     this.sink.add(siteOf(this.documents).id).add(styles.id);

@@ -4,6 +4,7 @@ import {
   addressesOf,
   assetPath,
   docOf,
+  own,
   redirectsOf,
   siteOf,
   type Doc,
@@ -37,6 +38,12 @@ export interface CompiledSite {
   readonly kept: number;
 }
 
+/**
+ * The version of how pages are made and of what is noted about them. Pages of a release that another version
+ * made are never taken over, since what they note may be less than what they were made from.
+ */
+export const COMPILER = 2;
+
 /** The path of the file that serves an address. */
 export function fileOf(path: string): string {
   return path === '/' ? '/index.html' : `${path}/index.html`;
@@ -52,8 +59,8 @@ export function addressOfFile(file: string): string | undefined {
 export function changedBetween(before: Documents, after: Documents): Set<string> {
   const changed = new Set<string>();
   const note = (id: string) => {
-    const old = before[id];
-    const now = after[id];
+    const old = own(before, id);
+    const now = own(after, id);
     const moved = whereabouts(old) !== whereabouts(now);
     changed.add(id);
     if (moved) changed.add('path:' + id);
@@ -62,8 +69,8 @@ export function changedBetween(before: Documents, after: Documents): Set<string>
       if (doc?.kind === 'page' && doc.entries && moved) changed.add('pages:' + doc.entries);
     }
   };
-  for (const id in after) if (before[id] !== after[id]) note(id);
-  for (const id in before) if (!(id in after)) note(id);
+  for (const id in after) if (own(before, id) !== after[id]) note(id);
+  for (const id in before) if (!Object.hasOwn(after, id)) note(id);
   return changed;
 }
 
@@ -198,7 +205,7 @@ function reasonOf(id: string, documents: Documents, earlier: Documents): string 
   }
   if (id.startsWith('path:') || id.startsWith('pages:'))
     return 'the address of a page it links to changed';
-  const doc = documents[id] ?? earlier[id];
+  const doc = own(documents, id) ?? own(earlier, id);
   switch (doc?.kind) {
     case 'page':
       return `the page ${doc.path} changed`;

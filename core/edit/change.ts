@@ -1,5 +1,14 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { pointer, readAt, sameJson, tokensOf, writeAt, type Doc, type Documents } from '../model';
+import {
+  ID_PATTERN,
+  own,
+  pointer,
+  POINTER_PATTERN,
+  readAt,
+  sameJson,
+  WorkingCopy,
+  type Documents,
+} from '../model';
 
 /**
  * One change to one document: what stood at a JSON Pointer and what stands there now; a missing member
@@ -7,8 +16,8 @@ import { pointer, readAt, sameJson, tokensOf, writeAt, type Doc, type Documents 
  */
 export const Change = Type.Object(
   {
-    doc: Type.String(),
-    path: Type.String({ maxLength: 1000 }),
+    doc: Type.String({ pattern: ID_PATTERN }),
+    path: Type.String({ maxLength: 1000, pattern: POINTER_PATTERN }),
     was: Type.Optional(Type.Unknown()),
     now: Type.Optional(Type.Unknown()),
   },
@@ -24,20 +33,18 @@ export interface Refusal {
   readonly path?: string;
 }
 
-export function isRefusal(result: readonly Change[] | Refusal): result is Refusal {
+export function isRefusal<T extends object>(result: T | Refusal): result is Refusal {
   return 'refused' in result;
 }
 
 /** The documents after these changes, sharing all that did not change. @throws when a container is missing. */
 export function applyChanges(documents: Documents, changes: readonly Change[]): Documents {
   if (changes.length === 0) return documents;
-  const next: Record<string, Doc> = { ...documents };
-  for (const { doc, path, now } of changes) {
-    const value = writeAt<unknown>(next[doc], path, now);
-    if (value === undefined) delete next[doc];
-    else next[doc] = value as Doc;
-  }
-  return next;
+  const copy = new WorkingCopy(documents);
+  for (const { doc, path, now } of changes)
+    if (!copy.write(doc, path, now))
+      throw new Error(`Nothing holds ${path} in ${doc}, so it cannot be written.`);
+  return copy.documents;
 }
 
 /** The changes that take these back, in the opposite order. */
@@ -53,7 +60,7 @@ export function changeTo(
   now: unknown,
 ): Change[] {
   const path = pointer(...tokens);
-  const was = readAt(documents[doc], path);
+  const was = readAt(own(documents, doc), path);
   return sameJson(was, now) ? [] : [change(doc, path, was, now)];
 }
 
@@ -65,27 +72,34 @@ export function change(doc: string, path: string, was: unknown, now: unknown): C
   return made;
 }
 
-/** The changes whose `was` is not what stands there: each with what does. */
-export function mismatches(
-  documents: Documents,
-  changes: readonly Change[],
-): { change: Change; stands: unknown }[] {
-  const found: { change: Change; stands: unknown }[] = [];
-  let at = documents;
-  for (const made of changes) {
-    const stands = readAt(at[made.doc], made.path);
-    if (!sameJson(stands, made.was)) found.push({ change: made, stands });
-    else if (containerAt(at, made)) at = applyChanges(at, [made]);
-    else found.push({ change: made, stands: undefined });
-  }
-  return found;
+/** A change that meets something else than it expects, and what that is. */
+export interface Mismatch {
+  readonly change: Change;
+  readonly stands: unknown;
 }
 
-/** Whether the member that a change writes has something to stand in. */
-function containerAt(documents: Documents, { doc, path }: Change): boolean {
-  const tokens = tokensOf(path);
-  if (tokens.length === 0) return true;
-  return readAt(documents[doc], pointer(...tokens.slice(0, -1))) !== undefined;
+/**
+ * Makes changes under their guards, in one pass: each is made where its `was` is what stands there.
+ * @returns the documents after those that were, and the others with what they met
+ */
+export function guardedChanges(
+  documents: Documents,
+  changes: readonly Change[],
+): { documents: Documents; mismatches: Mismatch[] } {
+  const copy = new WorkingCopy(documents);
+  const mismatches: Mismatch[] = [];
+  for (const made of changes) {
+    const stands = copy.read(made.doc, made.path);
+    if (!sameJson(stands, made.was)) mismatches.push({ change: made, stands });
+    else if (!copy.write(made.doc, made.path, made.now))
+      mismatches.push({ change: made, stands: undefined });
+  }
+  return { documents: copy.documents, mismatches };
+}
+
+/** The changes whose `was` is not what stands there: each with what does. */
+export function mismatches(documents: Documents, changes: readonly Change[]): Mismatch[] {
+  return guardedChanges(documents, changes).mismatches;
 }
 
 /** The documents that changes touch, each once. */

@@ -1,9 +1,14 @@
 import { Type } from '@sinclair/typebox';
 import {
+  chainOf,
   docOf,
   FORMAT,
   ID_PATTERN,
+  membersWithSources,
+  nodeIn,
   orderBetween,
+  OrderKey,
+  own,
   pointer,
   repeatsAround,
   rootOf,
@@ -11,7 +16,7 @@ import {
   sourcesOf,
   treeDocOf,
   withDescendants,
-  writeAt,
+  WorkingCopy,
   type ComponentDoc,
   type Documents,
   type InstanceNode,
@@ -31,9 +36,10 @@ import {
   emptyLiteral,
   keyFor,
   nodeName,
-  shortName,
+  propertyOf,
 } from './control';
 import { defineEdit, refuse } from './define';
+import { shortName } from './names';
 
 const Id = Type.String({ pattern: ID_PATTERN });
 const exact = { additionalProperties: false };
@@ -59,13 +65,13 @@ export const makeComponent = defineEdit({
   ),
   run(documents, { doc, node, name, component, instance, ids }) {
     const tree = treeDocOf(documents, doc);
-    const selected = tree?.nodes[node];
+    const selected = tree && own(tree.nodes, node);
     if (!tree || !selected) return refuse('What should become a component is gone.', doc);
     if (node === rootOf(tree.nodes))
       return refuse('The root of a document stays where it is.', doc);
     if (selected.kind !== 'element' && selected.kind !== 'instance')
       return refuse('An element or an instance can become a component.', doc);
-    if (documents[component] || tree.nodes[instance])
+    if (own(documents, component) || own(tree.nodes, instance))
       return refuse('The ids given are taken.', doc);
     const inside = withDescendants(tree.nodes, node);
     for (const id of inside)
@@ -103,8 +109,7 @@ export const makeComponent = defineEdit({
     ];
   },
   says: (documents, { doc, node, name }) => {
-    const tree = treeDocOf(documents, doc);
-    const stored = tree?.nodes[node];
+    const stored = nodeIn(documents, doc, node);
     return `made ${stored ? nodeName(documents, stored) : 'a part'} the component ${shortName(name)}`;
   },
 });
@@ -135,7 +140,7 @@ function liftReads(
       const row = controlsOf(documents, tree, owner).find(
         ({ node: of, control }) => of === id && controlPath(control).join() === path.join(),
       );
-      if (!row)
+      if (!row || node.kind === 'repeat')
         return refuse('It repeats by a condition read from outside; that cannot be handed in yet.');
       order = orderBetween(order, null);
       properties[property] = {
@@ -147,11 +152,23 @@ function liftReads(
         default: emptyLiteral(row.type),
       };
       values[property] = source;
-      node = writeAt(node, pointer(...path), { is: 'property', property });
+      node = withSourceAt(node, path, { is: 'property', property });
     }
     nodes[id] = node;
   }
   return { nodes, properties, values };
+}
+
+/** A node with another source where one stands; not in a query, whose conditions stand in a list. */
+function withSourceAt(
+  node: Exclude<TreeNode, { kind: 'repeat' }>,
+  path: readonly string[],
+  source: Source,
+): TreeNode {
+  const copy = new WorkingCopy({});
+  copy.write('node', '', node);
+  copy.write('node', pointer(...path), source);
+  return copy.read('node', '') as TreeNode;
 }
 
 function readsOutside(
@@ -160,15 +177,13 @@ function readsOutside(
   source: Source,
   inside: ReadonlySet<string>,
 ): boolean {
-  if (
-    typeof source.whenEmpty === 'object' &&
-    readsOutside(tree, node, source.whenEmpty.use, inside)
-  )
-    return true;
-  if (source.is === 'property') return true;
-  if (source.is !== 'field') return false;
-  if (source.from === 'page') return true;
-  return !inside.has(source.from.repeat) && repeatsAround(tree, node).includes(source.from.repeat);
+  return chainOf(source).some((each) => {
+    if (each.is === 'property') return true;
+    if (each.is !== 'field') return false;
+    if (each.from === 'page') return true;
+    const { repeat } = each.from;
+    return !inside.has(repeat) && repeatsAround(tree, node).includes(repeat);
+  });
 }
 
 /** Makes controls properties of the definition: what they held becomes the default. */
@@ -184,9 +199,9 @@ export const expose = defineEdit({
             property: Id,
             label: Label,
             key: Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 }),
-            order: Type.String(),
+            order: OrderKey,
             group: Type.Union([
-              Type.Object({ id: Id, label: Label, order: Type.String() }, exact),
+              Type.Object({ id: Id, label: Label, order: OrderKey }, exact),
               Type.Null(),
             ]),
           },
@@ -203,10 +218,10 @@ export const expose = defineEdit({
     const changes: Change[] = [];
     const groups = new Set(Object.keys(doc.groups));
     for (const { node, control, property, label, key, order, group } of controls) {
-      const stored = doc.nodes[node];
+      const stored = own(doc.nodes, node);
       const type = stored && controlType(documents, stored, control);
       if (!stored || !type) return refuse('A control that should be exposed is gone.', component);
-      if (doc.properties[property]) return refuse('The ids given are taken.', component);
+      if (own(doc.properties, property)) return refuse('The ids given are taken.', component);
       const source = sourceAt(stored, control);
       if (source && source.is !== 'value')
         return refuse(
@@ -258,13 +273,14 @@ export const unexpose = defineEdit({
   args: Type.Object({ component: Id, property: Id }, exact),
   run(documents, { component, property }) {
     const doc = docOf(documents, 'component', component);
-    const made = doc?.properties[property];
+    const made = doc && own(doc.properties, property);
     if (!doc || !made) return refuse('The property is gone.', component);
     const changes: Change[] = [];
     for (const node of Object.keys(doc.nodes).sort())
-      for (const [path, source] of sourcesOf(doc.nodes[node]!))
-        if (source.is === 'property' && source.property === property)
-          changes.push(change(component, pointer('nodes', node, ...path), source, made.default));
+      for (const [path, now] of membersWithSources(doc.nodes[node]!, (source) =>
+        source.is === 'property' && source.property === property ? made.default : source,
+      ))
+        changes.push(...changeTo(documents, component, ['nodes', node, ...path], now));
     changes.push(change(component, pointer('properties', property), made, undefined));
     const { group } = made;
     const alone =
@@ -272,13 +288,11 @@ export const unexpose = defineEdit({
       Object.entries(doc.properties).every(
         ([id, other]) => id === property || other.group !== group,
       );
-    if (alone)
-      changes.push(change(component, pointer('groups', group), doc.groups[group], undefined));
+    if (alone) changes.push(...changeTo(documents, component, ['groups', group], undefined));
     return changes;
   },
   says: (documents, { component, property }) => {
-    const label =
-      docOf(documents, 'component', component)?.properties[property]?.label ?? 'a property';
+    const label = propertyOf(documents, component, property)?.label ?? 'a property';
     return `took back the property ${label} of ${componentName(documents, component)}`;
   },
 });
@@ -286,7 +300,7 @@ export const unexpose = defineEdit({
 export const labelProperty = defineEdit({
   args: Type.Object({ component: Id, property: Id, label: Label }, exact),
   run(documents, { component, property, label }) {
-    if (!docOf(documents, 'component', component)?.properties[property])
+    if (!propertyOf(documents, component, property))
       return refuse('The property is gone.', component);
     return changeTo(documents, component, ['properties', property, 'label'], label);
   },
@@ -298,14 +312,13 @@ export const labelProperty = defineEdit({
 export const setDefault = defineEdit({
   args: Type.Object({ component: Id, property: Id, value: Source }, exact),
   run(documents, { component, property, value }) {
-    if (!docOf(documents, 'component', component)?.properties[property])
+    if (!propertyOf(documents, component, property))
       return refuse('The property is gone.', component);
     if (value.is !== 'value') return refuse('A default is a value.', component);
     return changeTo(documents, component, ['properties', property, 'default'], value);
   },
   says: (documents, { component, property }) => {
-    const label =
-      docOf(documents, 'component', component)?.properties[property]?.label ?? 'a property';
+    const label = propertyOf(documents, component, property)?.label ?? 'a property';
     return `set the default of ${label} of ${componentName(documents, component)}`;
   },
 });
@@ -314,11 +327,11 @@ export const setDefault = defineEdit({
 export const makeDefault = defineEdit({
   args: Type.Object({ doc: Id, node: Id, property: Id }, exact),
   run(documents, { doc, node, property }) {
-    const instance = treeDocOf(documents, doc)?.nodes[node];
+    const instance = nodeIn(documents, doc, node);
     if (instance?.kind !== 'instance') return refuse('The instance is gone.', doc);
     const component = docOf(documents, 'component', instance.component);
-    const value = instance.values[property];
-    if (!component?.properties[property])
+    const value = own(instance.values, property);
+    if (!component || !own(component.properties, property))
       return refuse('The property is gone.', instance.component);
     if (value?.is !== 'value') return refuse('Only a value set here can become the default.', doc);
     const { whenEmpty: _, ...literal } = value;
@@ -328,10 +341,10 @@ export const makeDefault = defineEdit({
     ];
   },
   says: (documents, { doc, node, property }) => {
-    const instance = treeDocOf(documents, doc)?.nodes[node];
+    const instance = nodeIn(documents, doc, node);
     const label =
       instance?.kind === 'instance'
-        ? docOf(documents, 'component', instance.component)?.properties[property]?.label
+        ? propertyOf(documents, instance.component, property)?.label
         : undefined;
     return `made the value of ${label ?? 'a property'} the default`;
   },

@@ -5,6 +5,7 @@ import {
   docOf,
   ID_PATTERN,
   inOrder,
+  own,
   ownAttributesOf,
   rootOf,
   text,
@@ -12,6 +13,7 @@ import {
   type Documents,
   type Literal,
   type NodeId,
+  type Property,
   type Source,
   type Tree,
   type TreeDoc,
@@ -19,6 +21,7 @@ import {
   type ValueType,
 } from '../model';
 import { sourceAt, type Control } from '../resolve';
+import { shortName } from './names';
 
 const Id = Type.String({ pattern: ID_PATTERN });
 
@@ -60,12 +63,22 @@ export function controlType(
     case 'shown':
       return node.kind === 'slot' || node.kind === 'repeat' ? undefined : 'boolean';
     case 'attribute':
-      return node.kind === 'element' ? attributesOf(node.tag)[control.name] : undefined;
+      return node.kind === 'element' ? own(attributesOf(node.tag), control.name) : undefined;
     case 'value':
       return node.kind === 'instance'
-        ? docOf(documents, 'component', node.component)?.properties[control.property]?.type
+        ? propertyOf(documents, node.component, control.property)?.type
         : undefined;
   }
+}
+
+/** A property of a component, when both are there. */
+export function propertyOf(
+  documents: Documents,
+  component: string,
+  property: string,
+): Property | undefined {
+  const doc = docOf(documents, 'component', component);
+  return doc && own(doc.properties, property);
 }
 
 /** An empty literal of a type; what shows or not begins as shown. */
@@ -96,7 +109,7 @@ const WORDS: Record<string, string> = { href: 'address', src: 'picture', alt: 'a
 
 /** What an attribute is called where people see it. */
 export function attributeWord(name: string): string {
-  return WORDS[name] ?? name;
+  return own(WORDS, name) ?? name;
 }
 
 const TAG_WORDS: Record<string, string> = {
@@ -137,7 +150,7 @@ export function nodeName(documents: Documents, node: TreeNode, doc?: TreeDoc): s
   if (node.name) return node.name;
   switch (node.kind) {
     case 'element':
-      return TAG_WORDS[node.tag] ?? node.tag;
+      return own(TAG_WORDS, node.tag) ?? node.tag;
     case 'text':
       return 'Text';
     case 'instance': {
@@ -145,17 +158,12 @@ export function nodeName(documents: Documents, node: TreeNode, doc?: TreeDoc): s
       return component ? shortName(component.name) : 'gone';
     }
     case 'slot':
-      return doc?.kind === 'component' ? `slot: ${doc.slots[node.slot]?.label ?? ''}` : 'slot';
+      return doc?.kind === 'component' ? `slot: ${own(doc.slots, node.slot)?.label ?? ''}` : 'slot';
     case 'repeat': {
       const type = docOf(documents, 'type', node.query.type);
       return `repeat: ${type?.plural.toLowerCase() ?? 'entries'}`;
     }
   }
-}
-
-/** A component's name without its folder. */
-export function shortName(name: string): string {
-  return name.slice(name.lastIndexOf('/') + 1);
 }
 
 /** The folder of a component's name, `''` for none. */
@@ -196,7 +204,7 @@ export function controlsOf(documents: Documents, doc: TreeDoc, only?: NodeId): C
       for (const child of texts) add(child, { of: 'text' }, 'text', id);
       for (const name of Object.keys(ownAttributesOf(node.tag)))
         if (name !== 'loading') add(id, { of: 'attribute', name }, attributeWord(name), id);
-      if (node.attributes['aria-label'])
+      if (own(node.attributes, 'aria-label'))
         add(id, { of: 'attribute', name: 'aria-label' }, 'aria-label', id);
     }
     if (node.kind === 'instance') {
@@ -230,7 +238,7 @@ export function defaultOf(
   const source = sourceAt(node, control);
   const inner =
     node.kind === 'instance' && control.of === 'value'
-      ? docOf(documents, 'component', node.component)?.properties[control.property]?.default
+      ? propertyOf(documents, node.component, control.property)?.default
       : undefined;
   for (const held of [source, inner]) {
     if (held?.is !== 'value') continue;

@@ -2,15 +2,22 @@ import type { Static, TObject } from '@sinclair/typebox';
 import type { Documents } from '../model';
 import type { Change, Refusal } from './change';
 
+/** What was done before, as far as an edit may ask: what an edit of this id changed, and how the history names it. */
+export interface PastEdit {
+  readonly changes: readonly Change[];
+  readonly says: string;
+}
+export type Past = (edit: string) => PastEdit | undefined;
+
 /**
  * A kind of edit: the schema of its arguments (every new id among them), what it does as a pure function
  * to changes, and how the history names it.
  */
 export interface EditKind<S extends TObject = TObject> {
   readonly args: S;
-  run(documents: Documents, args: Static<S>): Change[] | Refusal;
+  run(documents: Documents, args: Static<S>, past: Past): Change[] | Refusal;
   /** What was done, in the past tense: `set the heading of Shed intro`. */
-  says(documents: Documents, args: Static<S>): string;
+  says(documents: Documents, args: Static<S>, past: Past): string;
 }
 
 /** Gives an edit kind the types of its schema. */

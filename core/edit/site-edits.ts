@@ -1,16 +1,18 @@
 import { Type } from '@sinclair/typebox';
 import {
+  allOf,
   AssetDoc,
   docOf,
   EntryDoc,
   entryTitle,
   ID_PATTERN,
+  own,
   PageDoc,
   Source,
   Typed,
   type Documents,
 } from '../model';
-import { change, changeTo } from './change';
+import { change, changeTo, type Change } from './change';
 import { defineEdit, refuse } from './define';
 
 const Id = Type.String({ pattern: ID_PATTERN });
@@ -23,8 +25,9 @@ function pagePath(documents: Documents, page: string): string {
 export const addPage = defineEdit({
   args: Type.Object({ page: PageDoc }, exact),
   run(documents, { page }) {
-    if (documents[page.id]) return refuse('A document with this id is there already.', page.id);
-    return [change(page.id, '', undefined, page)];
+    if (own(documents, page.id))
+      return refuse('A document with this id is there already.', page.id);
+    return [change(page.id, '', undefined, page), ...pathTaken(documents, page.id, page.path)];
   },
   says: (_, { page }) => `added the page ${page.path}`,
 });
@@ -38,6 +41,24 @@ export const removePage = defineEdit({
   says: (documents, { page }) => `removed the page ${pagePath(documents, page)}`,
 });
 
+/** Whoever takes a path is who it leads to from now on: it is no former path of anybody, so chains end at the newest. */
+function pathTaken(documents: Documents, page: string, path: string): Change[] {
+  return allOf(documents, 'page').flatMap(({ id }) =>
+    id === page && !docOf(documents, 'page', page)
+      ? []
+      : changeTo(documents, id, ['former', path], undefined),
+  );
+}
+
+/** The same for a slug among the entries of a type. */
+function slugTaken(documents: Documents, type: string, slug: string): Change[] {
+  return allOf(documents, 'entry').flatMap((entry) =>
+    entry.type === type && entry.former
+      ? changeTo(documents, entry.id, ['former', slug], undefined)
+      : [],
+  );
+}
+
 /** Gives a page another path; the old one leads here from now on. */
 export const setPath = defineEdit({
   args: Type.Object({ page: Id, path: Type.String({ maxLength: 300 }) }, exact),
@@ -48,7 +69,7 @@ export const setPath = defineEdit({
     return [
       ...changeTo(documents, page, ['path'], path),
       ...(doc.draft ? [] : changeTo(documents, page, ['former', doc.path], true)),
-      ...changeTo(documents, page, ['former', path], undefined),
+      ...pathTaken(documents, page, path),
     ];
   },
   says: (documents, { page, path }) => `moved the page ${pagePath(documents, page)} to ${path}`,
@@ -83,8 +104,12 @@ export const setPage = defineEdit({
 export const addEntry = defineEdit({
   args: Type.Object({ entry: EntryDoc }, exact),
   run(documents, { entry }) {
-    if (documents[entry.id]) return refuse('A document with this id is there already.', entry.id);
-    return [change(entry.id, '', undefined, entry)];
+    if (own(documents, entry.id))
+      return refuse('A document with this id is there already.', entry.id);
+    return [
+      change(entry.id, '', undefined, entry),
+      ...slugTaken(documents, entry.type, entry.slug),
+    ];
   },
   says: (documents, { entry }) =>
     `added the ${docOf(documents, 'type', entry.type)?.name.toLowerCase() ?? 'entry'} ${entry.slug}`,
@@ -104,17 +129,19 @@ export const setField = defineEdit({
   run(documents, { entry, field, value }) {
     const doc = docOf(documents, 'entry', entry);
     if (!doc) return refuse('The entry is gone.', entry);
-    if (!docOf(documents, 'type', doc.type)?.fields[field])
-      return refuse('The field is gone.', entry);
+    const type = docOf(documents, 'type', doc.type);
+    if (!type || !own(type.fields, field)) return refuse('The field is gone.', entry);
     return changeTo(documents, entry, ['values', field], value ?? undefined);
   },
   says: (documents, { entry, field }) => {
     const doc = docOf(documents, 'entry', entry);
-    const label = doc && docOf(documents, 'type', doc.type)?.fields[field]?.label;
+    const type = doc && docOf(documents, 'type', doc.type);
+    const label = type && own(type.fields, field)?.label;
     return `set ${label?.toLowerCase() ?? 'a field'} of ${entryName(documents, entry)}`;
   },
 });
 
+/** Gives an entry another slug, or makes it a draft; addresses with the old slug lead to the new ones. */
 export const setEntry = defineEdit({
   args: Type.Object(
     {
@@ -127,9 +154,23 @@ export const setEntry = defineEdit({
     exact,
   ),
   run(documents, { entry, set }) {
-    if (!docOf(documents, 'entry', entry)) return refuse('The entry is gone.', entry);
-    const [member, value] = Object.entries(set)[0]!;
-    return changeTo(documents, entry, [member], value);
+    const doc = docOf(documents, 'entry', entry);
+    if (!doc) return refuse('The entry is gone.', entry);
+    if ('draft' in set) return changeTo(documents, entry, ['draft'], set.draft);
+    if (set.slug === doc.slug) return [];
+    const former: Record<string, true> = { ...doc.former };
+    if (!doc.draft) former[doc.slug] = true;
+    delete former[set.slug];
+    return [
+      ...changeTo(documents, entry, ['slug'], set.slug),
+      ...changeTo(
+        documents,
+        entry,
+        ['former'],
+        Object.keys(former).length > 0 ? former : undefined,
+      ),
+      ...slugTaken(documents, doc.type, set.slug).filter(({ doc: id }) => id !== entry),
+    ];
   },
   says: (documents, { entry, set }) => {
     const name = entryName(documents, entry);
@@ -141,7 +182,8 @@ export const setEntry = defineEdit({
 export const addAsset = defineEdit({
   args: Type.Object({ asset: AssetDoc }, exact),
   run(documents, { asset }) {
-    if (documents[asset.id]) return refuse('A document with this id is there already.', asset.id);
+    if (own(documents, asset.id))
+      return refuse('A document with this id is there already.', asset.id);
     return [change(asset.id, '', undefined, asset)];
   },
   says: (_, { asset }) => `added the file ${asset.name}`,

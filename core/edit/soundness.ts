@@ -1,224 +1,211 @@
 import {
-  allOf,
-  childrenOf,
+  documentFindings,
+  documentFindingsAt,
   invariantFindings,
-  nestingFault,
+  own,
   pointer,
-  rootOf,
   siteFindings,
   tokensOf,
-  treeDocOf,
   type Block,
   type Doc,
   type Documents,
   type Finding,
   type NodeId,
-  type TreeDoc,
 } from '../model';
 import { blockFindings } from '../style';
 import type { Change } from './change';
-import { touched } from './change';
+import { documentWord } from './names';
+import { nestingFindings } from './nesting';
+import { leads, nodeReferences, referencesOf, type Reference } from './references';
 
 export type DocumentFinding = Finding & { doc: string };
 
+/** What an edit touched: by document, the tokens of the pointers it wrote to. */
+type Touched = ReadonlyMap<string, readonly (readonly string[])[]>;
+
 /**
- * What keeps the documents from being sound after these changes: each touched document by itself,
- * then what holds between documents. Schemas are checked where documents are stored.
+ * What an edit would break: what is not sound after it and was before. What was not sound before (a site that an
+ * earlier version left so) stands in the way of nothing else. Only what was touched is looked at, and what
+ * refers to it, schemas first, so that every later check can rely on shapes.
  */
-export function findingsAfter(documents: Documents, changes: readonly Change[]): DocumentFinding[] {
-  const findings: DocumentFinding[] = [];
-  for (const id of touched(changes)) {
-    const doc = documents[id];
-    if (!doc) continue;
-    for (const finding of invariantFindings(doc)) findings.push({ doc: id, ...finding });
+export function newFindings(
+  before: Documents,
+  after: Documents,
+  changes: readonly Change[],
+): DocumentFinding[] {
+  const touched = touchedBy(changes);
+  for (const check of CHECKS) {
+    const found = check(after, touched, before);
+    if (found.length === 0) continue;
+    const known = new Set(check(before, touched, after).map(findingKey));
+    const fresh = found.filter((finding) => !known.has(findingKey(finding)));
+    if (fresh.length > 0) return fresh;
   }
-  if (findings.length > 0) return findings;
-  findings.push(...declarationFindings(documents, changes));
-  if (changes.some(movesDocuments)) {
-    findings.push(...siteFindings(documents));
-    findings.push(...danglingFindings(documents));
-  }
-  if (findings.length === 0 && changes.some(movesNodes))
-    findings.push(...nestingFindings(documents, touched(changes)));
-  return findings;
+  return [];
 }
 
-/** Whether a change may break what holds between documents: paths, names, slugs, documents that go or come. */
-function movesDocuments({ path }: Change): boolean {
-  return ['', '/path', '/name', '/slug', '/draft', '/entries', '/type', '/surround'].includes(path);
-}
-
-/** Whether a change may alter which element stands in which. */
-function movesNodes({ path }: Change): boolean {
-  const tokens = tokensOf(path);
-  return (
-    tokens.length === 0 ||
-    (tokens[0] === 'nodes' &&
-      (tokens.length <= 2 || ['place', 'tag', 'component', 'slot'].includes(tokens[2]!)))
+/** Every finding about documents that come new together: a site that is loaded. */
+export function findingsOf(documents: Documents): DocumentFinding[] {
+  return newFindings(
+    {},
+    documents,
+    Object.keys(documents).map((doc) => ({ doc, path: '', now: documents[doc] })),
   );
 }
 
-function declarationFindings(documents: Documents, changes: readonly Change[]): DocumentFinding[] {
+function findingKey({ doc, path, reason }: DocumentFinding): string {
+  return `${doc} ${path} ${reason}`;
+}
+
+function touchedBy(changes: readonly Change[]): Touched {
+  const touched = new Map<string, string[][]>();
+  for (const { doc, path } of changes) {
+    const list = touched.get(doc);
+    if (list) list.push(tokensOf(path));
+    else touched.set(doc, [tokensOf(path)]);
+  }
+  return touched;
+}
+
+/** In the order in which one may rely on the other. Each looks at one state; `other` is the one beside it. */
+const CHECKS: readonly ((
+  documents: Documents,
+  touched: Touched,
+  other: Documents,
+) => DocumentFinding[])[] = [
+  schemas,
+  invariants,
+  declarations,
+  references,
+  betweenDocuments,
+  nesting,
+];
+
+function schemas(documents: Documents, touched: Touched, other: Documents): DocumentFinding[] {
   const findings: DocumentFinding[] = [];
-  const check = (doc: string, where: string[], block: Block) => {
-    for (const { path, reason } of blockFindings(block))
-      findings.push({ doc, path: pointer(...where) + path, reason });
-  };
-  for (const { doc: id, path } of changes) {
-    const doc = documents[id];
-    const [member, node] = tokensOf(path);
-    if (doc?.kind === 'page' || doc?.kind === 'component') {
-      const changed =
-        member === undefined ? Object.keys(doc.nodes) : node === undefined ? [] : [node];
-      for (const each of changed) {
-        const stored = doc.nodes[each];
-        if (stored?.kind === 'element' || stored?.kind === 'instance')
-          check(id, ['nodes', each, 'style'], stored.style);
-      }
-    }
-    if (doc?.kind === 'styles')
-      for (const tag in doc.tags) check(id, ['tags', tag], doc.tags[tag]!);
+  for (const [id, paths] of touched) {
+    const doc = own(documents, id);
+    if (!doc) continue;
+    const found = own(other, id) ? documentFindingsAt(doc, paths) : documentFindings(doc);
+    for (const finding of found) findings.push({ doc: id, ...finding });
+    if (doc.id !== id)
+      findings.push({ doc: id, path: '/id', reason: 'is not the id it is stored under' });
   }
   return findings;
 }
 
-/** Documents that are used where they must be there: the component of an instance, the type of an entry. */
-function danglingFindings(documents: Documents): DocumentFinding[] {
-  const findings: DocumentFinding[] = [];
-  const kindOf = (id: string): Doc['kind'] | undefined => documents[id]?.kind;
-  for (const doc of Object.values(documents)) {
-    if (doc.kind === 'page' || doc.kind === 'component')
-      for (const id in doc.nodes) {
-        const node = doc.nodes[id]!;
-        if (node.kind === 'instance' && kindOf(node.component) !== 'component')
-          findings.push({
-            doc: doc.id,
-            path: pointer('nodes', id, 'component'),
-            reason: 'is placed here, but the component is gone',
-          });
-      }
-    if (doc.kind === 'entry' && kindOf(doc.type) !== 'type')
-      findings.push({
-        doc: doc.id,
-        path: '/type',
-        reason: 'is the content type of an entry, but it is gone',
-      });
-  }
-  return findings;
-}
-
-/** Which element would stand where it may not, in the touched trees and in all that hold them. */
-function nestingFindings(documents: Documents, ids: readonly string[]): DocumentFinding[] {
-  const loop = containmentLoop(documents, ids);
-  if (loop) return [loop];
-  const holders = holdersOf(documents, ids);
-  return [...holders].flatMap((id) => {
-    const doc = treeDocOf(documents, id);
-    return doc ? new NestingCheck(documents, doc).findings : [];
+function invariants(documents: Documents, touched: Touched): DocumentFinding[] {
+  return [...touched].flatMap(([id, paths]) => {
+    const doc = own(documents, id);
+    return doc
+      ? invariantFindings(doc, onlyNodes(paths)).map((finding) => ({ doc: id, ...finding }))
+      : [];
   });
 }
 
-/** The tree documents that are these or hold them, however deep. */
-function holdersOf(documents: Documents, ids: readonly string[]): Set<string> {
-  const holders = new Set(ids);
-  const trees = [...allOf(documents, 'component'), ...allOf(documents, 'page')];
-  for (let grew = true; grew;) {
-    grew = false;
-    for (const doc of trees) {
-      if (holders.has(doc.id)) continue;
-      if (componentsIn(doc).some((id) => holders.has(id))) {
-        holders.add(doc.id);
-        grew = true;
-      }
-    }
-  }
-  return holders;
-}
-
-function componentsIn(doc: TreeDoc): string[] {
-  return Object.values(doc.nodes).flatMap((node) =>
-    node.kind === 'instance' ? [node.component] : [],
-  );
-}
-
-/** The first way in which a touched component contains itself, named step by step. */
-function containmentLoop(
-  documents: Documents,
-  ids: readonly string[],
-): DocumentFinding | undefined {
-  for (const start of ids) {
-    const doc = treeDocOf(documents, start);
-    if (doc?.kind !== 'component') continue;
-    const seen = new Set<string>();
-    const search = (id: string, path: string[]): string[] | undefined => {
-      const component = treeDocOf(documents, id);
-      if (!component || seen.has(id)) return undefined;
-      seen.add(id);
-      for (const inner of componentsIn(component)) {
-        const name = treeDocOf(documents, inner)?.name ?? inner;
-        if (inner === start) return [...path, name];
-        const found = search(inner, [...path, name]);
-        if (found) return found;
-      }
+/** The nodes that were touched, where nothing else was and none moved, came or went: a tree stays a tree. */
+function onlyNodes(paths: readonly (readonly string[])[]): ReadonlySet<NodeId> | undefined {
+  const nodes = new Set<NodeId>();
+  for (const [member, node, inner] of paths) {
+    if (member !== 'nodes' || node === undefined || inner === undefined || inner === 'place')
       return undefined;
-    };
-    const path = search(start, [doc.name]);
-    if (path)
-      return {
-        doc: start,
-        path: '/nodes',
-        reason: `the component would contain itself: ${path.join(' in ')}`,
-      };
+    nodes.add(node);
   }
-  return undefined;
+  return nodes;
 }
 
-/** Walks a tree with every definition written out in place. */
-class NestingCheck {
-  readonly findings: DocumentFinding[] = [];
-
-  constructor(
-    private readonly documents: Documents,
-    doc: TreeDoc,
-  ) {
-    this.node(doc, rootOf(doc.nodes), [], { doc: doc.id, node: '' }, () => []);
-  }
-
-  private node(
-    doc: TreeDoc,
-    id: NodeId,
-    above: readonly string[],
-    at: { doc: string; node: NodeId },
-    fill: (slot: string, above: readonly string[]) => unknown,
-  ): void {
-    const node = doc.nodes[id]!;
-    const children = childrenOf(doc.nodes);
-    const here = at.node === '' ? { doc: doc.id, node: id } : at;
-    const each = (ids: readonly NodeId[], tags: readonly string[]) => {
-      for (const child of ids) this.node(doc, child, tags, at, fill);
+function declarations(documents: Documents, touched: Touched): DocumentFinding[] {
+  const findings: DocumentFinding[] = [];
+  for (const [id, paths] of touched) {
+    const doc = own(documents, id);
+    const blocks = new Map<string, Block>();
+    const add = (block: Block | undefined, ...where: string[]) => {
+      if (block) blocks.set(pointer(...where), block);
     };
-    switch (node.kind) {
-      case 'element': {
-        const fault = nestingFault(node.tag, above);
-        if (fault)
-          this.findings.push({ doc: here.doc, path: pointer('nodes', here.node), reason: fault });
-        return each(children.of(id), [node.tag, ...above]);
+    for (const [member, name] of paths) {
+      if (doc?.kind === 'page' || doc?.kind === 'component') {
+        if (member !== undefined && member !== 'nodes') continue;
+        for (const node of name === undefined ? Object.keys(doc.nodes) : [name]) {
+          const stored = own(doc.nodes, node);
+          if (stored?.kind === 'element' || stored?.kind === 'instance')
+            add(stored.style, 'nodes', node, 'style');
+        }
+      } else if (doc?.kind === 'styles') {
+        if (member !== undefined && member !== 'tags') continue;
+        for (const tag of name === undefined ? Object.keys(doc.tags) : [name])
+          add(own(doc.tags, tag), 'tags', tag);
       }
-      case 'repeat':
-        return each(children.all(id), above);
-      case 'slot':
-        each(children.of(id), above);
-        fill(node.slot, above);
-        return;
-      case 'instance': {
-        const component = treeDocOf(this.documents, node.component);
-        if (!component) return;
-        this.node(component, rootOf(component.nodes), above, here, (slot, tags) =>
-          each(children.of(id, slot), tags),
-        );
-        return;
-      }
-      case 'text':
     }
+    for (const [where, block] of blocks)
+      for (const { path, reason } of blockFindings(block))
+        findings.push({ doc: id, path: where + path, reason });
   }
+  return findings;
+}
+
+/** What points at nothing: from what was touched, and to documents that went. */
+function references(documents: Documents, touched: Touched, other: Documents): DocumentFinding[] {
+  const findings: DocumentFinding[] = [];
+  const gone = new Set<string>();
+  for (const [id, paths] of touched) {
+    const doc = own(documents, id);
+    if (own(other, id) && own(other, id)?.kind !== doc?.kind) gone.add(id);
+    if (!doc) continue;
+    for (const reference of touchedReferences(doc, paths))
+      if (!leads(documents, reference))
+        findings.push({ doc: id, path: reference.path, reason: reference.reason });
+  }
+  if (gone.size === 0) return findings;
+  const holders = new Map<string, string[]>();
+  for (const id in documents)
+    for (const reference of referencesOf(documents[id]!))
+      if (gone.has(reference.to) && !leads(documents, reference))
+        holders.set(reference.to, [...(holders.get(reference.to) ?? []), id]);
+  for (const [to, by] of holders)
+    findings.push({ doc: to, path: '', reason: stillUsed(documents, own(other, to), by) });
+  return findings;
+}
+
+function touchedReferences(doc: Doc, paths: readonly (readonly string[])[]): readonly Reference[] {
+  if (doc.kind !== 'page' && doc.kind !== 'component') return referencesOf(doc);
+  const nodes = new Set<string>();
+  for (const [member, node] of paths) {
+    if (member === 'nodes' && node !== undefined) nodes.add(node);
+    else if (member === undefined || member === 'nodes' || member === 'entries')
+      return referencesOf(doc);
+  }
+  return [...nodes].flatMap((node) => nodeReferences(doc, node));
+}
+
+function stillUsed(documents: Documents, doc: Doc | undefined, by: readonly string[]): string {
+  const places = [...new Set(by)].map((id) => documentWord(own(documents, id)));
+  const shown = places.slice(0, 3).join(', ');
+  const more = places.length > 3 ? ` and ${places.length - 3} more` : '';
+  return `${documentWord(doc)} is still used in ${shown}${more}`;
+}
+
+/** What only holds between documents, when one came, went, or changed what others may not have too. */
+function betweenDocuments(documents: Documents, touched: Touched): DocumentFinding[] {
+  const shared = new Set(['path', 'name', 'slug', 'draft', 'entries', 'type', 'kind']);
+  const concerned = [...touched.values()].some((paths) =>
+    paths.some(
+      ([member, inner]) => member === undefined || (shared.has(member) && inner === undefined),
+    ),
+  );
+  return concerned ? siteFindings(documents) : [];
+}
+
+/** Which element would stand where it may not, when something came, moved or became another. */
+function nesting(documents: Documents, touched: Touched): DocumentFinding[] {
+  const moved = [...touched].flatMap(([id, paths]) =>
+    paths.some(
+      ([member, , inner]) =>
+        member === undefined ||
+        (member === 'nodes' &&
+          (inner === undefined || ['place', 'tag', 'component', 'slot'].includes(inner))),
+    )
+      ? [id]
+      : [],
+  );
+  return moved.length === 0 ? [] : nestingFindings(documents, moved);
 }

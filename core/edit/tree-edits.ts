@@ -1,8 +1,9 @@
 import { Type } from '@sinclair/typebox';
 import {
   ancestorsOf,
-  docOf,
   ID_PATTERN,
+  nodeIn,
+  own,
   Place,
   rootOf,
   stylesOf,
@@ -20,8 +21,9 @@ import {
   controlPath,
   controlType,
   nodeName,
-  shortName,
+  propertyOf,
 } from './control';
+import { shortName } from './names';
 import { defineEdit, refuse } from './define';
 import type { Documents, TreeDoc, TreeNode } from '../model';
 
@@ -36,7 +38,7 @@ export function documentName(doc: TreeDoc | undefined): string {
 
 function named(documents: Documents, doc: string, node: string): string {
   const tree = treeDocOf(documents, doc);
-  const stored = tree?.nodes[node];
+  const stored = tree && own(tree.nodes, node);
   return stored ? nodeName(documents, stored, tree) : 'something that is gone';
 }
 
@@ -50,11 +52,12 @@ export const place = defineEdit({
   run(documents, { doc, root, nodes }) {
     const tree = treeDocOf(documents, doc);
     if (!tree) return gone('The document', doc);
-    const placed = nodes[root];
+    const placed = own(nodes, root);
     if (!placed || placed.place.parent === null) return refuse('Nothing was given to place.', doc);
-    if (!tree.nodes[placed.place.parent]) return gone('The place where this should stand', doc);
+    if (!own(tree.nodes, placed.place.parent))
+      return gone('The place where this should stand', doc);
     for (const id in nodes)
-      if (tree.nodes[id])
+      if (own(tree.nodes, id))
         return refuse('A node with this id is there already.', doc, `/nodes/${id}`);
     return Object.keys(nodes).flatMap((id) => changeTo(documents, doc, ['nodes', id], nodes[id]));
   },
@@ -66,10 +69,10 @@ export const move = defineEdit({
   args: Type.Object({ doc: Id, node: Id, place: Place }, exact),
   run(documents, { doc, node, place: to }) {
     const tree = treeDocOf(documents, doc);
-    if (!tree?.nodes[node]) return gone('What should move', doc);
+    if (!tree || !own(tree.nodes, node)) return gone('What should move', doc);
     if (to.parent === null || node === rootOf(tree.nodes))
       return refuse('The root stays where it is.', doc);
-    if (!tree.nodes[to.parent]) return gone('The place to move to', doc);
+    if (!own(tree.nodes, to.parent)) return gone('The place to move to', doc);
     if (to.parent === node || ancestorsOf(tree.nodes, to.parent).includes(node))
       return refuse('Nothing can stand inside itself.', doc, `/nodes/${node}/place`);
     return changeTo(documents, doc, ['nodes', node, 'place'], to);
@@ -81,7 +84,7 @@ export const remove = defineEdit({
   args: Type.Object({ doc: Id, node: Id }, exact),
   run(documents, { doc, node }) {
     const tree = treeDocOf(documents, doc);
-    if (!tree?.nodes[node]) return gone('What should be removed', doc);
+    if (!tree || !own(tree.nodes, node)) return gone('What should be removed', doc);
     if (node === rootOf(tree.nodes)) return refuse('The root cannot be removed.', doc);
     return withDescendants(tree.nodes, node)
       .reverse()
@@ -93,7 +96,7 @@ export const remove = defineEdit({
 export const nameNode = defineEdit({
   args: Type.Object({ doc: Id, node: Id, name: Type.String({ maxLength: 120 }) }, exact),
   run(documents, { doc, node, name }) {
-    if (!treeDocOf(documents, doc)?.nodes[node]) return gone('What should be named', doc);
+    if (!nodeIn(documents, doc, node)) return gone('What should be named', doc);
     return changeTo(documents, doc, ['nodes', node, 'name'], name.trim() || undefined);
   },
   says: (documents, { doc, node, name }) => `named ${named(documents, doc, node)} “${name}”`,
@@ -106,7 +109,7 @@ export const setControl = defineEdit({
     exact,
   ),
   run(documents, { doc, node, control, source }) {
-    const stored = treeDocOf(documents, doc)?.nodes[node];
+    const stored = nodeIn(documents, doc, node);
     if (!stored) return gone('What should be set', doc);
     const type = controlType(documents, stored, control);
     if (!type && source !== null) return gone('The property', doc);
@@ -114,7 +117,7 @@ export const setControl = defineEdit({
     return changeTo(documents, doc, ['nodes', node, ...controlPath(control)], source ?? undefined);
   },
   says(documents, { doc, node, control, source }) {
-    const stored = treeDocOf(documents, doc)?.nodes[node];
+    const stored = nodeIn(documents, doc, node);
     const of = named(documents, doc, node);
     const what = stored ? controlWord(documents, stored, control) : 'a value';
     if (source === null) return `took back ${what} of ${of}`;
@@ -125,9 +128,9 @@ export const setControl = defineEdit({
 function controlWord(documents: Documents, node: TreeNode, control: ControlArg): string {
   if (control.of === 'attribute') return attributeWord(control.name);
   if (control.of !== 'value') return control.of;
-  const component =
-    node.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined;
-  return component?.properties[control.property]?.label ?? 'a property';
+  const property =
+    node.kind === 'instance' ? propertyOf(documents, node.component, control.property) : undefined;
+  return property?.label ?? 'a property';
 }
 
 /** Declares a CSS property on a node at one width, shorthands taken apart; `null` takes it back. */
@@ -143,7 +146,7 @@ export const declare = defineEdit({
     exact,
   ),
   run(documents, { doc, node, property, width, css }) {
-    const stored = treeDocOf(documents, doc)?.nodes[node];
+    const stored = nodeIn(documents, doc, node);
     if (!stored || (stored.kind !== 'element' && stored.kind !== 'instance'))
       return gone('What should be styled', doc);
     return declareIn(documents, doc, ['nodes', node, 'style'], stored.style, property, width, css);
@@ -165,7 +168,7 @@ export const declareTag = defineEdit({
   ),
   run(documents, { tag, property, width, css }) {
     const styles = stylesOf(documents);
-    const block = styles.tags[tag];
+    const block = own(styles.tags, tag);
     if (!block) return refuse(`The site has no style for ${tag} yet.`, styles.id);
     return declareIn(documents, styles.id, ['tags', tag], block, property, width, css);
   },

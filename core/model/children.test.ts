@@ -68,6 +68,16 @@ describe('a place in a list', () => {
     expect(before).toBe(Math.min(index, 2));
   });
 
+  test('between two that were given one order is the next behind both, before whatever comes then', () => {
+    const twins = {
+      ...nodes,
+      b: { ...nodes['b']!, place: nodes['a']!.place },
+      c: { ...nodes['b']!, place: { ...nodes['a']!.place, order: 'a1' } },
+    };
+    const { order } = placeAt(twins, 'r', 1);
+    expect(order > nodes['a']!.place.order && order < 'a1').toBe(true);
+  });
+
   test('in a slot names the slot', () => {
     expect(placeAt(tree, 'root', 0, 'main')).toMatchObject({ parent: 'root', slot: 'main' });
   });

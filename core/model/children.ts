@@ -1,52 +1,49 @@
 import type { TreeDifference } from './difference';
 import type { NodeId } from './ids';
 import { byOrder, orderBetween } from './order';
+import { own } from './own';
 import type { Place, Tree } from './tree';
 
-/** The children of every node of a tree, sorted, under the key of parent and slot. */
+/** The children of every node of a tree, sorted, by parent and slot. */
 export class Children {
-  private readonly lists = new Map<string, NodeId[]>();
+  /** By parent, then by slot; `''` is the place without a name. */
+  private readonly lists = new Map<NodeId, Map<string, NodeId[]>>();
   /** The nodes without a parent; a sound tree has exactly one. */
   readonly roots: NodeId[] = [];
 
   constructor(private readonly tree: Tree) {
     for (const id in tree) {
-      const { parent, slot } = tree[id]!.place;
+      const { parent, slot = '' } = tree[id]!.place;
       if (parent === null) {
         this.roots.push(id);
         continue;
       }
-      const key = listKey(parent, slot);
-      const list = this.lists.get(key);
+      let slots = this.lists.get(parent);
+      if (!slots) this.lists.set(parent, (slots = new Map()));
+      const list = slots.get(slot);
       if (list) list.push(id);
-      else this.lists.set(key, [id]);
+      else slots.set(slot, [id]);
     }
-    for (const list of this.lists.values()) {
-      if (list.length > 1) list.sort((a, b) => byOrder([a, tree[a]!.place], [b, tree[b]!.place]));
-    }
+    for (const slots of this.lists.values())
+      for (const list of slots.values())
+        if (list.length > 1) list.sort((a, b) => byOrder([a, tree[a]!.place], [b, tree[b]!.place]));
   }
 
   /** The children of a node, in order; with a slot, those that fill it. */
-  of(parent: NodeId, slot?: string): readonly NodeId[] {
-    return this.lists.get(listKey(parent, slot)) ?? [];
+  of(parent: NodeId, slot = ''): readonly NodeId[] {
+    return this.lists.get(parent)?.get(slot) ?? NO_NODES;
   }
 
   /** All children of a node whatever their slot: the unnamed first, then slot by slot by id. */
   all(parent: NodeId): readonly NodeId[] {
-    const own = this.of(parent);
-    const kind = this.tree[parent]?.kind;
-    if (kind !== 'instance' && kind !== 'repeat') return own;
-    const named: string[] = [];
-    for (const key of this.lists.keys()) {
-      if (key.startsWith(parent + '/') && key !== parent + '/') named.push(key);
-    }
-    return named.sort().reduce<NodeId[]>((all, key) => all.concat(this.lists.get(key)!), [...own]);
+    const slots = this.lists.get(parent);
+    const kind = own(this.tree, parent)?.kind;
+    if (!slots || (kind !== 'instance' && kind !== 'repeat')) return this.of(parent);
+    return [...slots.keys()].sort().flatMap((slot) => slots.get(slot)!);
   }
 }
 
-function listKey(parent: NodeId, slot?: string): string {
-  return parent + '/' + (slot ?? '');
-}
+const NO_NODES: readonly NodeId[] = Object.freeze([]);
 
 const cache = new WeakMap<Tree, Children>();
 
@@ -80,32 +77,36 @@ export function rootOf(tree: Tree): NodeId {
 export function withDescendants(tree: Tree, node: NodeId): NodeId[] {
   const children = childrenOf(tree);
   const found: NodeId[] = [];
-  const visit = (id: NodeId) => {
+  const open = [node];
+  for (let id = open.pop(); id !== undefined; id = open.pop()) {
     found.push(id);
-    for (const child of children.all(id)) visit(child);
-  };
-  visit(node);
+    open.push(...[...children.all(id)].reverse());
+  }
   return found;
 }
 
 /** The nodes above a node, nearest first. */
 export function ancestorsOf(tree: Tree, node: NodeId): NodeId[] {
   const found: NodeId[] = [];
-  let parent = tree[node]?.place.parent ?? null;
+  let parent = own(tree, node)?.place.parent ?? null;
   while (parent !== null && found.length < 1000) {
     found.push(parent);
-    parent = tree[parent]?.place.parent ?? null;
+    parent = own(tree, parent)?.place.parent ?? null;
   }
   return found;
 }
 
-/** The place of the `index`-th child of a parent (and slot); past the end, the last. */
+/**
+ * The place of the `index`-th child of a parent (and slot); past the end, the last. Between siblings that
+ * two windows gave one order there is no place: then it is the next one behind them.
+ */
 export function placeAt(tree: Tree, parent: NodeId, index: number, slot?: string): Place {
-  const siblings = childrenOf(tree).of(parent, slot);
-  const at = Math.max(0, Math.min(index, siblings.length));
-  const order = orderBetween(
-    at > 0 ? tree[siblings[at - 1]!]!.place.order : null,
-    at < siblings.length ? tree[siblings[at]!]!.place.order : null,
-  );
+  const orders = childrenOf(tree)
+    .of(parent, slot)
+    .map((id) => tree[id]!.place.order);
+  const at = Math.max(0, Math.min(index, orders.length));
+  const before = at > 0 ? orders[at - 1]! : null;
+  const after = orders.slice(at).find((each) => before === null || each > before) ?? null;
+  const order = orderBetween(before, after);
   return slot === undefined ? { parent, order } : { parent, slot, order };
 }

@@ -1,4 +1,5 @@
 import type { NodeId } from './ids';
+import { own } from './own';
 import type { Tree } from './tree';
 
 /** What differs between two states of a tree, told by identity: nodes are never changed in place. */
@@ -19,13 +20,13 @@ export function treeDifference(before: Tree, now: Tree): TreeDifference {
   let fresh = 0;
   const ids = Object.keys(now);
   for (const id of ids) {
-    const old = before[id];
+    const old = own(before, id);
     if (old === now[id]) continue;
     changed.push(id);
     if (old === undefined) fresh += 1;
   }
   const earlier = Object.keys(before);
   if (earlier.length !== ids.length - fresh)
-    for (const id of earlier) if (now[id] === undefined) removed.push(id);
+    for (const id of earlier) if (!Object.hasOwn(now, id)) removed.push(id);
   return { changed, removed };
 }

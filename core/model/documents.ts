@@ -1,11 +1,12 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { ID_PATTERN } from './ids';
+import { OrderKey } from './order';
 import { Source, Typed, ValueType } from './source';
-import { Block, Tree } from './tree';
+import { own } from './own';
+import { Block, Tree, type TreeNode } from './tree';
 
 const Id = Type.String({ pattern: ID_PATTERN });
 const Label = Type.String({ minLength: 1, maxLength: 120 });
-const Order = Type.String({ pattern: '^[0-9A-Za-z]{1,200}$' });
 const Slug = Type.String({ pattern: '^[a-z0-9]+(-[a-z0-9]+)*$', maxLength: 120 });
 
 /** The current format of every kind; older documents are upgraded on reading. */
@@ -82,7 +83,7 @@ export const Property = Type.Object(
     key: Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 }),
     type: ValueType,
     group: Type.Union([Id, Type.Null()]),
-    order: Order,
+    order: OrderKey,
     default: Source,
     /** What it is for, shown to whoever sets it. */
     help: Type.Optional(Type.String({ maxLength: 500 })),
@@ -91,7 +92,10 @@ export const Property = Type.Object(
 );
 export type Property = Static<typeof Property>;
 
-export const Group = Type.Object({ label: Label, order: Order }, { additionalProperties: false });
+export const Group = Type.Object(
+  { label: Label, order: OrderKey },
+  { additionalProperties: false },
+);
 export type Group = Static<typeof Group>;
 
 export const ComponentDoc = document('component', {
@@ -101,7 +105,7 @@ export const ComponentDoc = document('component', {
   groups: Type.Record(Id, Group, { additionalProperties: false }),
   slots: Type.Record(
     Id,
-    Type.Object({ label: Label, order: Order }, { additionalProperties: false }),
+    Type.Object({ label: Label, order: OrderKey }, { additionalProperties: false }),
     {
       additionalProperties: false,
     },
@@ -115,7 +119,7 @@ export const Field = Type.Object(
     label: Label,
     key: Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 }),
     type: ValueType,
-    order: Order,
+    order: OrderKey,
     /** For a reference, the content type it leads to. */
     of: Type.Optional(Id),
   },
@@ -136,6 +140,8 @@ export const EntryDoc = document('entry', {
   type: Id,
   slug: Slug,
   draft: Type.Boolean(),
+  /** Slugs it was once published under: its pages' addresses with them lead to the pages now. */
+  former: Type.Optional(Type.Record(Slug, Type.Literal(true), { additionalProperties: false })),
   values: Type.Record(Id, Typed, { additionalProperties: false }),
 });
 export type EntryDoc = Static<typeof EntryDoc>;
@@ -191,26 +197,26 @@ export function docOf<K extends Kind>(
   kind: K,
   id: string,
 ): DocOf<K> | undefined {
-  const doc = Object.hasOwn(documents, id) ? documents[id] : undefined;
+  const doc = own(documents, id);
   return doc?.kind === kind ? (doc as DocOf<K>) : undefined;
 }
 
 /** The site document among a site's documents. @throws when it is missing, which no stored site is. */
 export function siteOf(documents: Documents): SiteDoc {
-  for (const id in documents) {
-    const doc = documents[id]!;
-    if (doc.kind === 'site') return doc;
-  }
-  throw new Error('These documents hold no site document.');
+  return onlyOf(documents, 'site');
 }
 
 /** The shared styles of a site. @throws when they are missing, which no stored site is. */
 export function stylesOf(documents: Documents): StylesDoc {
+  return onlyOf(documents, 'styles');
+}
+
+function onlyOf<K extends 'site' | 'styles'>(documents: Documents, kind: K): DocOf<K> {
   for (const id in documents) {
     const doc = documents[id]!;
-    if (doc.kind === 'styles') return doc;
+    if (doc.kind === kind) return doc as DocOf<K>;
   }
-  throw new Error('These documents hold no styles document.');
+  throw new Error(`These documents hold no ${kind} document.`);
 }
 
 /** A page or component: a document with a tree. */
@@ -218,6 +224,12 @@ export type TreeDoc = PageDoc | ComponentDoc;
 
 /** The document with this id, when it holds a tree. */
 export function treeDocOf(documents: Documents, id: string): TreeDoc | undefined {
-  const doc = Object.hasOwn(documents, id) ? documents[id] : undefined;
+  const doc = own(documents, id);
   return doc && (doc.kind === 'page' || doc.kind === 'component') ? doc : undefined;
+}
+
+/** The node with this id in the document with that one, when both are there. */
+export function nodeIn(documents: Documents, doc: string, node: string): TreeNode | undefined {
+  const tree = treeDocOf(documents, doc);
+  return tree && own(tree.nodes, node);
 }

@@ -2,6 +2,7 @@
  * What of HTML (Living Standard) a tree may hold: the elements, their attributes with the type of
  * value each takes, and which nesting an HTML parser keeps as it is.
  */
+import { own } from './own';
 import type { ValueType } from './source';
 
 /** Attributes that every element takes. */
@@ -69,12 +70,12 @@ export function isVoid(tag: string): boolean {
 
 /** The attributes of an element with the type of value each takes. */
 export function attributesOf(tag: string): Readonly<Record<string, ValueType>> {
-  return { ...OWN[tag], ...GLOBAL };
+  return { ...own(OWN, tag), ...GLOBAL };
 }
 
 /** The attributes that are this element's own, in the order in which people think of them. */
 export function ownAttributesOf(tag: string): Readonly<Record<string, ValueType>> {
-  return OWN[tag] ?? {};
+  return own(OWN, tag) ?? {};
 }
 
 const HEADINGS = new Set(['h1', 'h2', 'h3', 'h4', 'h5', 'h6']);

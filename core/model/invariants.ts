@@ -3,19 +3,32 @@ import type { ComponentDoc, Doc, Documents, TreeDoc } from './documents';
 import { allOf, docOf } from './documents';
 import { attributesOf, isVoid, TAGS } from './html';
 import type { NodeId } from './ids';
+import { DEEPEST_TREE, LARGEST_TREE } from './limits';
+import { chainOf, sourcesOf } from './node-sources';
+import { own } from './own';
 import { isPerEntry, addressesOf } from './paths';
 import { pointer } from './pointer';
 import type { Source } from './source';
 import { NONE, type TreeNode } from './tree';
-import type { Finding } from './validate';
+import type { Finding } from './well-formed';
 
-/** What keeps a document from being sound by itself, its schema apart. */
-export function invariantFindings(doc: Doc): Finding[] {
+/**
+ * What keeps a document from being sound by itself, its schema apart.
+ * @param only nodes that changed, where everything else about a document with a tree, places included, is as
+ * it was in a sound state: then only they are looked at
+ */
+export function invariantFindings(doc: Doc, only?: ReadonlySet<NodeId>): Finding[] {
   switch (doc.kind) {
     case 'page':
-      return [...treeFindings(doc), ...pageFindings(doc)];
-    case 'component':
-      return [...treeFindings(doc), ...componentFindings(doc)];
+    case 'component': {
+      if (only)
+        return [...only].flatMap((id) => {
+          const node = own(doc.nodes, id);
+          return node ? nodeFindings(doc, id, node) : [];
+        });
+      const rest = doc.kind === 'page' ? pageFindings(doc) : componentFindings(doc);
+      return [...treeFindings(doc), ...rest];
+    }
     case 'type':
       return Object.hasOwn(doc.fields, doc.title)
         ? []
@@ -28,6 +41,17 @@ export function invariantFindings(doc: Doc): Finding[] {
 /** What keeps the documents of a site from being sound together. */
 export function siteFindings(documents: Documents): (Finding & { doc: string })[] {
   const findings: (Finding & { doc: string })[] = [];
+  for (const kind of ['site', 'styles'] as const) {
+    const [first, second] = allOf(documents, kind);
+    if (!first)
+      findings.push({ doc: kind, path: '', reason: `a site has one document of kind ${kind}` });
+    if (second)
+      findings.push({
+        doc: second.id,
+        path: '',
+        reason: `a site has one document of kind ${kind}, not two`,
+      });
+  }
   const slugs = new Set<string>();
   for (const entry of allOf(documents, 'entry')) {
     const key = entry.type + '/' + entry.slug;
@@ -61,21 +85,38 @@ export function siteFindings(documents: Documents): (Finding & { doc: string })[
 
 function treeFindings(doc: TreeDoc): Finding[] {
   const children = childrenOf(doc.nodes);
-  if (children.roots.length !== 1)
+  const [top] = children.roots;
+  if (top === undefined || children.roots.length !== 1)
     return [{ path: '/nodes', reason: `has ${children.roots.length} roots; a tree has one` }];
+  const count = Object.keys(doc.nodes).length;
+  if (count > LARGEST_TREE)
+    return [
+      {
+        path: '/nodes',
+        reason: `holds ${count} nodes; a document holds at most ${LARGEST_TREE}. Make components of its parts`,
+      },
+    ];
   const findings: Finding[] = [];
-  const root = doc.nodes[children.roots[0]!]!;
+  const root = doc.nodes[top]!;
   if (root.kind !== 'element' && root.kind !== 'instance')
     findings.push({
       path: '/nodes',
       reason: 'has a root that is neither an element nor an instance',
     });
   const reached = new Set<NodeId>();
-  const visit = (id: NodeId) => {
+  const open: { id: NodeId; depth: number }[] = [{ id: top, depth: 1 }];
+  for (let next = open.pop(); next; next = open.pop()) {
+    const { id, depth } = next;
+    if (depth > DEEPEST_TREE)
+      return [
+        {
+          path: pointer('nodes', id, 'place'),
+          reason: `would stand deeper than ${DEEPEST_TREE} in each other, more than browsers keep`,
+        },
+      ];
     reached.add(id);
-    for (const child of children.all(id)) visit(child);
-  };
-  visit(children.roots[0]!);
+    for (const child of children.all(id)) open.push({ id: child, depth: depth + 1 });
+  }
   for (const id in doc.nodes) {
     if (!reached.has(id))
       findings.push({
@@ -90,7 +131,7 @@ function treeFindings(doc: TreeDoc): Finding[] {
 function nodeFindings(doc: TreeDoc, id: NodeId, node: TreeNode): Finding[] {
   const findings: Finding[] = [];
   const at = (...rest: string[]) => pointer('nodes', id, ...rest);
-  const parent = node.place.parent === null ? undefined : doc.nodes[node.place.parent];
+  const parent = node.place.parent === null ? undefined : own(doc.nodes, node.place.parent);
   if (parent?.kind === 'text') findings.push({ path: at('place'), reason: 'stands in a text' });
   if (parent?.kind === 'element' && isVoid(parent.tag))
     findings.push({ path: at('place'), reason: `stands in ${parent.tag}, which holds nothing` });
@@ -123,31 +164,12 @@ function nodeFindings(doc: TreeDoc, id: NodeId, node: TreeNode): Finding[] {
   return findings;
 }
 
-/** The sources a node holds, each with the members that lead to it, in an order that storing does not change. */
-export function sourcesOf(node: TreeNode): [string[], Source][] {
-  const found: [string[], Source][] = [];
-  if (node.kind === 'element')
-    for (const name of Object.keys(node.attributes).sort())
-      found.push([['attributes', name], node.attributes[name]!]);
-  if (node.kind === 'instance')
-    for (const id of Object.keys(node.values).sort())
-      found.push([['values', id], node.values[id]!]);
-  if (node.kind === 'text') found.push([['text'], node.text]);
-  if (node.kind === 'repeat')
-    node.query.where.forEach((condition, i) =>
-      found.push([['query', 'where', String(i), 'equals'], condition.equals]),
-    );
-  if (node.kind !== 'slot' && node.kind !== 'repeat' && node.shown)
-    found.push([['shown'], node.shown]);
-  return found;
-}
-
 /** The repeats that a node stands in, nearest first. What stands in "none" has no entry. */
 export function repeatsAround(doc: TreeDoc, id: NodeId): NodeId[] {
   const found: NodeId[] = [];
-  let at = doc.nodes[id];
+  let at = own(doc.nodes, id);
   for (let steps = 0; at && at.place.parent !== null && steps < 1000; steps += 1) {
-    const parent = doc.nodes[at.place.parent];
+    const parent: TreeNode | undefined = own(doc.nodes, at.place.parent);
     if (parent?.kind === 'repeat' && at.place.slot !== NONE) found.push(at.place.parent);
     at = parent;
   }
@@ -155,6 +177,10 @@ export function repeatsAround(doc: TreeDoc, id: NodeId): NodeId[] {
 }
 
 function sourceFindings(doc: TreeDoc, node: NodeId, source: Source): string[] {
+  return chainOf(source).flatMap((each) => linkFindings(doc, node, each));
+}
+
+function linkFindings(doc: TreeDoc, node: NodeId, source: Source): string[] {
   const reasons: string[] = [];
   if (source.is === 'property') {
     if (doc.kind !== 'component') reasons.push('a page has no properties to read');
@@ -169,8 +195,6 @@ function sourceFindings(doc: TreeDoc, node: NodeId, source: Source): string[] {
     } else if (!repeatsAround(doc, node).includes(source.from.repeat))
       reasons.push('reads the entry of a repeat that is not around it');
   }
-  if (typeof source.whenEmpty === 'object')
-    reasons.push(...sourceFindings(doc, node, source.whenEmpty.use));
   return reasons;
 }
 
@@ -180,10 +204,11 @@ function pageFindings(doc: Extract<Doc, { kind: 'page' }>): Finding[] {
       { path: '/path', reason: 'a page ends in <slug> exactly when it is made from entries' },
     ];
   return (['title', 'description'] as const).flatMap((which) => {
-    const source = doc[which];
-    const fits =
-      source.is === 'value' ||
-      (source.is === 'field' && source.from === 'page' && doc.entries !== null);
+    const fits = chainOf(doc[which]).every(
+      (source) =>
+        source.is === 'value' ||
+        (source.is === 'field' && source.from === 'page' && doc.entries !== null),
+    );
     return fits ? [] : [{ path: '/' + which, reason: 'reads what a page does not have' }];
   });
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { byOrder, inOrder, orderBetween, ordersFor } from '.';
+import { byOrder, inOrder, isOrderKey, orderBetween, ordersFor } from '.';
 
 describe('orders', () => {
   test('there is always an order between two others', () => {
@@ -16,9 +16,15 @@ describe('orders', () => {
     );
   });
 
-  test('between two things that claim one place, the new one goes behind the first', () => {
-    expect(orderBetween('a0', 'a0') > 'a0').toBe(true);
+  test('between equal orders there is none, and it says so', () => {
+    expect(() => orderBetween('a0', 'a0')).toThrow();
   });
+
+  test.each(['a0', 'Zz', 'b00', 'a0V'])('%s is one', (key) => expect(isOrderKey(key)).toBe(true));
+  test.each(['', 'b0', 'a', 'a00', '0', 'a0 ', 'A00000000000000000000000000'])(
+    '“%s” is none: the library that makes them could not go on from it',
+    (key) => expect(isOrderKey(key)).toBe(false),
+  );
 
   test('the first orders of a list are sorted', () => {
     const orders = ordersFor(30);

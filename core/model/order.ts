@@ -1,8 +1,27 @@
+import { Type } from '@sinclair/typebox';
 import { generateKeyBetween, generateNKeysBetween } from 'fractional-indexing';
 
-/** An order between two others; `null` means the open end. Equal neighbours count as one place. */
+/** A fractional index, as the library that makes them can continue: checked by `isOrderKey`. */
+export const OrderKey = Type.String({ format: 'order-key', maxLength: 200 });
+
+/** Whether a text is an order that another can be put before and behind. */
+export function isOrderKey(text: string): boolean {
+  if (!/^[0-9A-Za-z]+$/.test(text)) return false;
+  try {
+    generateKeyBetween(text, null);
+    generateKeyBetween(null, text);
+    return true;
+  } catch {
+    // The library throws on what is no key of its; that is the answer.
+    return false;
+  }
+}
+
+/**
+ * An order between two others; `null` means the open end.
+ * @throws when `before` is not before `after`: between equal orders there is no place, see `placeAt`
+ */
 export function orderBetween(before: string | null, after: string | null): string {
-  if (before !== null && after !== null && before >= after) return generateKeyBetween(before, null);
   return generateKeyBetween(before, after);
 }
 

@@ -1,3 +1,4 @@
+import { own } from './own';
 import { allOf, docOf, type Documents, type EntryDoc, type PageDoc } from './documents';
 
 /** The part of a page's path that stands for the slug of each entry. */
@@ -37,23 +38,28 @@ export function pageForEntries(documents: Documents, type: string): PageDoc | un
 }
 
 /**
- * Where former paths lead now: from the old path to the new. A path that is an address again leads nowhere else.
+ * Where former paths lead now: from the old path straight to the newest. A path that is an address again leads
+ * nowhere else. On pages made from entries, both the page's former paths and the entry's former slugs count.
  */
 export function redirectsOf(documents: Documents): Map<string, string> {
   const taken = new Set(addressesOf(documents).map((a) => a.path));
   const redirects = new Map<string, string>();
+  const lead = (from: string, to: string) => {
+    if (!taken.has(from) && !redirects.has(from)) redirects.set(from, to);
+  };
+  const entries = allOf(documents, 'entry').filter(({ draft }) => !draft);
   for (const page of allOf(documents, 'page')) {
     if (page.draft) continue;
-    for (const former of Object.keys(page.former).sort()) {
-      if (!isPerEntry(page)) {
-        if (!taken.has(former)) redirects.set(former, page.path);
-        continue;
-      }
-      for (const entry of allOf(documents, 'entry')) {
-        const old = former.replace(SLUG_PART, entry.slug);
-        if (entry.type === page.entries && !entry.draft && !taken.has(old))
-          redirects.set(old, pathOf(page, entry));
-      }
+    const former = Object.keys(page.former).sort();
+    if (!isPerEntry(page)) {
+      for (const path of former) lead(path, page.path);
+      continue;
+    }
+    for (const entry of entries) {
+      if (entry.type !== page.entries) continue;
+      const slugs = [entry.slug, ...Object.keys(entry.former ?? {}).sort()];
+      for (const path of [page.path, ...former])
+        for (const slug of slugs) lead(path.replace(SLUG_PART, slug), pathOf(page, entry));
     }
   }
   return redirects;
@@ -62,6 +68,6 @@ export function redirectsOf(documents: Documents): Map<string, string> {
 /** The text by which people know an entry: its title field, else its slug. */
 export function entryTitle(documents: Documents, entry: EntryDoc): string {
   const type = docOf(documents, 'type', entry.type);
-  const title = type && entry.values[type.title];
+  const title = type && own(entry.values, type.title);
   return title && typeof title.value === 'string' && title.value !== '' ? title.value : entry.slug;
 }

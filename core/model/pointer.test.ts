@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import jsonPatch from 'fast-json-patch';
-import { pointer, readAt, tokensOf, writeAt } from '.';
+import { pointer, readAt, tokensOf } from '.';
 
 describe('JSON Pointers (RFC 6901)', () => {
   // RFC 6901, section 5: the document and the evaluations given there, arrays apart.
@@ -69,34 +69,5 @@ describe('JSON Pointers (RFC 6901)', () => {
 
   test('a pointer begins with a slash', () => {
     expect(() => tokensOf('a/b')).toThrow('begins with no');
-  });
-});
-
-describe('writing at a pointer', () => {
-  test('shares everything off the path', () => {
-    const before = { a: { x: 1 }, b: { y: { z: 1 } } };
-    const after = writeAt(before, '/b/y/z', 2);
-    expect(after).toEqual({ a: { x: 1 }, b: { y: { z: 2 } } });
-    expect(after.a).toBe(before.a);
-    expect(before.b.y.z).toBe(1);
-  });
-
-  test('undefined takes the member away', () => {
-    expect(writeAt({ a: 1, b: 2 }, '/a', undefined)).toEqual({ b: 2 });
-  });
-
-  test('the same value gives the same object', () => {
-    const before = { a: { b: 'x' } };
-    expect(writeAt(before, '/a/b', 'x')).toBe(before);
-  });
-
-  test('a member named __proto__ is a member like any other', () => {
-    const after = writeAt({} as Record<string, unknown>, '/__proto__', { evil: true });
-    expect(Object.keys(after)).toEqual(['__proto__']);
-    expect(({} as { evil?: boolean }).evil).toBeUndefined();
-  });
-
-  test('where the container is missing it says so', () => {
-    expect(() => writeAt({}, '/a/b', 1)).toThrow('Nothing stands at /a');
   });
 });

@@ -1,7 +1,12 @@
+import { own } from './own';
+
 /**
- * JSON Pointers (RFC 6901) into documents: reading, and writing by making a new value that shares
- * everything off the path. Documents hold no arrays that edits reach into, so tokens are member names.
+ * JSON Pointers (RFC 6901) into documents. Documents hold no arrays that edits reach into, so tokens are
+ * member names.
  */
+
+/** What a text must be to be a pointer (RFC 6901, 3), as a regular expression. */
+export const POINTER_PATTERN = '^(/([^~/]|~[01])*)*$';
 
 /** The pointer to these members: `/nodes/n1/values`. */
 export function pointer(...tokens: string[]): string {
@@ -22,39 +27,8 @@ export function tokensOf(path: string): string[] {
 export function readAt(value: unknown, path: string): unknown {
   let at = value;
   for (const token of tokensOf(path)) {
-    if (typeof at !== 'object' || at === null || !Object.hasOwn(at, token)) return undefined;
-    at = (at as Record<string, unknown>)[token];
+    if (typeof at !== 'object' || at === null) return undefined;
+    at = own(at as Record<string, unknown>, token);
   }
   return at;
-}
-
-/**
- * The same value with another at the pointer; `undefined` takes the member away.
- * @throws when the container that should hold it is missing.
- */
-export function writeAt<T>(value: T, path: string, now: unknown): T {
-  return write(value, tokensOf(path), 0, now, path) as T;
-}
-
-function write(value: unknown, tokens: string[], at: number, now: unknown, path: string): unknown {
-  if (at === tokens.length) return now;
-  if (typeof value !== 'object' || value === null || Array.isArray(value))
-    throw new Error(
-      `Nothing stands at ${pointer(...tokens.slice(0, at))}, so ${path} cannot be written.`,
-    );
-  const token = tokens[at]!;
-  const record = value as Record<string, unknown>;
-  const inner = Object.hasOwn(record, token) ? record[token] : undefined;
-  const next = write(inner, tokens, at + 1, now, path);
-  if (next === inner && next !== undefined) return value;
-  const copy = { ...record };
-  if (next === undefined) delete copy[token];
-  else
-    Object.defineProperty(copy, token, {
-      value: next,
-      writable: true,
-      enumerable: true,
-      configurable: true,
-    });
-  return copy;
 }

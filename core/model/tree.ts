@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { ID_PATTERN } from './ids';
+import { OrderKey } from './order';
 import { Source } from './source';
 
 const Id = Type.String({ pattern: ID_PATTERN });
@@ -13,7 +14,7 @@ export const Place = Type.Object(
   {
     parent: Type.Union([Id, Type.Null()]),
     slot: Type.Optional(Id),
-    order: Type.String({ pattern: '^[0-9A-Za-z]{1,200}$' }),
+    order: OrderKey,
   },
   { additionalProperties: false },
 );

@@ -1,19 +1,22 @@
 import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 import type { TSchema } from '@sinclair/typebox';
+import { own } from './own';
+import { isOrderKey } from './order';
+import { pointer } from './pointer';
 import { SOURCE_SCHEMA } from './source';
 import { SCHEMAS, type Doc, type Kind } from './documents';
-
-/** What is wrong with a value, and where: a JSON Pointer into it. */
-export type Finding = { path: string; reason: string };
+import { illFormedText, type Finding } from './well-formed';
 
 let ajv: Ajv | undefined;
 const compiled = new Map<TSchema, ValidateFunction>();
 
-/** What keeps a value from its schema; empty when it passes. Compiled once for each schema. */
+/** What keeps a value from its schema, or a text in it from being stored; empty when it passes. Compiled once for each schema. */
 export function schemaFindings(schema: TSchema, value: unknown): Finding[] {
-  ajv ??= new Ajv({ strict: true }).addSchema(SOURCE_SCHEMA);
+  ajv ??= new Ajv({ strict: true, formats: { 'order-key': isOrderKey } }).addSchema(SOURCE_SCHEMA);
   let check = compiled.get(schema);
   if (!check) compiled.set(schema, (check = ajv.compile(schema)));
+  const ill = illFormedText(value);
+  if (ill) return [ill];
   if (check(value)) return [];
   return [sayWhy(check.errors ?? [])];
 }
@@ -24,6 +27,77 @@ export function documentFindings(value: unknown): Finding[] {
   if (typeof kind !== 'string' || !Object.hasOwn(SCHEMAS, kind))
     return [{ path: '/kind', reason: 'is none of ' + Object.keys(SCHEMAS).join(', ') }];
   return schemaFindings(SCHEMAS[kind as Kind], value);
+}
+
+/**
+ * What keeps a document from its schema, looking only at these members of it: what a change at such a pointer
+ * can have broken. `paths` are the pointers that were written to, in a document that passed before.
+ */
+export function documentFindingsAt(value: unknown, paths: Iterable<readonly string[]>): Finding[] {
+  const kind = (value as Partial<Doc> | null)?.kind;
+  const whole = typeof kind === 'string' ? own<TSchema>(SCHEMAS, kind) : undefined;
+  if (!whole) return documentFindings(value);
+  const looked = new Set<string>();
+  for (const path of paths) {
+    const part = partAt(whole, value, path);
+    if (part.tokens.length === 0) return documentFindings(value);
+    const prefix = pointer(...part.tokens);
+    if (looked.has(prefix)) continue;
+    looked.add(prefix);
+    if (part.value === undefined) continue;
+    const name = part.tokens.at(-1)!;
+    if (!part.fits(name))
+      return [{ path: prefix, reason: `“${name}” is no name that can stand there` }];
+    const [finding] = schemaFindings(part.schema, part.value);
+    if (finding) return [{ path: prefix + finding.path, reason: finding.reason }];
+  }
+  return [];
+}
+
+interface Part {
+  readonly tokens: readonly string[];
+  readonly schema: TSchema;
+  readonly value: unknown;
+  /** Whether a member may have this name. */
+  readonly fits: (name: string) => boolean;
+}
+
+/** The smallest part of a document around a pointer that a schema of its own describes. */
+function partAt(whole: TSchema, value: unknown, path: readonly string[]): Part {
+  let part: Part = { tokens: [], schema: whole, value, fits: () => true };
+  for (const token of path) {
+    const inner = memberOf(part.schema, token);
+    if (!inner || typeof part.value !== 'object' || part.value === null) break;
+    const held = own(part.value as Record<string, unknown>, token);
+    // A member that went may be one that must be there: the schema around says so.
+    if (held === undefined && !inner.optional) break;
+    part = {
+      tokens: [...part.tokens, token],
+      schema: inner.schema,
+      value: held,
+      fits: inner.fits,
+    };
+    if (held === undefined) break;
+  }
+  return part;
+}
+
+/** The schema of a member of an object or a record; nothing for other schemas, which are checked whole. */
+function memberOf(
+  schema: TSchema,
+  name: string,
+): { schema: TSchema; optional: boolean; fits: (name: string) => boolean } | undefined {
+  const { properties, required, patternProperties } = schema as {
+    properties?: Record<string, TSchema>;
+    required?: string[];
+    patternProperties?: Record<string, TSchema>;
+  };
+  const named = properties && own(properties, name);
+  if (named) return { schema: named, optional: !required?.includes(name), fits: () => true };
+  const [pattern] = Object.entries(patternProperties ?? {});
+  if (!pattern) return undefined;
+  const regex = new RegExp(pattern[0], 'u');
+  return { schema: pattern[1], optional: true, fits: (each) => regex.test(each) };
 }
 
 /** The deepest error tells most: in a union every branch fails, the one meant fails last. */

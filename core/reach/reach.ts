@@ -1,4 +1,4 @@
-import { treeDifference, type Doc, type DocId, type Documents, type NodeId } from '../model';
+import { own, treeDifference, type Doc, type DocId, type Documents, type NodeId } from '../model';
 import { documentUses, member, nodeUses, type Use } from './uses';
 
 /** Whom something reaches. */
@@ -85,8 +85,11 @@ export class Reach {
   /** Takes in the difference of two states of a site. */
   updateAll(before: Documents, after: Documents): void {
     if (before === after) return;
-    for (const id in after) if (before[id] !== after[id]) this.update(before[id], after[id]);
-    for (const id in before) if (!(id in after)) this.update(before[id], undefined);
+    for (const id in after) {
+      const old = own(before, id);
+      if (old !== after[id]) this.update(old, after[id]);
+    }
+    for (const id in before) if (!Object.hasOwn(after, id)) this.update(before[id], undefined);
   }
 
   private replace(nodes: Map<NodeId, Kept[]>, node: NodeId, uses: Use[]): void {

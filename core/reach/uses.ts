@@ -1,4 +1,5 @@
 import {
+  chainOf,
   pointer,
   sourcesOf,
   type Doc,
@@ -85,6 +86,10 @@ export function member(doc: DocId, id: string): string {
 }
 
 function sourceUses(source: Source, use: (kind: UseKind, to: string) => void): void {
+  for (const each of chainOf(source)) sourceUse(each, use);
+}
+
+function sourceUse(source: Source, use: (kind: UseKind, to: string) => void): void {
   if (source.is === 'field')
     for (const field of source.path) use('reads', pointer('fields', field));
   if (source.is === 'value' && source.value !== null) {
@@ -95,5 +100,4 @@ function sourceUses(source: Source, use: (kind: UseKind, to: string) => void): v
       if (source.value.entry) use('links', source.value.entry);
     }
   }
-  if (typeof source.whenEmpty === 'object') sourceUses(source.whenEmpty.use, use);
 }

@@ -1,4 +1,4 @@
-import type { EntryDoc, Source } from '../model';
+import { own, type EntryDoc, type Source } from '../model';
 import { evaluate, HIDE, runQuery, type Data, type Known } from '../value';
 import { needs, writtenAttribute } from './attributes';
 import type {
@@ -137,7 +137,7 @@ class Builder {
   }
 
   private slot(from: LinkedSlot, scope: Scope, before: ResolvedGroup | undefined): Resolved {
-    const fill = scope.slots[from.slot];
+    const fill = own(scope.slots, from.slot);
     const inner = fill ? fill.scope : scope;
     const nodes = fill ? fill.nodes : from.fallback;
     const children = this.list(nodes, inner, before?.children);
@@ -252,9 +252,9 @@ function sameFor(reads: Reads, a: Scope, b: Scope): boolean {
   if (reads.data && a.data !== b.data) return false;
   if (reads.page && a.page !== b.page) return false;
   for (const id of reads.properties)
-    if (!sameResult(a.properties[id], b.properties[id])) return false;
-  for (const id of reads.repeats) if (a.repeats[id] !== b.repeats[id]) return false;
-  for (const id of reads.slots) if (!sameFill(a.slots[id], b.slots[id])) return false;
+    if (!sameResult(own(a.properties, id), own(b.properties, id))) return false;
+  for (const id of reads.repeats) if (own(a.repeats, id) !== own(b.repeats, id)) return false;
+  for (const id of reads.slots) if (!sameFill(own(a.slots, id), own(b.slots, id))) return false;
   return true;
 }
 

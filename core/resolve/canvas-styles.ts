@@ -17,11 +17,15 @@ export function reachableStyles(linked: Linked): Used {
     switch (node.kind) {
       case 'element':
         used.tags.add(node.tag);
-        if (node.ownClass) used.classes.set(node.id, { doc, node: node.id, height: 0 });
+        if (node.ownClass) used.classes.set(node.ownClass, { doc, node: node.id, height: 0 });
         return visitAll(node.children, doc);
       case 'instance':
         if (node.ownClass)
-          used.classes.set(node.id, { doc, node: node.id, height: node.component.height + 1 });
+          used.classes.set(node.ownClass, {
+            doc,
+            node: node.id,
+            height: node.component.height + 1,
+          });
         visitDocument(node.component);
         for (const slot in node.slots) visitAll(node.slots[slot]!, doc);
         return;

@@ -100,7 +100,9 @@ class Emitter {
 
   /** Code that puts the field a value is read from into `v` and asks whether it has the type; nothing for other values. */
   private plain({ field, type }: Later, wanted: string): string | undefined {
-    if (!field || type !== wanted) return undefined;
+    if (!field || type !== wanted || field.declared !== wanted) return undefined;
+    // A field that is named like something every object inherits is read by the function that looks twice.
+    if (field.id in Object.prototype) return undefined;
     const entry = field.of === 'page' ? 'run.page' : `e${field.of}`;
     return `(v = ${entry}.values[${JSON.stringify(field.id)}]) !== undefined && v.type === ${JSON.stringify(wanted)}`;
   }

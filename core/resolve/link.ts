@@ -1,8 +1,10 @@
 import {
   attributesOf,
+  chainOf,
   childrenOf,
   isVoid,
   NONE,
+  own,
   rootOf,
   shareChildren,
   treeDifference,
@@ -93,8 +95,11 @@ export class Linker {
       }
       return made;
     };
+    const looked = new Set<NodeId>();
     const one = (id: NodeId): LinkedNode | undefined => {
-      if (stale && !stale.has(id)) return nodes.get(id);
+      const before = stale && !stale.has(id) ? nodes.get(id) : undefined;
+      if (before) return before;
+      looked.add(id);
       const made = this.node(doc, id, tree[id]!, children, list, definitions);
       if (made) nodes.set(id, made);
       else nodes.delete(id);
@@ -102,6 +107,8 @@ export class Linker {
     };
 
     const root = one(rootOf(tree)) ?? emptyRoot(rootOf(tree));
+    // What changed where nothing shows it now, in a slot that is gone, must not come back as it was.
+    for (const id of stale ?? []) if (!looked.has(id)) nodes.delete(id);
     const linked: Linked = {
       doc: doc.id,
       root,
@@ -137,13 +144,13 @@ export class Linker {
     const tree = doc.nodes;
     const stale = new Set<NodeId>();
     const mark = (id: NodeId | null) => {
-      for (let at = id; at !== null && tree[at] && !stale.has(at); at = tree[at]!.place.parent)
+      for (let at = id; at !== null && own(tree, at) && !stale.has(at); at = tree[at]!.place.parent)
         stale.add(at);
     };
     for (const id of changed) {
       mark(id);
       // Where it stood before has one child less.
-      const old = source.nodes[id];
+      const old = own(source.nodes, id);
       if (old && old.place !== tree[id]!.place) mark(old.place.parent);
     }
     for (const id of removed) mark(source.nodes[id]!.place.parent);
@@ -169,7 +176,7 @@ export class Linker {
       node?.kind === 'instance' ? node.component : undefined;
     const same =
       removed.every((id) => source.nodes[id]!.kind !== 'instance') &&
-      changed.every((id) => componentOf(source.nodes[id]) === componentOf(doc.nodes[id]));
+      changed.every((id) => componentOf(own(source.nodes, id)) === componentOf(doc.nodes[id]));
     const ids = same ? before.keys() : Object.values(doc.nodes).map(componentOf);
     for (const id of ids) if (id !== undefined) definitions.set(id, this.find(id));
   }
@@ -198,7 +205,7 @@ export class Linker {
           reads: reads.done(),
           tag: node.tag,
           isVoid: isVoid(node.tag),
-          ownClass: classOf(id, node.style),
+          ownClass: classOf(doc.id, id, node.style),
           attributes,
           shown: node.shown,
           children: inner,
@@ -258,7 +265,7 @@ export class Linker {
       id: property,
       property: { type },
     } of component.properties) {
-      const source = node.values[property];
+      const source = own(node.values, property);
       if (source) reads.source(source, type);
     }
     if (component.readsData) reads.all();
@@ -269,15 +276,18 @@ export class Linker {
       component,
       values: node.values,
       slots,
-      ownClass: classOf(id, node.style),
+      ownClass: classOf(doc.id, id, node.style),
       shown: node.shown,
     };
   }
 }
 
-/** The class of a node's own declarations: its id, when it has any. */
-function classOf(id: NodeId, style: object): string {
-  for (const _ in style) return id;
+/**
+ * The class of a node's own declarations, when it has any: node and document, since ids of nodes are unique
+ * only in their document. No id holds a `_`, so no two pairs give one class.
+ */
+function classOf(doc: DocId, id: NodeId, style: object): string {
+  for (const _ in style) return `${id}_${doc}`;
   return '';
 }
 
@@ -301,20 +311,29 @@ class ReadsBuilder {
   }
 
   source(source: Source, type: ValueType): this {
-    if (type === 'link' || type === 'image' || type === 'entry') this.data = true;
-    if (source.is === 'property') {
-      this.properties.add(source.property);
-      const property =
-        this.doc?.kind === 'component' ? this.doc.properties[source.property] : undefined;
-      if (source.path?.length || property?.type !== type) this.data = true;
-    }
-    if (source.is === 'field') {
-      if (source.from === 'page') this.page = true;
-      else this.repeats.add(source.from.repeat);
-      if (source.path.length !== 1) this.data = true;
-    }
-    if (typeof source.whenEmpty === 'object') this.source(source.whenEmpty.use, type);
+    for (const each of chainOf(source)) this.one(each, type);
     return this;
+  }
+
+  /** Only what is written and read as one plain type needs no data: a field is read by its declared type. */
+  private one(source: Source, type: ValueType): void {
+    if (type === 'link' || type === 'image' || type === 'entry') this.data = true;
+    switch (source.is) {
+      case 'value':
+        if (source.type !== type) this.data = true;
+        break;
+      case 'property': {
+        this.properties.add(source.property);
+        const property =
+          this.doc?.kind === 'component' ? own(this.doc.properties, source.property) : undefined;
+        if (source.path?.length || property?.type !== type) this.data = true;
+        break;
+      }
+      case 'field':
+        if (source.from === 'page') this.page = true;
+        else this.repeats.add(source.from.repeat);
+        this.data = true;
+    }
   }
 
   nodes(nodes: readonly LinkedNode[]): this {

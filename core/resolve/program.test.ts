@@ -102,7 +102,7 @@ test('a program, the function made of it, and the tree say the same for any valu
         );
         const data = dataOf(documents);
         const linked = new Linker().link(documents, 'p');
-        const template = prepare(linked, data, true);
+        const template = prepare(linked, data);
         for (const each of [one, other]) {
           const shown = htmlOf(build(linked, data, each).root);
           expect(write(template, each)).toBe(shown);
@@ -116,7 +116,7 @@ test('a program, the function made of it, and the tree say the same for any valu
 
 test('what never depends on the entry is one string, written already', () => {
   const documents = documentsOf(card, asset('pic'), page('p', '/', { component: 'card' }));
-  const { program } = prepare(new Linker().link(documents, 'p'), dataOf(documents), false);
+  const { program } = prepare(new Linker().link(documents, 'p'), dataOf(documents));
   expect(program).toHaveLength(1);
   expect(typeof program[0]).toBe('string');
 });
@@ -140,6 +140,6 @@ test('a long text is handed to the function rather than written into it', () => 
     ),
   );
   const one = documents['shed-one'] as EntryDoc;
-  const template = prepare(new Linker().link(documents, 'p'), dataOf(documents), true);
+  const template = prepare(new Linker().link(documents, 'p'), dataOf(documents));
   expect(write(template, one)).toBe(`<main><p>${long}</p><p>One</p></main>`);
 });

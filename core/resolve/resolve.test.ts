@@ -36,7 +36,7 @@ function show(documents: Documents, id: string, page?: Parameters<typeof build>[
   const linked = new Linker().link(documents, id);
   const data = dataOf(documents);
   const shown = htmlOf(build(linked, data, page).root);
-  expect(write(prepare(linked, data, page !== undefined), page)).toBe(shown);
+  expect(write(prepare(linked, data), page)).toBe(shown);
   return shown;
 }
 
@@ -389,7 +389,7 @@ describe('where things come from', () => {
   );
 
   test('an element is styled by its definition, then by each instance whose root it is', () => {
-    expect(sections[0]!.attributes['class']).toBe('root oroot one');
+    expect(sections[0]!.attributes['class']).toBe('root_styled oroot_outer one_p');
     expect(
       rulesOf(sections[0]!, documents, stylesOf(documents)).map(({ rank, block }) => [
         rank,
@@ -466,7 +466,7 @@ describe('what is written', () => {
     );
     expect(root in intro.nodes).toBe(false);
     const bound = { ...documents, 'page-shed': { ...intro, nodes: { ...intro.nodes, ...nodes } } };
-    const template = prepare(new Linker().link(bound, 'page-shed'), data, true);
+    const template = prepare(new Linker().link(bound, 'page-shed'), data);
     expect(template.program.length).toBeGreaterThan(5);
     for (const each of data.entriesOf('shed'))
       expect(write(template, each)).toBe(
@@ -498,7 +498,7 @@ describe('what is written', () => {
       ...base,
       page('p', '/s/<slug>', { tag: 'p', text: ofPage('name') }, 'shed'),
     );
-    const template = prepare(new Linker().link(documents, 'p'), dataOf(documents), true);
+    const template = prepare(new Linker().link(documents, 'p'), dataOf(documents));
     expect(() => write(template)).toThrow('needs one');
   });
 
@@ -525,8 +525,8 @@ describe('what is written', () => {
       hidden,
       page('p', '/s/<slug>', { component: 'h', values: { when: ofPage('open') } }, 'shed'),
     );
-    const { used } = prepare(new Linker().link(documents, 'p'), dataOf(documents), true);
-    expect([...used.classes.keys()]).toEqual(['maybe']);
+    const { used } = prepare(new Linker().link(documents, 'p'), dataOf(documents));
+    expect([...used.classes.keys()]).toEqual(['maybe_h']);
     expect([...used.tags].sort()).toEqual(['div', 'p']);
   });
 });

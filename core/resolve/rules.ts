@@ -1,4 +1,4 @@
-import { rootOf, treeDocOf, type Documents, type StylesDoc } from '../model';
+import { nodeIn, own, rootOf, treeDocOf, type Documents, type StylesDoc } from '../model';
 import type { Rule } from '../style';
 import type { ResolvedElement } from './resolved';
 import type { Within } from './scope';
@@ -12,7 +12,7 @@ export function rulesOf(element: ResolvedElement, documents: Documents, styles: 
     {
       origin: { is: 'tag', doc: styles.id, tag: element.tag },
       rank: -1,
-      block: styles.tags[element.tag] ?? {},
+      block: own(styles.tags, element.tag) ?? {},
     },
   ];
   const { within } = element.scope;
@@ -32,7 +32,7 @@ export function rulesOf(element: ResolvedElement, documents: Documents, styles: 
 }
 
 function ruleOf(documents: Documents, doc: string, node: string, height: number): Rule {
-  const stored = treeDocOf(documents, doc)?.nodes[node];
+  const stored = nodeIn(documents, doc, node);
   const block = stored?.kind === 'element' || stored?.kind === 'instance' ? stored.style : {};
   return { origin: { is: 'node', doc, node }, rank: height, block };
 }

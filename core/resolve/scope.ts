@@ -1,4 +1,4 @@
-import type { DocId, EntryDoc, NodeId, SlotId } from '../model';
+import { own, type DocId, type EntryDoc, type NodeId, type SlotId } from '../model';
 import {
   evaluate,
   Later,
@@ -67,7 +67,7 @@ export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope
   const properties: Record<string, Result> = {};
   for (const { id, property } of node.component.properties) {
     const byDefault = evaluate(property.default, property.type, scope);
-    const source = node.values[id];
+    const source = own(node.values, id);
     properties[id] = source ? evaluate(source, property.type, scope, byDefault) : byDefault;
   }
   const slots: Record<string, Fill> = {};

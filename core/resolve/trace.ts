@@ -1,4 +1,12 @@
-import { treeDocOf, type Documents, type NodeId, type Source, type TreeNode } from '../model';
+import {
+  nodeIn,
+  own,
+  treeDocOf,
+  type Documents,
+  type NodeId,
+  type Source,
+  type TreeNode,
+} from '../model';
 import type { Within } from './scope';
 
 /** Which of a node's sources: its text, whether it is shown, an attribute, or an instance's value. */
@@ -26,9 +34,9 @@ export function sourceAt(node: TreeNode, control: Control): Source | undefined {
     case 'shown':
       return node.kind === 'slot' || node.kind === 'repeat' ? undefined : node.shown;
     case 'attribute':
-      return node.kind === 'element' ? node.attributes[control.name] : undefined;
+      return node.kind === 'element' ? own(node.attributes, control.name) : undefined;
     case 'value':
-      return node.kind === 'instance' ? node.values[control.property] : undefined;
+      return node.kind === 'instance' ? own(node.values, control.property) : undefined;
   }
 }
 
@@ -43,7 +51,7 @@ export function trace(
   control: Control,
 ): Step[] {
   const steps: Step[] = [];
-  const stored = treeDocOf(documents, within.doc)?.nodes[node];
+  const stored = nodeIn(documents, within.doc, node);
   const held = stored && sourceAt(stored, control);
   if (!held) return steps;
   let source: Source = held;
@@ -56,9 +64,9 @@ export function trace(
     // Rounds of a repeat inside the definition stand between the node and its instance.
     while (instance.entry !== undefined && instance.parent) instance = instance.parent;
     const outer = instance.parent;
-    const placed = outer && treeDocOf(documents, outer.doc)?.nodes[instance.node];
+    const placed = outer && nodeIn(documents, outer.doc, instance.node);
     const set: Source | undefined =
-      placed?.kind === 'instance' ? placed.values[property] : undefined;
+      placed?.kind === 'instance' ? own(placed.values, property) : undefined;
     if (set && outer) {
       source = set;
       steps.push({ doc: outer.doc, node: instance.node, source, by: 'set', property });
@@ -66,7 +74,7 @@ export function trace(
       continue;
     }
     const byDefault =
-      component?.kind === 'component' ? component.properties[property]?.default : undefined;
+      component?.kind === 'component' ? own(component.properties, property)?.default : undefined;
     if (byDefault) steps.push({ doc: at.doc, node, source: byDefault, by: 'default', property });
     break;
   }

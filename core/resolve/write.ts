@@ -1,10 +1,10 @@
-import type { DocId, EntryDoc, NodeId, Source } from '../model';
+import { own, type DocId, type EntryDoc, type NodeId, type Source } from '../model';
 import { evaluate, HIDE, Later, LaterEntry, runQuery, type Data, type Known } from '../value';
 import { needs } from './attributes';
 import { textOf } from './build';
 import { emit } from './emit';
 import { escapeText } from './escape';
-import type { Linked, LinkedElement, LinkedNode, LinkedRepeat } from './linked';
+import type { Linked, LinkedElement, LinkedInstance, LinkedNode, LinkedRepeat } from './linked';
 import { attributeText, interpret, type Program, type Step, type Test } from './program';
 import { instanceScope, itemScope, rootScope, type Scope } from './scope';
 
@@ -27,8 +27,9 @@ export interface Used {
  * Evaluates everything that does not depend on the entry of a page, definitions written out in place,
  * and leaves the rest as a program over runs of finished HTML.
  */
-export function prepare(linked: Linked, data: Data, perEntry: boolean): Template {
-  const page = perEntry ? new LaterEntry((run) => run.page, 'page') : undefined;
+export function prepare(linked: Linked, data: Data): Template {
+  const entries = linked.source.kind === 'page' ? linked.source.entries : null;
+  const page = entries === null ? undefined : new LaterEntry((run) => run.page, 'page', entries);
   const parts = new Parts({ classes: new Map(), tags: new Set() });
   writeNode(linked.root, rootScope(linked, data, page), '', parts);
   const { steps: program, used } = parts;
@@ -61,9 +62,9 @@ class Parts {
     return new Parts(this.used);
   }
 
-  note(className: string, scope: Scope, height: number): void {
-    if (className !== '' && !this.used.classes.has(className))
-      this.used.classes.set(className, { doc: scope.within.doc, node: className, height });
+  note({ ownClass, id }: LinkedElement | LinkedInstance, scope: Scope, height: number): void {
+    if (ownClass !== '' && !this.used.classes.has(ownClass))
+      this.used.classes.set(ownClass, { doc: scope.within.doc, node: id, height });
   }
 
   add(step: Step): void {
@@ -91,13 +92,13 @@ function writeNode(node: LinkedNode, scope: Scope, outer: string, parts: Parts):
       );
     case 'instance':
       return conditional(node.shown, scope, parts, (inner) => {
-        inner.note(node.ownClass, scope, node.component.height + 1);
+        inner.note(node, scope, node.component.height + 1);
         const classes =
           node.ownClass && outer ? `${node.ownClass} ${outer}` : node.ownClass || outer;
         writeNode(node.component.root, instanceScope(node, scope), classes, inner);
       });
     case 'slot': {
-      const fill = scope.slots[node.slot];
+      const fill = own(scope.slots, node.slot);
       return writeList(fill ? fill.nodes : node.fallback, fill ? fill.scope : scope, parts);
     }
     case 'repeat':
@@ -155,7 +156,7 @@ function writeElement(node: LinkedElement, scope: Scope, outer: string, parts: P
     if (value === HIDE) return;
     if (value instanceof Later && value.mayHide) tests.push({ value, passes: 'unhidden' });
   }
-  parts.note(node.ownClass, scope, 0);
+  parts.note(node, scope, 0);
   parts.used.tags.add(node.tag);
   const all = (inner: Parts) => {
     inner.addAll(open.steps);
@@ -181,7 +182,7 @@ function writeRepeat(node: LinkedRepeat, scope: Scope, parts: Parts): void {
   }
   const { depth } = scope;
   const item = parts.inner();
-  const entry = new LaterEntry((run) => run.items[depth]!, depth);
+  const entry = new LaterEntry((run) => run.items[depth]!, depth, node.query.type);
   writeList(node.items, itemScope(node.id, entry, scope), item);
   const none = parts.inner();
   writeList(node.none, scope, none);

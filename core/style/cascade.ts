@@ -1,4 +1,4 @@
-import type { Block, SiteDoc, WidthId } from '../model';
+import { own, type Block, type SiteDoc, type WidthId } from '../model';
 
 /** What said a declaration: a tag's style, or a node (an element's own, or an instance of its root). */
 export type Origin =
@@ -61,7 +61,7 @@ export function cascade(
   for (let i = rules.length - 1; i >= 0; i -= 1) {
     const { block, origin } = rules[i]!;
     for (const { id } of holding) {
-      const declared = block[declarationKey(property, id)];
+      const declared = own(block, declarationKey(property, id));
       if (declared) found.push({ origin, width: id, css: declared.css });
     }
   }

@@ -1,4 +1,14 @@
-import { lexer, parse, generate, type CssNode, type Value } from 'css-tree';
+import {
+  generate,
+  lexer,
+  parse,
+  tokenize,
+  tokenTypes,
+  walk,
+  type CssNode,
+  type Value,
+} from 'css-tree';
+import { own } from '../model';
 
 /** A declaration taken apart into longhands, or why it cannot stand. */
 export type Expanded =
@@ -33,7 +43,7 @@ const TWO: Record<string, readonly [string, string]> = {
 
 /** The longhands a shorthand stands for, in order; nothing when the property is none of those taken apart. */
 export function longhandsOf(property: string): readonly string[] | undefined {
-  return FOUR[property] ?? TWO[property] ?? LINE_SHORTHANDS[property];
+  return own(FOUR, property) ?? own(TWO, property) ?? own(LINE_SHORTHANDS, property);
 }
 
 const BORDERS = SIDES.map((s) => `border-${s}`);
@@ -61,45 +71,110 @@ const REFUSED: Record<string, string> = {
 };
 
 /**
- * Checks a declaration against the syntax of CSS (css-tree, from the specifications' value
- * definitions) and takes shorthands apart. Addresses in values are refused: what a page loads is an asset.
+ * Functions that a value may hold: those of CSS Values and Units 4, Color 5, Images 4 (gradients), Transforms
+ * 2, Filter Effects 1, Easing 2, Shapes 1, Grid 2. None of them names an address, and what is not listed here
+ * (`url`, `src`, `image`, `image-set`, `cross-fade`, `element`, `paint`, those with prefixes) is refused.
+ */
+const FUNCTIONS = new Set(
+  (
+    'calc min max clamp round mod rem sin cos tan asin acos atan atan2 pow sqrt hypot log exp abs sign ' +
+    'rgb rgba hsl hsla hwb lab lch oklab oklch color color-mix light-dark ' +
+    'linear-gradient radial-gradient conic-gradient repeating-linear-gradient repeating-radial-gradient ' +
+    'repeating-conic-gradient ' +
+    'matrix matrix3d perspective rotate rotate3d rotatex rotatey rotatez scale scale3d scalex scaley scalez ' +
+    'skew skewx skewy translate translate3d translatex translatey translatez ' +
+    'blur brightness contrast drop-shadow grayscale hue-rotate invert opacity saturate sepia ' +
+    'cubic-bezier steps linear inset circle ellipse polygon rect xywh repeat minmax fit-content counter counters'
+  ).split(' '),
+);
+
+/** What closes each token that opens something (CSS Syntax 3, 5.4.8). */
+const CLOSES = new Map<number, number>([
+  [tokenTypes.Function, tokenTypes.RightParenthesis],
+  [tokenTypes.LeftParenthesis, tokenTypes.RightParenthesis],
+  [tokenTypes.LeftSquareBracket, tokenTypes.RightSquareBracket],
+]);
+
+/**
+ * Why a value could mean something else among other declarations than by itself; nothing when it cannot. A CSS
+ * parser forgives what does not end (CSS Syntax 3, 4.3.5 and 5.4.8), at the cost of all that comes behind it.
+ */
+function unboundedReason(css: string): string | undefined {
+  if (/[;{}<>@\\!]/.test(css)) return 'A value holds no “!important” and none of ; { } < > @ \\.';
+  const open: number[] = [];
+  let reason: string | undefined;
+  tokenize(css, (type, start, end) => {
+    if (reason !== undefined) return;
+    const token = css.slice(start, end);
+    const closing = CLOSES.get(type);
+    if (type === tokenTypes.Comment) reason = 'A value holds no comment.';
+    else if (type === tokenTypes.Url || type === tokenTypes.BadUrl)
+      reason = 'A value holds no address; what a page loads is an asset.';
+    else if (type === tokenTypes.Function && !FUNCTIONS.has(token.slice(0, -1).toLowerCase()))
+      reason = `${token}) cannot be used here.`;
+    else if (
+      type === tokenTypes.BadString ||
+      (type === tokenTypes.String && (token.length < 2 || token[0] !== token.at(-1)))
+    )
+      reason = `“${token}” does not end: there is no closing ${token[0]}.`;
+    else if (closing !== undefined) open.push(closing);
+    else if ([...CLOSES.values()].includes(type) && open.pop() !== type)
+      reason = `“${token}” closes nothing.`;
+  });
+  return (
+    reason ?? (open.length > 0 ? `“${css}” does not end: a bracket is not closed.` : undefined)
+  );
+}
+
+/**
+ * Checks a declaration against the syntax of CSS (css-tree, from the specifications' value definitions) and
+ * takes shorthands apart. What comes out is written as css-tree writes it, never as it was typed, so that what
+ * was checked is what is stored. Addresses in values are refused: what a page loads is an asset.
  */
 export function expand(property: string, value: string): Expanded {
   const name = property.trim().toLowerCase();
   const css = value.trim();
   if (css === '') return { ok: false, reason: 'There is no value.' };
-  if (Object.hasOwn(REFUSED, name))
-    return { ok: false, reason: `Write ${REFUSED[name]!} in place of ${name}.` };
-  if (/url\(|image-set\(|src\(|[;{}<>@\\]|!/i.test(css))
-    return {
-      ok: false,
-      reason: 'A value holds no address, no “!important” and none of ; { } < > @ \\.',
-    };
-  if (name === 'text-decoration') return checked('text-decoration-line', css);
-  if (name === 'background') return checked('background-color', css);
+  const instead = own(REFUSED, name);
+  if (instead !== undefined) return { ok: false, reason: `Write ${instead} in place of ${name}.` };
+  const unbounded = unboundedReason(css);
+  if (unbounded !== undefined) return { ok: false, reason: unbounded };
   const ast = parsed(css);
   if (!ast) return { ok: false, reason: `“${css}” is no CSS value.` };
-  const match = lexer.matchProperty(name, ast);
-  if (match.error) return { ok: false, reason: reasonOf(name, css, match.error) };
+  const longhand = own(ONE_LONGHAND, name) ?? name;
+  const match = lexer.matchProperty(longhand, ast);
+  if (match.error) return { ok: false, reason: reasonOf(longhand, css, match.error) };
   const words = ast.children.toArray().map((node) => generate(node));
-  if (FOUR[name]) return four(name, words);
-  if (TWO[name]) return two(TWO[name], words);
+  if (own(FOUR, name)) return four(name, words);
+  const pair = own(TWO, name);
+  if (pair) return two(pair, words);
   if (name === 'flex') return flex(words);
-  if (LINE_SHORTHANDS[name]) return line(name, ast);
-  return { ok: true, longhands: { [name]: css } };
+  if (own(LINE_SHORTHANDS, name)) return line(name, ast);
+  const written = generate(ast);
+  if (written.length > LONGEST_VALUE)
+    return { ok: false, reason: `A value has at most ${LONGEST_VALUE} characters.` };
+  return { ok: true, longhands: { [longhand]: written } };
 }
 
-function checked(name: string, css: string): Expanded {
-  const ast = parsed(css);
-  const error = ast ? lexer.matchProperty(name, ast).error : true;
-  if (error) return { ok: false, reason: `“${css}” does not fit ${name}.` };
-  return { ok: true, longhands: { [name]: css } };
-}
+/** How long a value may be, as schemas hold it too. */
+const LONGEST_VALUE = 500;
+
+/** Shorthands of which one longhand is meant where people write them. */
+const ONE_LONGHAND: Record<string, string> = {
+  'text-decoration': 'text-decoration-line',
+  background: 'background-color',
+};
 
 function parsed(css: string): Value | null {
   try {
     const ast: CssNode = parse(css, { context: 'value' });
-    return ast.type === 'Value' ? ast : null;
+    if (ast.type !== 'Value') return null;
+    let raw = false;
+    // What the parser could not read it keeps as it was typed: that is no value.
+    walk(ast, (node) => {
+      if (node.type === 'Raw') raw = true;
+    });
+    return raw ? null : ast;
   } catch {
     // css-tree throws on what is no value at all; the caller says so to whoever typed it.
     return null;
@@ -137,8 +212,8 @@ function flex(words: string[]): Expanded {
   const numbers = words.filter((word) => /^[\d.]+$/.test(word));
   const basis = words.find((word) => !/^[\d.]+$/.test(word));
   const [grow, shrink, width] =
-    words.length === 1 && common[words[0]!]
-      ? common[words[0]!]!
+    words.length === 1 && own(common, words[0]!)
+      ? own(common, words[0]!)!
       : [numbers[0] ?? '1', numbers[1] ?? '1', basis ?? '0%'];
   return { ok: true, longhands: { 'flex-grow': grow, 'flex-shrink': shrink, 'flex-basis': width } };
 }

@@ -1,15 +1,37 @@
-import { plant, runEdit, isRefusal, applyChanges, controlsOf, keyFor, STARTERS } from '../edit';
-import type { Change, NamedEdit } from '../edit';
+import {
+  controlsOf,
+  danglingIn,
+  doEdit,
+  EDITS,
+  isRefusal,
+  keyFor,
+  plant,
+  referencesOf,
+  STARTERS,
+  type Branch,
+  type Change,
+  type EditName,
+  type NamedEdit,
+  type Past,
+} from '../edit';
 import {
   allOf,
+  docOf,
+  FORMAT,
   placeAt,
-  rootOf,
   text,
+  type ComponentDoc,
   type Documents,
+  type EntryDoc,
+  type PageDoc,
+  type Place,
+  type Source,
   type TreeDoc,
   type TypeDoc,
   type Typed,
+  type ValueType,
 } from '../model';
+import { feeds } from '../value';
 import { counter } from './small-site';
 
 /** Numbers that choose: each call takes the next, so that a run of edits is a list of numbers. */
@@ -34,157 +56,384 @@ const DECLARATIONS: readonly [string, string][] = [
   ['padding', '10px 20px'],
   ['color', '#123456'],
   ['font-size', '2rem'],
-  ['margin-top', '1em'],
+  ['margin-top', 'calc( 1em + 2px )'],
   ['display', 'grid'],
   ['border', '1px solid red'],
 ];
-
-/** An edit somebody might make on these documents, chosen by numbers. It may be refused. */
-export function chooseEdit(
-  documents: Documents,
-  numbers: readonly number[],
-  step: number,
-): NamedEdit {
-  const choices = new Choices(numbers);
-  const id = counter(`r${step}x${numbers[0] ?? 0}x`);
-  const trees: TreeDoc[] = [...allOf(documents, 'page'), ...allOf(documents, 'component')];
-  const doc = choices.of(trees)!;
-  const nodes = Object.keys(doc.nodes).sort();
-  const node = choices.of(nodes)!;
-  const anyPlace = () => {
-    const parent = choices.of(nodes)!;
-    const stored = doc.nodes[parent]!;
-    const slot =
-      stored.kind === 'instance' ? choices.of(slotsOf(documents, stored.component)) : undefined;
-    return placeAt(doc.nodes, parent, choices.below(5), slot);
-  };
-  switch (choices.below(12)) {
-    case 0: {
-      const { root, nodes: placed } = plant(choices.of(STARTERS)!.branch(), anyPlace(), id);
-      return { name: 'place', args: { doc: doc.id, root, nodes: placed } };
-    }
-    case 1:
-      return { name: 'move', args: { doc: doc.id, node, place: anyPlace() } };
-    case 2:
-      return { name: 'remove', args: { doc: doc.id, node } };
-    case 3:
-      return {
-        name: 'nameNode',
-        args: { doc: doc.id, node, name: choices.of(WORDS)!.slice(0, 40) },
-      };
-    case 4:
-    case 5: {
-      const row = choices.of(controlsOf(documents, doc));
-      if (!row) break;
-      const source =
-        row.type === 'text'
-          ? text(choices.of(WORDS)!)
-          : row.type === 'boolean'
-            ? ({ is: 'value', type: 'boolean', value: choices.below(2) === 0 } as const)
-            : row.byDefault;
-      return {
-        name: 'setControl',
-        args: { doc: doc.id, node: row.node, control: row.control, source },
-      };
-    }
-    case 6: {
-      const [property, css] = choices.of(DECLARATIONS)!;
-      const width = choices.of(['base', 'w960', 'w600', 'w900'])!;
-      const value = choices.below(3) === 0 ? null : css;
-      return { name: 'declare', args: { doc: doc.id, node, property, width, css: value } };
-    }
-    case 7:
-      return {
-        name: 'makeComponent',
-        args: {
-          doc: doc.id,
-          node,
-          name: `Sections/Made ${step}`,
-          component: id(),
-          instance: id(),
-          ids: Array.from({ length: 30 }, id),
-        },
-      };
-    case 8: {
-      const component = choices.of(allOf(documents, 'component'))!;
-      const rows = controlsOf(documents, component).filter(
-        ({ source }) => source?.is !== 'property',
-      );
-      const row = choices.of(rows);
-      if (!row) break;
-      const keys = new Set(Object.values(component.properties).map(({ key }) => key));
-      return {
-        name: 'expose',
-        args: {
-          component: component.id,
-          controls: [
-            {
-              node: row.node,
-              control: row.control,
-              property: id(),
-              label: row.label,
-              key: keyFor(row.label, keys),
-              order: 'b0',
-              group: { id: id(), label: row.elementName, order: 'b0' },
-            },
-          ],
-        },
-      };
-    }
-    case 9: {
-      const component = choices.of(allOf(documents, 'component'))!;
-      const property = choices.of(Object.keys(component.properties).sort());
-      if (property === undefined) break;
-      return { name: 'unexpose', args: { component: component.id, property } };
-    }
-    case 10: {
-      const entry = choices.of(allOf(documents, 'entry'));
-      const type = entry && (documents[entry.type] as TypeDoc);
-      const field = type && choices.of(Object.keys(type.fields).sort());
-      if (!entry || !field) break;
-      const value: Typed | null =
-        type.fields[field]!.type === 'text' && choices.below(4) > 0
-          ? { type: 'text', value: choices.of(WORDS)! }
-          : null;
-      return { name: 'setField', args: { entry: entry.id, field, value } };
-    }
-    case 11: {
-      const page = choices.of(allOf(documents, 'page'))!;
-      return choices.below(2) === 0
-        ? { name: 'setPage', args: { page: page.id, set: { draft: choices.below(3) === 0 } } }
-        : {
-            name: 'setPath',
-            args: { page: page.id, path: `/moved-${step}${page.entries ? '/<slug>' : ''}` },
-          };
-    }
-  }
-  return { name: 'nameNode', args: { doc: doc.id, node: rootOf(doc.nodes), name: 'root' } };
-}
-
-function slotsOf(documents: Documents, component: string): string[] {
-  const doc = documents[component];
-  return doc?.kind === 'component' ? Object.keys(doc.slots).sort() : [];
-}
+const WIDTHS = ['base', 'w960', 'w600', 'w900'];
 
 /** One edit that was done in a run. */
-export interface Done {
+export interface DoneEdit {
+  readonly id: string;
   readonly edit: NamedEdit;
   readonly changes: Change[];
   readonly before: Documents;
   readonly after: Documents;
 }
 
+/** Chooses one edit on a state of a site. What it gives may be refused; nothing when there is nothing it could be done to. */
+class Chooser {
+  readonly id: () => string;
+  private readonly doc: TreeDoc;
+  private readonly nodes: string[];
+
+  constructor(
+    private readonly documents: Documents,
+    private readonly choices: Choices,
+    private readonly step: number,
+    private readonly done: readonly DoneEdit[],
+    salt: number,
+  ) {
+    this.id = counter(`r${step}x${salt}x`);
+    const trees: TreeDoc[] = [...allOf(documents, 'page'), ...allOf(documents, 'component')];
+    this.doc = choices.of(trees)!;
+    this.nodes = Object.keys(this.doc.nodes).sort();
+  }
+
+  private node(): string {
+    return this.choices.of(this.nodes)!;
+  }
+
+  private component(): ComponentDoc | undefined {
+    return this.choices.of(allOf(this.documents, 'component'));
+  }
+
+  private isPlaced(component: string): boolean {
+    return Object.values(this.documents).some((doc) =>
+      referencesOf(doc).some(({ to }) => to === component),
+    );
+  }
+
+  private entry(): EntryDoc | undefined {
+    return this.choices.of(allOf(this.documents, 'entry'));
+  }
+
+  private page(): PageDoc {
+    return this.choices.of(allOf(this.documents, 'page'))!;
+  }
+
+  private words(): string {
+    return this.choices.of(WORDS)!;
+  }
+
+  private place(): Place {
+    const parent = this.node();
+    const stored = this.doc.nodes[parent]!;
+    const component =
+      stored.kind === 'instance' ? docOf(this.documents, 'component', stored.component) : undefined;
+    const slot = component ? this.choices.of(Object.keys(component.slots).sort()) : undefined;
+    return placeAt(this.doc.nodes, parent, this.choices.below(5), slot);
+  }
+
+  /** A value of a type that somebody might set: words, a choice, what the site holds. */
+  private literal(type: ValueType): Source {
+    const { choices, documents } = this;
+    const of = (value: unknown) => ({ is: 'value', type, value }) as Source;
+    switch (type) {
+      case 'text':
+        return text(this.words());
+      case 'boolean':
+        return of(choices.below(2) === 0);
+      case 'number':
+        return of(choices.below(9));
+      case 'date':
+        return of(`2026-0${1 + choices.below(9)}-11`);
+      case 'entry':
+        return of(this.entry()?.id ?? null);
+      case 'image': {
+        const asset = choices.of(
+          allOf(documents, 'asset').filter(({ mediaType }) => mediaType.startsWith('image/')),
+        );
+        return of(asset ? { asset: asset.id } : null);
+      }
+      case 'link': {
+        const page = this.page();
+        if (choices.below(3) === 0) return of({ to: 'address', href: 'https://example.com/' });
+        const entry =
+          page.entries === null
+            ? undefined
+            : allOf(documents, 'entry').find(({ type: each }) => each === page.entries);
+        return of(
+          entry ? { to: 'page', page: page.id, entry: entry.id } : { to: 'page', page: page.id },
+        );
+      }
+    }
+  }
+
+  /** A field that may feed a type, of the page's entry or across one of its references. */
+  private bound(type: ValueType, page: PageDoc): Source | undefined {
+    const content = page.entries && docOf(this.documents, 'type', page.entries);
+    if (!content) return undefined;
+    const paths: string[][] = [[]];
+    for (const [id, field] of Object.entries(content.fields)) {
+      if (feeds(field.type, type)) paths.push([id]);
+      const other = field.of === undefined ? undefined : docOf(this.documents, 'type', field.of);
+      for (const [inner, { type: each }] of Object.entries(other?.fields ?? {}))
+        if (feeds(each, type)) paths.push([id, inner]);
+    }
+    const whenEmpty = this.choices.of([
+      'hide',
+      'nothing',
+      'default',
+      { use: text('none') },
+    ] as const)!;
+    return { is: 'field', from: 'page', path: this.choices.of(paths)!, whenEmpty };
+  }
+
+  private source(type: ValueType): Source {
+    const bound =
+      this.doc.kind === 'page' && this.choices.below(2) === 0
+        ? this.bound(type, this.doc)
+        : undefined;
+    return bound ?? this.literal(type);
+  }
+
+  /** Something to place: a starter, an instance with what fills its slots, a repeat of a query. */
+  private branch(): Branch {
+    const { choices, documents } = this;
+    switch (choices.below(4)) {
+      case 0: {
+        const component = this.component();
+        if (!component) break;
+        const [slot] = Object.keys(component.slots).sort();
+        return slot === undefined
+          ? { component: component.id }
+          : { component: component.id, slots: { [slot]: [{ tag: 'p', text: 'In a slot' }] } };
+      }
+      case 1: {
+        const type = choices.of(allOf(documents, 'type'))!;
+        const fields = Object.keys(type.fields).sort();
+        const field = choices.of(fields)!;
+        const reference = Object.keys(type.fields).find((id) => type.fields[id]!.type === 'entry');
+        const equals = this.doc.kind === 'page' ? this.bound('entry', this.doc) : undefined;
+        const id = this.id();
+        const read = (path: string[]): Source => ({ is: 'field', from: { repeat: id }, path });
+        return {
+          tag: 'div',
+          children: [
+            {
+              id,
+              repeat: {
+                type: type.id,
+                where: reference && equals ? [{ field: reference, equals }] : [],
+                order: [{ field, descending: choices.below(2) === 0 }],
+                limit: 1 + choices.below(4),
+              },
+              children: [{ tag: 'p', text: read([choices.of(fields)!]) }],
+              slots: { none: [{ tag: 'p', text: 'None' }] },
+            },
+          ],
+        };
+      }
+    }
+    return choices.of(STARTERS)!.branch();
+  }
+
+  choose(name: EditName): NamedEdit | undefined {
+    const { choices, documents, doc, id, step } = this;
+    switch (name) {
+      case 'place': {
+        const { root, nodes } = plant(this.branch(), this.place(), id);
+        return { name, args: { doc: doc.id, root, nodes } };
+      }
+      case 'move':
+        return { name, args: { doc: doc.id, node: this.node(), place: this.place() } };
+      case 'remove':
+        return { name, args: { doc: doc.id, node: this.node() } };
+      case 'nameNode':
+        return { name, args: { doc: doc.id, node: this.node(), name: this.words().slice(0, 40) } };
+      case 'setControl': {
+        const row = choices.of(controlsOf(documents, doc));
+        if (!row) return undefined;
+        const source = choices.below(6) === 0 ? null : this.source(row.type);
+        return { name, args: { doc: doc.id, node: row.node, control: row.control, source } };
+      }
+      case 'declare':
+      case 'declareTag': {
+        const [property, value] = choices.of(DECLARATIONS)!;
+        const width = choices.of(WIDTHS)!;
+        const css = choices.below(3) === 0 ? null : value;
+        return name === 'declare'
+          ? { name, args: { doc: doc.id, node: this.node(), property, width, css } }
+          : { name, args: { tag: choices.of(['h1', 'p', 'a'])!, property, width, css } };
+      }
+      case 'revert': {
+        const last = this.done.slice(-1 - choices.below(3));
+        return last.length === 0
+          ? undefined
+          : { name, args: { edits: last.map((each) => each.id) } };
+      }
+      case 'mend': {
+        const dangling = choices.of(danglingIn(documents));
+        return dangling && { name, args: { doc: dangling.doc, path: dangling.path } };
+      }
+      case 'tidy':
+        return { name, args: {} };
+      case 'makeComponent':
+        return {
+          name,
+          args: {
+            doc: doc.id,
+            node: this.node(),
+            name: `Sections/Made ${step}`,
+            component: id(),
+            instance: id(),
+            ids: Array.from({ length: 30 }, id),
+          },
+        };
+      case 'expose': {
+        const component = this.component();
+        if (!component) return undefined;
+        const row = choices.of(
+          controlsOf(documents, component).filter(({ source }) => source?.is !== 'property'),
+        );
+        if (!row) return undefined;
+        const keys = new Set(Object.values(component.properties).map(({ key }) => key));
+        const exposed = {
+          node: row.node,
+          control: row.control,
+          property: id(),
+          label: row.label,
+          key: keyFor(row.label, keys),
+          order: 'b00',
+          group: { id: id(), label: row.elementName, order: 'b00' },
+        };
+        return { name, args: { component: component.id, controls: [exposed] } };
+      }
+      case 'unexpose':
+      case 'labelProperty':
+      case 'setDefault': {
+        const component = this.component();
+        const property = component && choices.of(Object.keys(component.properties).sort());
+        if (!component || property === undefined) return undefined;
+        if (name === 'unexpose') return { name, args: { component: component.id, property } };
+        if (name === 'labelProperty')
+          return { name, args: { component: component.id, property, label: `Label ${step}` } };
+        const value = this.literal(component.properties[property]!.type);
+        return { name, args: { component: component.id, property, value } };
+      }
+      case 'makeDefault': {
+        const instances = this.nodes.filter((each) => doc.nodes[each]!.kind === 'instance');
+        const node = choices.of(instances);
+        const stored = node === undefined ? undefined : doc.nodes[node];
+        const property =
+          stored?.kind === 'instance' ? choices.of(Object.keys(stored.values).sort()) : undefined;
+        return node === undefined || property === undefined
+          ? undefined
+          : { name, args: { doc: doc.id, node, property } };
+      }
+      case 'nameComponent':
+      case 'removeComponent': {
+        const free = allOf(documents, 'component').filter(({ id: each }) => !this.isPlaced(each));
+        const component =
+          name === 'removeComponent' && free.length > 0 ? choices.of(free) : this.component();
+        if (!component) return undefined;
+        return name === 'removeComponent'
+          ? { name, args: { component: component.id } }
+          : { name, args: { component: component.id, name: `Renamed/Number ${step}` } };
+      }
+      case 'addPage': {
+        const page = this.page();
+        const path = choices.below(2) === 0 ? `/new-${step}` : '/moved-1';
+        return {
+          name,
+          args: {
+            page: {
+              ...page,
+              id: id(),
+              path: page.entries ? path + '/<slug>' : path,
+              former: {},
+              format: FORMAT,
+            },
+          },
+        };
+      }
+      case 'removePage':
+        return { name, args: { page: this.page().id } };
+      case 'setPath': {
+        const page = this.page();
+        const path = choices.of([`/moved-${step}`, '/moved-1', '/about'])!;
+        return { name, args: { page: page.id, path: page.entries ? path + '/<slug>' : path } };
+      }
+      case 'setPage': {
+        const page = this.page();
+        const words =
+          (page.entries === null ? undefined : this.bound('text', page)) ?? text(this.words());
+        const set = choices.of([
+          { draft: choices.below(3) === 0 },
+          { name: `Page ${step}` },
+          { title: words },
+          { description: words },
+        ])!;
+        return { name, args: { page: page.id, set } };
+      }
+      case 'addEntry': {
+        const entry = this.entry();
+        if (!entry) return undefined;
+        const { former: _, ...rest } = entry;
+        return { name, args: { entry: { ...rest, id: id(), slug: `new-${step}`, draft: false } } };
+      }
+      case 'removeEntry': {
+        const entry = this.entry();
+        return entry && { name, args: { entry: entry.id } };
+      }
+      case 'setEntry': {
+        const entry = this.entry();
+        if (!entry) return undefined;
+        const set = choices.of([
+          { slug: `renamed-${step}` },
+          { slug: 'renamed-1' },
+          { draft: choices.below(2) === 0 },
+        ])!;
+        return { name, args: { entry: entry.id, set } };
+      }
+      case 'setField': {
+        const entry = this.entry();
+        const type = entry && (documents[entry.type] as TypeDoc);
+        const field = type && choices.of(Object.keys(type.fields).sort());
+        if (!entry || !field) return undefined;
+        const { is: _, ...value } = this.literal(type.fields[field]!.type) as Extract<
+          Source,
+          { is: 'value' }
+        >;
+        return {
+          name,
+          args: { entry: entry.id, field, value: choices.below(4) === 0 ? null : (value as Typed) },
+        };
+      }
+      case 'addAsset': {
+        const asset = choices.of(allOf(documents, 'asset'))!;
+        return { name, args: { asset: { ...asset, id: id(), name: `another ${asset.name}` } } };
+      }
+    }
+  }
+}
+
+/** The names of every edit there is: a new one is in every run from the day it is listed. */
+const NAMES = Object.keys(EDITS).sort() as EditName[];
+
 /** Runs edits chosen by lists of numbers, leaving out those that are refused. */
-export function runEdits(start: Documents, steps: readonly (readonly number[])[]): Done[] {
-  const done: Done[] = [];
+export function runEdits(start: Documents, steps: readonly (readonly number[])[]): DoneEdit[] {
+  const done: DoneEdit[] = [];
   let documents = start;
   steps.forEach((numbers, step) => {
-    const edit = chooseEdit(documents, numbers, step);
-    const changes = runEdit(documents, edit);
-    if (isRefusal(changes)) return;
-    const after = applyChanges(documents, changes);
-    done.push({ edit, changes, before: documents, after });
-    documents = after;
+    const choices = new Choices(numbers);
+    const name = choices.of(NAMES)!;
+    const edit = new Chooser(documents, choices, step, done, numbers[0] ?? 0).choose(name);
+    if (!edit) return;
+    const result = doEdit(documents, edit, pastOf(done));
+    if (isRefusal(result)) return;
+    const id = `edit-number-${step}`;
+    done.push({ id, edit, changes: result.changes, before: documents, after: result.documents });
+    documents = result.documents;
   });
   return done;
+}
+
+/** What a run has done so far, as an edit may ask for it. */
+export function pastOf(done: readonly DoneEdit[]): Past {
+  return (id) => {
+    const found = done.find((each) => each.id === id);
+    return found && { changes: found.changes, says: found.edit.name };
+  };
 }

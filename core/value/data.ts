@@ -1,6 +1,7 @@
 import {
   docOf,
   entryTitle,
+  own,
   pageForEntries,
   pathOf,
   type AssetDoc,
@@ -27,6 +28,8 @@ export interface Data {
   pageOf(type: string): string | undefined;
   /** The address a link leads to: a path of this site or an allowed address; `''` when it leads nowhere. */
   href(link: LinkValue): string;
+  /** Notes as read what an answer that was kept was made from: whoever keeps an answer keeps what it read. */
+  note(read: Iterable<string>): void;
 }
 
 /** The kinds of document that `Data` reads; the rest may change without a page's data changing. */
@@ -84,6 +87,9 @@ class DocumentsData implements Data {
     const entry = link.entry === undefined ? undefined : this.entry(link.entry);
     return entry && entry.type === page.entries ? pathOf(page, entry) : '';
   }
+
+  /** Nobody listens here; `recording` does. */
+  note(): void {}
 }
 
 /**
@@ -100,7 +106,7 @@ function sameData(before: Documents, now: Documents): boolean {
   let count = 0;
   for (const id in now) {
     count += 1;
-    const a = before[id];
+    const a = own(before, id);
     const b = now[id]!;
     if (a === b) continue;
     if (!a) return false;
@@ -151,6 +157,10 @@ export function recording(data: Data, into: () => Recorded): Data {
       }
       return data.href(link);
     },
+    note(read) {
+      for (const each of read) into().add(each);
+      data.note(read);
+    },
   };
 }
 
@@ -171,15 +181,19 @@ function addressOf(link: LinkValue & { to: 'address' }): string {
 
 const SCHEMES = new Set(['http:', 'https:', 'mailto:', 'tel:']);
 
+/** What relative addresses are read against: reserved, so it is nobody's (RFC 2606). */
+const HERE = 'https://here.invalid/';
+
 /**
- * An address as it may stand in a page: absolute with scheme http, https, mailto or tel, or relative
- * (a path, a query, a fragment). Anything else, such as `javascript:`, gives `''`. White space and
- * control characters are taken out first, as the URL parser does (URL Standard, 4.4).
+ * An address as it may stand in a page: absolute with scheme http, https, mailto or tel, or relative and on
+ * this site (a path, a query, a fragment). Anything else, such as `javascript:`, gives `''`. Controls are
+ * taken out before anything else, then it is read as browsers read it (URL Standard, 4.4: leading and trailing
+ * C0 controls and spaces, tabs and newlines anywhere do not count), so that no other reading is possible.
  */
 export function safeAddress(href: string): string {
   // eslint-disable-next-line no-control-regex
-  const address = href.trim().replace(/[\u0000-\u001f\u007f]/g, '');
-  const scheme = /^([a-zA-Z][a-zA-Z0-9+.-]*:)/.exec(address);
-  if (scheme) return SCHEMES.has(scheme[1]!.toLowerCase()) ? address : '';
-  return address.startsWith('//') || address.startsWith('\\') ? '' : address;
+  const address = href.replace(/[\u0000-\u001f\u007f-\u009f]/g, '').trim();
+  if (address === '' || !URL.canParse(address, HERE)) return '';
+  if (URL.canParse(address)) return SCHEMES.has(new URL(address).protocol) ? address : '';
+  return new URL(address, HERE).origin === new URL(HERE).origin ? address : '';
 }

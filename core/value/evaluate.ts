@@ -1,4 +1,14 @@
-import type { EntryDoc, FieldId, NodeId, PropertyId, Source, Typed, ValueType } from '../model';
+import {
+  own,
+  type DocId,
+  type EntryDoc,
+  type FieldId,
+  type NodeId,
+  type PropertyId,
+  type Source,
+  type Typed,
+  type ValueType,
+} from '../model';
 import { convert } from './convert';
 import type { Data } from './data';
 
@@ -20,8 +30,12 @@ export class Later {
     readonly mayHide: boolean,
     /** The type of what is read, when it is converted and checked for emptiness already. */
     readonly type?: ValueType,
-    /** The one field it is read from, when it is: of the page's entry, or of the repeat at a depth. */
-    readonly field?: { readonly of: 'page' | number; readonly id: FieldId },
+    /** The one field it is read from, when it is: of the page's entry, or of the repeat at a depth, with its declared type. */
+    readonly field?: {
+      readonly of: 'page' | number;
+      readonly id: FieldId;
+      readonly declared: ValueType;
+    },
   ) {}
 }
 
@@ -31,6 +45,8 @@ export class LaterEntry {
     readonly read: (run: Run) => EntryDoc,
     /** The page's own, or that of the repeat at a depth. */
     readonly of: 'page' | number,
+    /** Its content type. */
+    readonly type: DocId,
   ) {}
 }
 
@@ -94,23 +110,27 @@ function read(source: Source, names: Names): Result {
     case 'value':
       return source as Typed;
     case 'property': {
-      const value = names.properties[source.property] ?? null;
+      const value = own(names.properties, source.property) ?? null;
       return source.path === undefined || source.path.length === 0
         ? value
         : alongPath(value, source.path, names.data);
     }
     case 'field': {
-      const entry = source.from === 'page' ? names.page : names.repeats[source.from.repeat];
+      const entry = source.from === 'page' ? names.page : own(names.repeats, source.from.repeat);
       if (entry === undefined) return null;
       if (!(entry instanceof LaterEntry)) return fieldOf(entry, source.path, names.data);
       const { path } = source;
       const { data } = names;
       if (path.length === 1) {
-        const field = path[0]!;
-        return new Later((run) => entry.read(run).values[field] ?? null, false, undefined, {
-          of: entry.of,
-          id: field,
-        });
+        const id = path[0]!;
+        const declared = declaredType(entry.type, id, data);
+        if (declared === undefined) return null;
+        return new Later(
+          (run) => as(own(entry.read(run).values, id) ?? null, declared, data),
+          false,
+          undefined,
+          { of: entry.of, id, declared },
+        );
       }
       return new Later((run) => fieldOf(entry.read(run), path, data), false);
     }
@@ -129,15 +149,32 @@ function alongPath(value: Result, path: readonly FieldId[], data: Data): Result 
     : follow(value);
 }
 
+/** The type that a content type gives to a field; nothing when either is gone. */
+export function declaredType(type: DocId, field: FieldId, data: Data): ValueType | undefined {
+  const fields = data.type(type)?.fields;
+  return fields && own(fields, field)?.type;
+}
+
+/** What an entry holds in a field, as the field's declared type; nothing when it is empty, does not convert, or the field is gone. */
+export function declaredValue(entry: EntryDoc, field: FieldId, data: Data): Typed | null {
+  const declared = declaredType(entry.type, field, data);
+  const held = own(entry.values, field);
+  return declared === undefined || held === undefined ? null : convert(held, declared, data);
+}
+
 /** The value of an entry's field, crossing references along the path; an empty path is the entry itself. */
 export function fieldOf(entry: EntryDoc, path: readonly FieldId[], data: Data): Typed | null {
-  if (path.length === 0) return { type: 'entry', value: entry.id };
-  let at: EntryDoc | undefined = entry;
-  for (let i = 0; i < path.length - 1; i += 1) {
-    const reference: Typed | undefined = at.values[path[i]!];
-    if (reference?.type !== 'entry' || reference.value === null) return null;
-    at = data.entry(reference.value);
-    if (!at) return null;
+  const last = path.at(-1);
+  if (last === undefined) return { type: 'entry', value: entry.id };
+  let at: EntryDoc = entry;
+  for (const step of path.slice(0, -1)) {
+    const reference = declaredValue(at, step, data);
+    const next =
+      reference?.type === 'entry' && reference.value !== null
+        ? data.entry(reference.value)
+        : undefined;
+    if (!next) return null;
+    at = next;
   }
-  return at.values[path[path.length - 1]!] ?? null;
+  return declaredValue(at, last, data);
 }

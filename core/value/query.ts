@@ -1,13 +1,30 @@
-import type { EntryDoc, Query, Source, Typed, ValueType } from '../model';
+import { canonicalJson, type EntryDoc, type Query, type Source, type ValueType } from '../model';
 import { convert } from './convert';
-import type { Data } from './data';
-import { evaluate, Later, type Known, type Names, type Run } from './evaluate';
+import { recording, type Data, type Recorded } from './data';
+import {
+  declaredType,
+  declaredValue,
+  evaluate,
+  Later,
+  type Known,
+  type Names,
+  type Run,
+} from './evaluate';
 
-/** A query made ready for one state of the data: its entries in order, found by the value of the first condition. */
+/** A query made ready for one state of the data: its entries in order, and by condition what each holds. */
 interface Ready {
   readonly sorted: readonly EntryDoc[];
-  readonly byValue: ReadonlyMap<unknown, readonly EntryDoc[]> | undefined;
-  readonly conditions: readonly { field: string; type: ValueType; equals: Source }[];
+  readonly conditions: readonly Condition[];
+  /** What making it ready read: noted again whenever it is used. */
+  readonly read: Recorded;
+}
+
+interface Condition {
+  /** The declared type of the field: both sides are compared as it. */
+  readonly type: ValueType;
+  readonly equals: Source;
+  /** The entries in order, by the value they hold; those that hold none are in none. */
+  readonly byValue: ReadonlyMap<unknown, readonly EntryDoc[]>;
 }
 
 /** Kept as long as the data is the same object, so that a page of many repeats sorts nothing twice. */
@@ -18,28 +35,32 @@ function readyFor(query: Query, data: Data): Ready {
   if (!queries) readied.set(data, (queries = new Map()));
   let ready = queries.get(query);
   if (!ready) queries.set(query, (ready = makeReady(query, data)));
+  data.note(ready.read);
   return ready;
 }
 
 function makeReady(query: Query, data: Data): Ready {
-  const type = data.type(query.type);
-  const sorted = sortedEntries(query, data);
-  const conditions = query.where.map(({ field, equals }) => ({
-    field,
-    type: type?.fields[field]?.type ?? ('text' as const),
-    equals,
-  }));
-  const [first] = conditions;
-  if (!first) return { sorted, byValue: undefined, conditions };
-  const byValue = new Map<unknown, EntryDoc[]>();
-  for (const entry of sorted) {
-    const held = entry.values[first.field];
-    if (!held || held.type !== first.type) continue;
-    const list = byValue.get(held.value);
-    if (list) list.push(entry);
-    else byValue.set(held.value, [entry]);
-  }
-  return { sorted, byValue, conditions };
+  const read: Recorded = new Set();
+  const noted = recording(data, () => read);
+  const sorted = sortedEntries(query, noted);
+  const conditions = query.where.map(({ field, equals }): Condition => {
+    const byValue = new Map<unknown, EntryDoc[]>();
+    for (const entry of sorted) {
+      const held = declaredValue(entry, field, noted);
+      if (held === null) continue;
+      const key = valueKey(held);
+      const list = byValue.get(key);
+      if (list) list.push(entry);
+      else byValue.set(key, [entry]);
+    }
+    return { type: declaredType(query.type, field, noted) ?? 'text', equals, byValue };
+  });
+  return { sorted, conditions, read };
+}
+
+/** What two values of one type have in common exactly when they are equal. */
+function valueKey(value: NonNullable<Known>): unknown {
+  return typeof value.value === 'object' ? canonicalJson(value.value) : value.value;
 }
 
 /**
@@ -50,8 +71,6 @@ export function runQuery(
   query: Query,
   names: Names,
 ): readonly EntryDoc[] | ((run: Run) => readonly EntryDoc[]) {
-  // Asked for in any case, so that whoever records what is read hears of it.
-  names.data.entriesOf(query.type);
   const ready = readyFor(query, names.data);
   const wanted = ready.conditions.map(({ equals, type }) => evaluate(equals, type, names));
   if (!wanted.some((value) => value instanceof Later))
@@ -65,56 +84,65 @@ export function runQuery(
 }
 
 function select(
-  ready: Ready,
+  { conditions, sorted }: Ready,
   wanted: readonly Known[],
   limit: number | undefined,
 ): readonly EntryDoc[] {
-  const { conditions, byValue, sorted } = ready;
   let found = sorted;
-  if (byValue) {
-    const first = wanted[0]!;
-    found = (first !== null && first.value !== null && byValue.get(first.value)) || NO_ENTRIES;
-  }
-  for (let i = 1; i < conditions.length; i += 1) {
-    const { field } = conditions[i]!;
+  for (let i = 0; i < conditions.length; i += 1) {
     const value = wanted[i]!;
-    found =
-      value === null || value.type === 'hide'
+    const equal =
+      value === null || value.value === null
         ? NO_ENTRIES
-        : found.filter((entry) => same(entry.values[field], value));
+        : (conditions[i]!.byValue.get(valueKey(value)) ?? NO_ENTRIES);
+    if (i === 0) found = equal;
+    else {
+      const also = new Set(equal);
+      found = found.filter((entry) => also.has(entry));
+    }
   }
   return limit === undefined || found.length <= limit ? found : found.slice(0, limit);
 }
 
 const NO_ENTRIES: readonly EntryDoc[] = Object.freeze([]);
 
-function same(value: Typed | undefined, wanted: Typed): boolean {
-  return value !== undefined && value.type === wanted.type && value.value === wanted.value;
-}
-
 function sortedEntries(query: Query, data: Data): readonly EntryDoc[] {
   const entries = data.entriesOf(query.type);
   if (query.order.length === 0) return entries;
+  const keys = new Map(
+    entries.map((entry) => [entry, query.order.map(({ field }) => sortKey(entry, field, data))]),
+  );
   return [...entries].sort((a, b) => {
-    for (const { field, descending } of query.order) {
-      const difference = compare(sortKey(a.values[field]), sortKey(b.values[field]));
-      if (difference !== 0) return descending ? -difference : difference;
+    const left = keys.get(a)!;
+    const right = keys.get(b)!;
+    for (let i = 0; i < query.order.length; i += 1) {
+      const difference = compare(left[i]!, right[i]!, query.order[i]!.descending);
+      if (difference !== 0) return difference;
     }
     return a.id < b.id ? -1 : 1;
   });
-
-  function sortKey(value: Typed | undefined): string | number | null {
-    if (value === undefined) return null;
-    if (value.type === 'number' || value.type === 'date') return value.value;
-    const text = convert(value, 'text', data);
-    return text?.type === 'text' ? text.value : null;
-  }
 }
 
-/** Empty values come last; texts compare by code unit, so the order never depends on the machine. */
-function compare(a: string | number | null, b: string | number | null): number {
+function sortKey(entry: EntryDoc, field: string, data: Data): string | number | null {
+  const value = declaredValue(entry, field, data);
+  if (value === null) return null;
+  if (value.type === 'number' || value.type === 'date') return value.value;
+  if (value.type === 'boolean') return Number(value.value);
+  const text = convert(value, 'text', data);
+  return text?.type === 'text' ? text.value : null;
+}
+
+/**
+ * Empty values come last, upwards and downwards; texts compare by code unit, so the order never depends on
+ * the machine.
+ */
+function compare(
+  a: string | number | null,
+  b: string | number | null,
+  descending: boolean,
+): number {
   if (a === b) return 0;
   if (a === null) return 1;
   if (b === null) return -1;
-  return a < b ? -1 : 1;
+  return a < b === descending ? 1 : -1;
 }

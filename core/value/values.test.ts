@@ -274,7 +274,7 @@ describe('evaluating a source', () => {
       { is: 'field', from: 'page', path: ['picture'], whenEmpty: 'hide' },
       { is: 'field', from: 'page', path: [] },
     ];
-    const later: Names = { ...names, page: new LaterEntry((run) => run.page, 'page') };
+    const later: Names = { ...names, page: new LaterEntry((run) => run.page, 'page', 'shed') };
     for (const source of sources)
       for (const page of [millgate, dunmoor]) {
         const residue = evaluate(source, 'text', later);
@@ -286,7 +286,7 @@ describe('evaluating a source', () => {
   });
 
   test('says beforehand whether it may hide', () => {
-    const later: Names = { ...names, page: new LaterEntry((run) => run.page, 'page') };
+    const later: Names = { ...names, page: new LaterEntry((run) => run.page, 'page', 'shed') };
     const field: Source = { is: 'field', from: 'page', path: ['name'] };
     expect((evaluate(field, 'text', later) as Later).mayHide).toBe(false);
     expect((evaluate({ ...field, whenEmpty: 'hide' }, 'text', later) as Later).mayHide).toBe(true);
@@ -327,7 +327,7 @@ describe('a query', () => {
   });
 
   test('whose condition is known only later is a function of the page', () => {
-    const later: Names = { ...names, page: new LaterEntry((run) => run.page, 'page') };
+    const later: Names = { ...names, page: new LaterEntry((run) => run.page, 'page', 'shed') };
     const where = [
       { field: 'name', equals: { is: 'field', from: 'page', path: ['name'] } as Source },
     ];

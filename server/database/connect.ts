@@ -7,7 +7,20 @@ import {
   SiteEntity,
   UseEntity,
 } from './entities';
+import { Consistency1764100000000 } from './consistency';
 import { FirstTables1764000000000 } from './first-tables';
+
+/**
+ * Nothing waits for ever: not for a connection, a lock, a statement or somebody who holds a transaction open. What
+ * takes longer fails, and is answered with a word to try again. All in ms.
+ */
+const POOL = {
+  max: 20,
+  connectionTimeoutMillis: 5_000,
+  lock_timeout: 5_000,
+  statement_timeout: 60_000,
+  idle_in_transaction_session_timeout: 20_000,
+};
 
 /** Connects to the database and brings its tables up to date. */
 export async function connect(url: string): Promise<DataSource> {
@@ -15,9 +28,10 @@ export async function connect(url: string): Promise<DataSource> {
     type: 'postgres',
     url,
     entities: [SiteEntity, DocumentEntity, UseEntity, HistoryEntity, ReleaseEntity, FileEntity],
-    migrations: [FirstTables1764000000000],
+    migrations: [FirstTables1764000000000, Consistency1764100000000],
     migrationsTransactionMode: 'each',
     synchronize: false,
+    extra: POOL,
   });
   await source.initialize();
   await source.runMigrations();

@@ -9,6 +9,8 @@ export interface SiteRow {
   name: string;
   revision: number;
   liveRelease: string | null;
+  /** How many documents it holds at that revision. */
+  documents: number;
 }
 
 export const SiteEntity = new EntitySchema<SiteRow>({
@@ -20,6 +22,7 @@ export const SiteEntity = new EntitySchema<SiteRow>({
     name: { type: 'text' },
     revision: { type: 'int' },
     liveRelease: { type: 'text', nullable: true, name: 'live_release' },
+    documents: { type: 'int' },
   },
 });
 
@@ -74,6 +77,10 @@ export interface HistoryRow {
   args: unknown;
   changes: Change[];
   says: string;
+  /** How many documents the site held after it; not known of edits from before this was noted. */
+  documents: number | null;
+  /** What it was part of: one stretch of typing or moving. */
+  stretch: string | null;
 }
 
 export const HistoryEntity = new EntitySchema<HistoryRow>({
@@ -89,6 +96,8 @@ export const HistoryEntity = new EntitySchema<HistoryRow>({
     args: { type: 'jsonb' },
     changes: { type: 'jsonb' },
     says: { type: 'text' },
+    documents: { type: 'int', nullable: true },
+    stretch: { type: 'text', nullable: true },
   },
 });
 
@@ -106,6 +115,8 @@ export interface ReleaseRow {
   manifest: Manifest;
   error: string | null;
   at: Date;
+  /** The version of the compiler that made it. */
+  compiler: number;
 }
 
 export const ReleaseEntity = new EntitySchema<ReleaseRow>({
@@ -123,6 +134,7 @@ export const ReleaseEntity = new EntitySchema<ReleaseRow>({
     manifest: { type: 'jsonb' },
     error: { type: 'text', nullable: true },
     at: { type: 'timestamptz' },
+    compiler: { type: 'int' },
   },
 });
 

@@ -1,7 +1,7 @@
-import type { DataSource, EntityManager } from 'typeorm';
+import { In, type DataSource, type EntityManager } from 'typeorm';
 import type { Documents } from '@sormet/core/model';
 import { upgrade } from '@sormet/core/model';
-import { applyChanges, inverse, type Change } from '@sormet/core/edit';
+import { applyChanges, inverse, type Change, type Past } from '@sormet/core/edit';
 import { Linker } from '@sormet/core/resolve';
 import { DocumentEntity, HistoryEntity, SiteEntity, type SiteRow } from './entities';
 
@@ -11,9 +11,13 @@ export interface SiteState {
   readonly documents: Documents;
 }
 
+/** From how many revisions on reading all documents anew is less work than making the changes between. */
+const FAR = 200;
+
 /**
- * The documents of sites, kept in memory as long as the revision in the database is the same; so several
- * servers may share one database. One `Linker` for each site shares what it linked.
+ * The documents of sites at exactly one revision. Kept in memory, and brought from one revision to another by the
+ * history between them, which never changes; so several servers may share one database. One `Linker` for
+ * each site shares what it linked.
  */
 export class SiteStore {
   private readonly kept = new Map<string, SiteState>();
@@ -32,27 +36,49 @@ export class SiteStore {
     return this.database.getRepository(SiteEntity).findOneBy({ id });
   }
 
-  /** The newest state of a site. The revision is read first, so a state is never older than it says. */
-  async state(site: SiteRow, manager: EntityManager = this.database.manager): Promise<SiteState> {
-    const kept = this.kept.get(site.id);
-    if (kept?.revision === site.revision) return kept;
-    if (kept && kept.revision < site.revision && site.revision - kept.revision <= 200) {
-      const changes = await this.changesBetween(site.id, kept.revision, site.revision, manager);
-      return this.keep(site.id, {
-        revision: site.revision,
-        documents: applyChanges(kept.documents, changes),
-      });
-    }
-    const rows = await manager
-      .getRepository(DocumentEntity)
-      .createQueryBuilder('d')
-      .where('d.site = :site AND d.version <= :revision', {
-        site: site.id,
-        revision: site.revision,
-      })
-      .getMany();
-    const documents = Object.fromEntries(rows.map((row) => [row.id, upgrade(row.body)]));
-    return this.keep(site.id, { revision: site.revision, documents });
+  /** The state of a site at the revision that its row was read with. */
+  state(site: SiteRow, manager?: EntityManager): Promise<SiteState> {
+    return this.stateAt(site.id, site.revision, manager);
+  }
+
+  /**
+   * The state of a site at a revision, whatever is stored meanwhile.
+   * @param manager a transaction that holds the site's row; without one, a snapshot of its own is read
+   * @throws when what is stored does not add up to that state
+   */
+  async stateAt(site: string, revision: number, manager?: EntityManager): Promise<SiteState> {
+    let from = this.kept.get(site);
+    if (from?.revision === revision) return from;
+    if (!from || Math.abs(from.revision - revision) > FAR)
+      from = await this.snapshot(site, manager);
+    if (from.revision === revision) return from;
+    const { changes, count } = await this.changesBetween(
+      site,
+      Math.min(from.revision, revision),
+      Math.max(from.revision, revision),
+      manager,
+    );
+    const later = from.revision < revision;
+    const documents = applyChanges(from.documents, later ? changes : inverse(changes));
+    if (later) checkWhole(site, revision, documents, count);
+    const state = { revision, documents };
+    return later ? this.keep(site, state) : state;
+  }
+
+  /** All documents and the revision they stand at, read at one moment. */
+  private async snapshot(site: string, manager?: EntityManager): Promise<SiteState> {
+    const read = async (at: EntityManager): Promise<SiteState> => {
+      const row = await at.getRepository(SiteEntity).findOneByOrFail({ id: site });
+      const rows = await at.getRepository(DocumentEntity).findBy({ site });
+      const documents = Object.fromEntries(rows.map(({ id, body }) => [id, upgrade(body)]));
+      checkWhole(site, row.revision, documents, row.documents);
+      return { revision: row.revision, documents };
+    };
+    // Whoever holds the site's row is the only one who writes; anybody else reads as of one moment.
+    const state = await (manager
+      ? read(manager)
+      : this.database.transaction('REPEATABLE READ', read));
+    return this.keep(site, state);
   }
 
   /** Remembers a state; an older one never takes the place of a newer. */
@@ -62,25 +88,17 @@ export class SiteStore {
     return state;
   }
 
-  /** The documents as they were at an earlier revision: the changes since, taken back. */
-  async documentsAt(site: SiteRow, revision: number): Promise<Documents> {
-    const { documents } = await this.state(site);
-    if (revision === site.revision) return documents;
-    const changes = await this.changesBetween(site.id, revision, site.revision);
-    return applyChanges(documents, inverse(changes));
-  }
-
-  /** All changes after one revision up to another, in order. */
-  async changesBetween(
+  /** All changes after one revision up to another, in order, and how many documents there are after them. */
+  private async changesBetween(
     site: string,
     after: number,
     upTo: number,
     manager: EntityManager = this.database.manager,
-  ): Promise<Change[]> {
+  ): Promise<{ changes: Change[]; count: number | null }> {
     const rows = await manager
       .getRepository(HistoryEntity)
       .createQueryBuilder('h')
-      .select(['h.site', 'h.revision', 'h.changes'])
+      .select(['h.site', 'h.revision', 'h.changes', 'h.documents'])
       .where('h.site = :site AND h.revision > :after AND h.revision <= :upTo', {
         site,
         after,
@@ -88,6 +106,37 @@ export class SiteStore {
       })
       .orderBy('h.revision', 'ASC')
       .getMany();
-    return rows.flatMap((row) => row.changes);
+    if (rows.length !== upTo - after)
+      throw new Error(
+        `The history of ${site} holds ${rows.length} of the ${upTo - after} edits after revision ${after}.`,
+      );
+    return {
+      changes: rows.flatMap((row) => row.changes),
+      count: rows.at(-1)?.documents ?? null,
+    };
   }
+
+  /** What these edits of a site did, for edits that name them. */
+  async past(site: string, edits: readonly string[], manager: EntityManager): Promise<Past> {
+    const rows = await manager.getRepository(HistoryEntity).find({
+      where: { site, edit: In([...edits]) },
+      select: { edit: true, changes: true, says: true },
+    });
+    const byEdit = new Map(rows.map(({ edit, changes, says }) => [edit, { changes, says }]));
+    return (edit) => byEdit.get(edit);
+  }
+}
+
+/** @throws when a state does not hold as many documents as it should: nothing is made from half a site. */
+function checkWhole(
+  site: string,
+  revision: number,
+  documents: Documents,
+  expected: number | null,
+): void {
+  const count = Object.keys(documents).length;
+  if (expected !== null && count !== expected)
+    throw new Error(
+      `Revision ${revision} of ${site} should hold ${expected} documents; ${count} were found.`,
+    );
 }

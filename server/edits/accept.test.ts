@@ -1,12 +1,5 @@
 import { brackenfold } from '@sormet/demo';
-import {
-  applyChanges,
-  inverse,
-  plant,
-  runEdit,
-  type Change,
-  type NamedEdit,
-} from '@sormet/core/edit';
+import { applyChanges, plant, runEdit, type Change, type NamedEdit } from '@sormet/core/edit';
 import {
   canonicalJson,
   newId,
@@ -96,10 +89,15 @@ describe('an edit that is sent', () => {
     const before = await server.documents();
     const changes = runEdit(before, setTitle('Away')) as Change[];
     const seen = seeing(before, setTitle('Away'));
-    await server.send(setTitle('Away'), before).expect(200);
+    await server.send(setTitle('Away'), before, 'edit-away').expect(200);
+    const past = () => ({ changes, says: '' });
     await server
-      .send({ name: 'revert', args: { changes: inverse(changes), says: 'undid' } }, seen)
+      .send({ name: 'revert', args: { edits: ['edit-away'] } }, seen, undefined, past)
       .expect(200);
+    const last = await server.database
+      .getRepository(HistoryEntity)
+      .findOneByOrFail({ revision: 3 });
+    expect(last.says).toBe('took back: set the title of /about');
     expect(canonicalJson(await server.documents())).toBe(canonicalJson(before));
   });
 });
@@ -279,28 +277,50 @@ describe('what is no sound edit gets problem details and changes nothing', () =>
     expect(canonicalJson(await server.documents())).toBe(before);
   });
 
-  test('a document that would not pass its schema, by whatever edit', async () => {
+  test('a patch of its own making: taking back names edits, and nothing else', async () => {
     const changes: Change[] = [{ doc: 'page-home', path: '/name', was: 'Home', now: 7 }];
-    const answer = await send({
+    await send({ ...whole, name: 'revert', args: { changes, says: 'x' }, changes }).expect(400);
+    await send({
       ...whole,
       name: 'revert',
-      args: { changes, says: 'x' },
-      changes,
+      args: { edits: ['not-an-edit-1'] },
+      changes: [],
     }).expect(422);
-    expect(answer.body).toMatchObject({
-      doc: 'page-home',
-      pointer: '/name',
-      reason: 'must be string',
-    });
   });
 
-  test('a document under another id than its own', async () => {
-    const seen = await server.documents();
-    const changes: Change[] = [
-      { doc: 'elsewhere', path: '', now: { ...seen['page-about'], path: '/elsewhere' } },
-    ];
-    await send({ ...whole, name: 'revert', args: { changes, says: 'x' }, changes }).expect(422);
+  test.each([
+    ['a second site document', (seen: Documents) => ({ ...seen['site'], id: 'other' })],
+    ['a page that is none', () => ({ id: 'other', kind: 'page' })],
+  ])('%s, as a page', async (_, made) => {
+    const page = made(await server.documents());
+    const changes = [{ doc: 'other', path: '', now: page }];
+    const answer = await send({ ...whole, name: 'addPage', args: { page }, changes });
+    expect(answer.status).toBe(400);
   });
+
+  test('an id that another edit was sent under', async () => {
+    await server.send(setTitle('One'), undefined, 'the-same-edit').expect(200);
+    const answer = await server.send(setTitle('Two'), undefined, 'the-same-edit').expect(409);
+    expect(answer.body).toMatchObject({ title: 'Id taken', pointer: '/id' });
+    expect(titleOf(await server.documents())).toEqual(text('One'));
+  });
+
+  test.each(['a\u0000b', 'half \ud83d', '\ude00 half'])(
+    'text that cannot be stored: %j',
+    async (words) => {
+      const edit = { name: 'setPage', args: { page: 'page-about', set: { title: text(words) } } };
+      const changes = [
+        {
+          doc: 'page-about',
+          path: '/title',
+          was: titleOf(await server.documents()),
+          now: text(words),
+        },
+      ];
+      const answer = await send({ ...whole, ...edit, changes }).expect(422);
+      expect((answer.body as { reason: string }).reason).toContain('cannot be stored');
+    },
+  );
 
   test('JSON that is none', async () => {
     await server.api
@@ -338,7 +358,9 @@ describe('the store', () => {
     const before = await server.documents();
     await server.send(setTitle('Later')).expect(200);
     const site = (await server.store.site('brackenfold'))!;
-    expect(canonicalJson(await server.store.documentsAt(site, 1))).toBe(canonicalJson(before));
+    expect(canonicalJson((await server.store.stateAt(site.id, 1)).documents)).toBe(
+      canonicalJson(before),
+    );
   });
 
   test('holds the demo as it is written', async () => {

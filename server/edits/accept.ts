@@ -1,18 +1,18 @@
 import type { EntityManager } from 'typeorm';
-import { documentFindings, sameJson } from '@sormet/core/model';
+import { own, sameJson, type Doc, type Documents } from '@sormet/core/model';
 import {
-  applyChanges,
+  doEdit,
   EDITS,
   isRefusal,
   mismatches,
-  runEdit,
   sayEdit,
   touched,
   type Change,
+  type Done,
   type NamedEdit,
+  type Past,
 } from '@sormet/core/edit';
 import { usesOf } from '@sormet/core/reach';
-import type { Documents } from '@sormet/core/model';
 import { DocumentEntity, HistoryEntity, SiteEntity, UseEntity } from '../database/entities';
 import type { SiteStore } from '../database/site-store';
 import { read } from '../http/check';
@@ -23,17 +23,17 @@ import { CHANNEL } from '../live/channel';
 /**
  * Takes an edit in: compares its guards with what is stored, runs it again, checks what comes out, and
  * stores documents, uses and history in one transaction that holds the site's row. The same edit id a
- * second time gets the first answer.
+ * second time gets the first answer, when it is the same edit.
  * @returns the site's revision after it
- * @throws a 409 problem with both sides where the guards differ, 422 where the edit is refused, 400 or
- * 404 for what is no edit; then nothing is changed
+ * @throws a 409 problem with both sides where the guards differ or the id is taken, 422 where the edit is
+ * refused, 400 or 404 for what is no edit; then nothing is changed
  */
 export async function acceptEdit(
   store: SiteStore,
   siteId: string,
   request: EditRequest,
 ): Promise<number> {
-  if (!Object.hasOwn(EDITS, request.name))
+  if (!own(EDITS, request.name))
     throw new Problem(400, 'Bad request', `There is no edit named “${request.name}”.`, {
       pointer: '/name',
       reason: 'is no edit',
@@ -52,14 +52,21 @@ export async function acceptEdit(
     const earlier = await manager
       .getRepository(HistoryEntity)
       .findOneBy({ site: siteId, edit: request.id });
-    if (earlier) return { revision: earlier.revision };
+    if (earlier) {
+      if (isSameEdit(earlier, request)) return { revision: earlier.revision };
+      throw new Problem(409, 'Id taken', 'Another edit was sent under this id already.', {
+        pointer: '/id',
+        reason: 'is the id of another edit',
+      });
+    }
 
     const { documents } = await store.state(site, manager);
-    const changes = changesOf(documents, edit, request.changes);
-    const after = applyChanges(documents, changes);
-    checkSchemas(after, changes);
+    const past: Past =
+      edit.name === 'revert' ? await store.past(siteId, edit.args.edits, manager) : () => undefined;
+    const done = doneEdit(documents, edit, request.changes, past);
     const revision = site.revision + 1;
-    await storeDocuments(manager, siteId, revision, after, changes);
+    const count = Object.keys(done.documents).length;
+    await storeDocuments(manager, siteId, revision, documents, done);
     await manager.getRepository(HistoryEntity).insert({
       site: siteId,
       revision,
@@ -68,30 +75,48 @@ export async function acceptEdit(
       at: new Date(),
       name: request.name,
       args: request.args as object,
-      changes: changes as never,
-      says: sayEdit(documents, edit),
+      changes: done.changes as never,
+      says: sayEdit(documents, edit, past),
+      documents: count,
+      stretch: request.stretch ?? null,
     });
-    const siteDoc = Object.values(after).find((doc) => doc.kind === 'site');
-    await manager
-      .getRepository(SiteEntity)
-      .update(
-        { id: siteId },
-        { revision, ...(siteDoc?.kind === 'site' ? { name: siteDoc.name } : {}) },
-      );
+    const siteDoc = Object.values(done.documents).find((doc) => doc.kind === 'site');
+    await manager.getRepository(SiteEntity).update(
+      { id: siteId },
+      {
+        revision,
+        documents: count,
+        ...(siteDoc?.kind === 'site' ? { name: siteDoc.name } : {}),
+      },
+    );
     // Sent when the transaction is committed, and not at all when it is not.
     await manager.query('SELECT pg_notify($1, $2)', [
       CHANNEL,
       JSON.stringify({ site: siteId, revision }),
     ]);
-    return { revision, documents: after };
+    return { revision, documents: done.documents };
   });
   if (accepted.documents)
     store.keep(siteId, { revision: accepted.revision, documents: accepted.documents });
   return accepted.revision;
 }
 
-/** The changes an edit makes to what is stored, when they are those its author saw. */
-function changesOf(documents: Documents, edit: NamedEdit, expected: readonly Change[]): Change[] {
+function isSameEdit(
+  earlier: { name: string; args: unknown; changes: unknown },
+  { name, args, changes }: EditRequest,
+): boolean {
+  return (
+    earlier.name === name && sameJson(earlier.args, args) && sameJson(earlier.changes, changes)
+  );
+}
+
+/** What an edit does to what is stored, when its changes are those its author saw. */
+function doneEdit(
+  documents: Documents,
+  edit: NamedEdit,
+  expected: readonly Change[],
+  past: Past,
+): Done {
   const wrong = mismatches(documents, expected)[0];
   if (wrong)
     throw new Problem(409, 'Changed meanwhile', 'Somebody has changed the same value meanwhile.', {
@@ -101,70 +126,72 @@ function changesOf(documents: Documents, edit: NamedEdit, expected: readonly Cha
       yours: wrong.change.now ?? null,
       stands: wrong.stands ?? null,
     });
-  const changes = runEdit(documents, edit);
-  if (isRefusal(changes))
-    throw new Problem(422, 'Refused', changes.refused, {
-      doc: changes.doc ?? null,
-      pointer: changes.path ?? '',
-      reason: changes.refused,
+  const done = doEdit(documents, edit, past);
+  if (isRefusal(done))
+    throw new Problem(422, 'Refused', done.refused, {
+      doc: done.doc ?? null,
+      pointer: done.path ?? '',
+      reason: done.refused,
     });
-  if (!sameJson(changes, expected))
+  if (!sameJson(done.changes, expected))
     throw new Problem(409, 'Changed meanwhile', 'Something it would touch has changed meanwhile.', {
-      doc: changes[0]?.doc ?? null,
-      pointer: changes[0]?.path ?? '',
+      doc: done.changes[0]?.doc ?? null,
+      pointer: done.changes[0]?.path ?? '',
     });
-  return changes;
-}
-
-function checkSchemas(documents: Documents, changes: readonly Change[]): void {
-  for (const id of touched(changes)) {
-    const doc = documents[id];
-    if (!doc) continue;
-    const [finding] = documentFindings(doc);
-    const wrongId =
-      doc.id === id ? undefined : { path: '/id', reason: 'is not the id it is stored under' };
-    const found = finding ?? wrongId;
-    if (found)
-      throw new Problem(422, 'Not a document', `${found.path} ${found.reason}.`, {
-        doc: id,
-        pointer: found.path,
-        reason: found.reason,
-      });
-  }
+  return done;
 }
 
 async function storeDocuments(
   manager: EntityManager,
   site: string,
   version: number,
-  documents: Documents,
-  changes: readonly Change[],
+  before: Documents,
+  { documents, changes }: Done,
 ): Promise<void> {
   for (const id of touched(changes)) {
-    const doc = documents[id];
-    if (!doc) {
-      await manager.getRepository(DocumentEntity).delete({ site, id });
-      await manager.getRepository(UseEntity).delete({ site, from: id });
-      continue;
-    }
-    await manager
-      .getRepository(DocumentEntity)
-      .upsert({ site, id, kind: doc.kind, version, body: doc as never }, ['site', 'id']);
-    await replaceUses(manager, site, doc);
+    const doc = own(documents, id);
+    if (doc)
+      await manager
+        .getRepository(DocumentEntity)
+        .upsert({ site, id, kind: doc.kind, version, body: doc as never }, ['site', 'id']);
+    else await manager.getRepository(DocumentEntity).delete({ site, id });
+    await storeUses(manager, site, own(before, id), doc);
   }
 }
 
-/** Writes what a document uses in place of what it used. */
-export async function replaceUses(
+/** How many rows one statement writes. */
+const ROWS = 500;
+
+/** Brings what a document uses up to date: only rows that came or went are written. */
+export async function storeUses(
   manager: EntityManager,
   site: string,
-  doc: Documents[string],
+  before: Doc | undefined,
+  after: Doc | undefined,
 ): Promise<void> {
-  const uses = new Map(
-    usesOf(doc).map((use) => [[use.node, use.kind, use.to].join(' '), { site, ...use }]),
-  );
-  await manager.getRepository(UseEntity).delete({ site, from: doc.id });
-  const rows = [...uses.values()];
-  for (let i = 0; i < rows.length; i += 500)
-    await manager.getRepository(UseEntity).insert(rows.slice(i, i + 500));
+  const rowsOf = (doc: Doc | undefined) =>
+    new Map(
+      (doc ? usesOf(doc) : []).map((use) => [
+        [use.node, use.kind, use.to].join(' '),
+        { site, ...use },
+      ]),
+    );
+  const was = rowsOf(before);
+  const now = rowsOf(after);
+  const uses = manager.getRepository(UseEntity);
+  const gone = [...was].filter(([key]) => !now.has(key)).map(([, row]) => row);
+  const come = [...now].filter(([key]) => !was.has(key)).map(([, row]) => row);
+  for (let i = 0; i < gone.length; i += ROWS)
+    await manager.query(
+      `DELETE FROM uses WHERE site = $1 AND from_document = $2 AND (from_node, kind, target) IN
+         (SELECT * FROM unnest($3::text[], $4::text[], $5::text[]))`,
+      [
+        site,
+        gone[0]!.from,
+        gone.slice(i, i + ROWS).map(({ node }) => node),
+        gone.slice(i, i + ROWS).map(({ kind }) => kind),
+        gone.slice(i, i + ROWS).map(({ to }) => to),
+      ],
+    );
+  for (let i = 0; i < come.length; i += ROWS) await uses.insert(come.slice(i, i + ROWS));
 }

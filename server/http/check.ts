@@ -1,10 +1,16 @@
 import type { Static, TSchema } from '@sinclair/typebox';
-import { schemaFindings } from '@sormet/core/model';
+import { illFormedText, schemaFindings } from '@sormet/core/model';
 import type { Response } from 'express';
 import { Problem } from './problem';
 
 /** A request's value as its schema says. @throws a 400 problem with a JSON Pointer and the reason. */
 export function read<S extends TSchema>(schema: S, value: unknown): Static<S> {
+  const ill = illFormedText(value);
+  if (ill)
+    throw new Problem(422, 'Refused', `The text ${ill.reason}.`, {
+      pointer: ill.path,
+      reason: ill.reason,
+    });
   const [finding] = schemaFindings(schema, value);
   if (finding)
     throw new Problem(400, 'Bad request', `${finding.path || 'The body'} ${finding.reason}.`, {

@@ -1,4 +1,14 @@
 import type { NextFunction, Request, Response } from 'express';
+import { isAway } from '../database/away';
+import { logFault } from './log';
+
+/** How large the body of a request may be, as express reads it and as it is said. */
+export const LARGEST_REQUEST = '8mb';
+const LARGEST_REQUEST_WORDS = '8 MB';
+
+/** What the package that reads uploads says of those that are broken; it gives them no status. */
+const BROKEN_UPLOAD =
+  /Unexpected end of form|Malformed part header|Boundary not found|Malformed content type|Missing field name/i;
 
 /** An answer that says what is wrong, as problem details (RFC 9457). */
 export class Problem extends Error {
@@ -23,7 +33,8 @@ export function sendProblem(
 ): void {
   if (response.headersSent) return next(error);
   const problem = error instanceof Problem ? error : foreseen(error);
-  if (problem.status >= 500) console.error(request.method, request.path, error);
+  if (problem.status >= 500) logFault(`${request.method} ${problem.status}`, error);
+  if (problem.status === 503) response.set('retry-after', '1');
   response
     .status(problem.status)
     .type('application/problem+json')
@@ -38,11 +49,34 @@ export function sendProblem(
     );
 }
 
-/** Errors of the packages that read requests have a status of their own. */
+/** Errors of the packages that read requests, and of the database, as what they mean to whoever asked. */
 function foreseen(error: unknown): Problem {
-  const { status, code, message } = error as { status?: number; code?: string; message?: string };
+  const { status, code, message, name, driverError } = error as {
+    status?: number;
+    code?: string;
+    message?: string;
+    name?: string;
+    driverError?: { code?: string };
+  };
+  if (isAway(error))
+    return new Problem(
+      503,
+      'Away',
+      'The database does not answer in time; nothing was changed. Try again in a moment.',
+    );
   if (code === 'LIMIT_FILE_SIZE')
     return new Problem(413, 'Too large', 'The file is larger than 4 MB.');
+  if (status === 413)
+    return new Problem(
+      413,
+      'Too large',
+      `What was sent is larger than ${LARGEST_REQUEST_WORDS}. Do it in parts.`,
+    );
+  // Class 22, data exceptions: a value that PostgreSQL cannot hold.
+  if (/^22/.test(driverError?.code ?? ''))
+    return new Problem(422, 'Refused', 'It holds a value that cannot be stored.');
+  if (name === 'MulterError' || BROKEN_UPLOAD.test(message ?? ''))
+    return new Problem(400, 'Bad request', `The upload could not be read: ${message}.`);
   if (typeof status === 'number' && status >= 400 && status < 500)
     return new Problem(status, 'Bad request', message ?? 'The request could not be read.');
   return new Problem(500, 'Unexpected', 'Something went wrong here; nothing was changed.');

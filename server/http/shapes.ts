@@ -1,5 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { Change } from '@sormet/core/edit';
+import { Change, EDIT_ID_PATTERN } from '@sormet/core/edit';
+import { LARGEST_EDIT } from '@sormet/core/model';
 
 const exact = { additionalProperties: false };
 
@@ -39,12 +40,16 @@ export const SiteAnswer = Type.Object(
 
 export const EditRequest = Type.Object(
   {
-    id: Type.String({ pattern: '^[a-z0-9-]{8,60}$' }),
+    id: Type.String({ pattern: EDIT_ID_PATTERN }),
     who: Type.String({ minLength: 1, maxLength: 80 }),
     name: Type.String({ maxLength: 40 }),
     args: Type.Record(Type.String(), Type.Unknown()),
     /** What the edit did where it was made: its `was` is the guard. */
-    changes: Type.Array(Change, { maxItems: 5000 }),
+    changes: Type.Array(Change, { maxItems: LARGEST_EDIT }),
+    /** What it is part of: edits of one stretch of typing or moving are one line of the history. */
+    stretch: Type.Optional(
+      Type.Union([Type.String({ minLength: 1, maxLength: 200 }), Type.Null()]),
+    ),
   },
   exact,
 );
@@ -68,6 +73,24 @@ export type HistoryEntry = Static<typeof HistoryEntry>;
 
 export const HistoryAnswer = Type.Object(
   { revision: Type.Integer(), edits: Type.Array(HistoryEntry), more: Type.Boolean() },
+  exact,
+);
+
+/** One line of the history: an edit, or all of one stretch that followed each other. */
+export const HistoryLine = Type.Object(
+  {
+    first: Type.Integer(),
+    last: Type.Integer(),
+    who: Type.String(),
+    at: Type.String(),
+    says: Type.String(),
+  },
+  exact,
+);
+export type HistoryLine = Static<typeof HistoryLine>;
+
+export const HistoryLines = Type.Object(
+  { lines: Type.Array(HistoryLine), more: Type.Boolean() },
   exact,
 );
 
@@ -127,6 +150,8 @@ export const FileAnswer = Type.Object(
     name: Type.String(),
     width: Type.Integer(),
     height: Type.Integer(),
+    /** What was left out of an SVG because it does not draw. */
+    leftOut: Type.Array(Type.String()),
   },
   exact,
 );

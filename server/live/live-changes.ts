@@ -1,5 +1,6 @@
 import { Client } from 'pg';
 import type { Request, Response } from 'express';
+import { logFault } from '../http/log';
 import { CHANNEL } from './channel';
 
 /**
@@ -10,6 +11,8 @@ export class LiveChanges {
   private readonly open = new Map<string, Set<Response>>();
   private client: Client | undefined;
   private closed = false;
+  /** What else is to be done when the connection is there again. */
+  onReturn: () => void = () => undefined;
   private readonly beat = setInterval(() => this.sendAll(': still here\n\n'), 15_000).unref();
 
   constructor(private readonly url: string) {}
@@ -21,7 +24,7 @@ export class LiveChanges {
       this.send(site, `event: revision\ndata: ${JSON.stringify({ revision })}\n\n`);
     });
     client.on('error', (error) => {
-      console.error('The connection that hears of new revisions was lost:', error.message);
+      logFault('The connection that hears of new revisions', error);
       if (!this.closed) setTimeout(() => void this.restart(), 1000).unref();
     });
     await client.connect();
@@ -34,8 +37,9 @@ export class LiveChanges {
       await this.start();
       // Whoever listened meanwhile may have missed something: let them ask.
       this.sendAll('event: revision\ndata: {"revision":0}\n\n');
+      this.onReturn();
     } catch (error) {
-      console.error('Still no connection that hears of new revisions:', (error as Error).message);
+      logFault('Still no connection that hears of new revisions', error);
       setTimeout(() => void this.restart(), 2000).unref();
     }
   }

@@ -2,16 +2,11 @@ import express, { type Express, type Response } from 'express';
 import { addressesOf } from '@sormet/core/model';
 import { fileOf, PageCompiler } from '@sormet/core/compile';
 import { escapeAttribute, escapeText } from '@sormet/core/resolve';
-import {
-  FileEntity,
-  ReleaseEntity,
-  SiteEntity,
-  type ReleaseRow,
-  type SiteRow,
-} from '../database/entities';
+import type { SiteRow } from '../database/entities';
 import type { SiteStore } from '../database/site-store';
 import { FILE_POLICY, serveFile } from '../files/serve-file';
 import { sendProblem } from '../http/problem';
+import type { LiveReleases } from './live-releases';
 
 /** A published page may load what it ships with, and be shown in a frame of the application's preview. */
 const PAGE_POLICY =
@@ -22,7 +17,7 @@ const PAGE_POLICY =
  * published site, `SLUG.preview.localhost` its newest state. Without a name in front, the only published
  * site, else a list of them.
  */
-export function sitesOrigin(store: SiteStore, port: number): Express {
+export function sitesOrigin(store: SiteStore, live: LiveReleases, port: number): Express {
   const app = express().disable('x-powered-by').disable('etag');
   app.use(async (request, response) => {
     response.set({
@@ -33,17 +28,17 @@ export function sitesOrigin(store: SiteStore, port: number): Express {
       return void response.status(405).end();
     const { slug, preview } = hostParts(request.hostname);
     const path = normalised(request.path);
-    const sites = store.database.getRepository(SiteEntity);
+    const sites = await live.all();
     if (slug !== undefined) {
-      const site = await sites.findOneBy({ slug });
+      const site = sites.find((each) => each.slug === slug);
       if (!site) return notFound(response);
       return preview
         ? previewPage(store, site, path, response)
-        : publishedFile(store, site, path, response);
+        : publishedFile(live, site, path, response);
     }
-    const live = (await sites.find({ order: { slug: 'ASC' } })).filter((site) => site.liveRelease);
-    if (live.length === 1) return publishedFile(store, live[0]!, path, response);
-    return void response.type('html').send(listOf(live, port));
+    const published = sites.filter((site) => site.liveRelease);
+    if (published.length === 1) return publishedFile(live, published[0]!, path, response);
+    return void response.type('html').send(listOf(published, port));
   });
   app.use(sendProblem);
   return app;
@@ -65,35 +60,18 @@ function normalised(path: string): string {
   return decoded.length > 1 ? decoded.replace(/\/+$/, '') || '/' : decoded;
 }
 
-const manifests = new Map<string, ReleaseRow>();
-
-async function releaseOf(store: SiteStore, site: SiteRow): Promise<ReleaseRow | null> {
-  if (!site.liveRelease) return null;
-  const kept = manifests.get(site.liveRelease);
-  if (kept) return kept;
-  const release = await store.database
-    .getRepository(ReleaseEntity)
-    .findOneBy({ id: site.liveRelease });
-  if (release) {
-    if (manifests.size > 20) manifests.clear();
-    manifests.set(release.id, release);
-  }
-  return release;
-}
-
 async function publishedFile(
-  store: SiteStore,
+  live: LiveReleases,
   site: SiteRow,
   path: string,
   response: Response,
 ): Promise<void> {
-  const release = await releaseOf(store, site);
-  const manifest = release?.manifest ?? {};
+  const manifest = await live.manifestOf(site);
   const name = Object.hasOwn(manifest, path) ? path : fileOf(path);
   const entry = Object.hasOwn(manifest, name) ? manifest[name]! : undefined;
   if (!entry) return notFound(response);
   if (entry.redirect !== undefined) return response.redirect(308, entry.redirect);
-  const file = await store.database.getRepository(FileEntity).findOneBy({ sha256: entry.sha256 });
+  const file = await live.file(entry.sha256);
   if (!file) return notFound(response);
   const isPage = entry.mediaType.startsWith('text/html');
   response

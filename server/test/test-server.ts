@@ -5,14 +5,17 @@ import { Client } from 'pg';
 import request from 'supertest';
 import type { DataSource } from 'typeorm';
 import { brackenfold } from '@sormet/demo';
-import { applyChanges, isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { applyChanges, isRefusal, runEdit, type NamedEdit, type Past } from '@sormet/core/edit';
 import { newId, type Documents } from '@sormet/core/model';
 import { application } from '../application';
 import { connect } from '../database/connect';
 import { SiteStore } from '../database/site-store';
 import { LiveChanges } from '../live/live-changes';
 import { loadSite } from '../load-site';
+import { tidySites } from '../tidy-sites';
 import { Publisher } from '../publish/publisher';
+import { Pictures } from '../files/pictures';
+import { LiveReleases } from '../sites/live-releases';
 import { sitesOrigin } from '../sites/sites-origin';
 
 /** A server on a database of its own, with the demo loaded. */
@@ -26,35 +29,44 @@ export interface TestServer {
   /** The documents as the server has them. */
   documents(): Promise<Documents>;
   /** Sends an edit as a window would that sees these documents. */
-  send(edit: NamedEdit, seen?: Documents, id?: string): request.Test;
+  send(edit: NamedEdit, seen?: Documents, id?: string, past?: Past): request.Test;
+  readonly publisher: Publisher;
   stop(): Promise<void>;
 }
 
 const SITES_PORT = 5181;
 
-/** @throws when no database is named: `npm test` starts one and names it. */
-export async function startTestServer(): Promise<TestServer> {
+/**
+ * @param stored SQL that makes a database of an earlier version, to begin from in place of an empty one
+ * @throws when no database is named: `npm test` starts one and names it
+ */
+export async function startTestServer(stored?: string): Promise<TestServer> {
   const base = process.env['SORMET_TEST_DATABASE'];
   if (!base)
     throw new Error('SORMET_TEST_DATABASE is not set; “npm test” starts a database and sets it.');
   const name = 'test_' + randomBytes(6).toString('hex');
   await inDatabase(base, `CREATE DATABASE ${name}`);
   const url = base.replace(/\/[^/]*$/, '/' + name);
+  if (stored !== undefined) await inDatabase(url, stored);
   const database = await connect(url);
   await loadSite(database, brackenfold());
   const store = new SiteStore(database);
+  await tidySites(store);
   const live = new LiveChanges(url);
   const publisher = new Publisher(store, url);
+  const pictures = new Pictures();
   await live.start();
   await publisher.start();
   const app = application({
     store,
     live,
     publisher,
+    pictures,
+    names: [],
     sitesPort: SITES_PORT,
     interfaceFolder: import.meta.dirname,
   }).listen(0, '127.0.0.1');
-  const sitesApp = sitesOrigin(store, SITES_PORT).listen(0, '127.0.0.1');
+  const sitesApp = sitesOrigin(store, new LiveReleases(store), SITES_PORT).listen(0, '127.0.0.1');
   for (const each of [app, sitesApp]) if (!each.listening) await once(each, 'listening');
   const api = request(app);
   const documents = async () =>
@@ -69,8 +81,9 @@ export async function startTestServer(): Promise<TestServer> {
     app,
     url,
     documents,
-    send(edit, seen = first, id = newId()) {
-      const changes = runEdit(seen, edit);
+    publisher,
+    send(edit, seen = first, id = newId(), past) {
+      const changes = runEdit(seen, edit, past);
       if (isRefusal(changes)) throw new Error(changes.refused);
       return api
         .post('/api/sites/brackenfold/edits')
@@ -79,6 +92,7 @@ export async function startTestServer(): Promise<TestServer> {
     async stop() {
       await live.stop();
       await publisher.stop();
+      await pictures.stop();
       for (const server of [app, sitesApp]) {
         server.closeAllConnections();
         await new Promise((done) => server.close(done));

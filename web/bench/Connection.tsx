@@ -1,23 +1,31 @@
 import { useState, type ReactNode } from 'react';
 import { Badge, Button, Modal } from 'antd';
 import { useApp } from '../app/store';
+import { Dangling } from '../site/Dangling';
 import { useDerived, useSync } from '../site/SiteProvider';
 import type { Conflict } from '../site/pending';
 import { count } from './words';
 
 /** Whether everything done here is saved; what waits; what met somebody else's change. */
 export function Connection(): ReactNode {
-  const { connected, pending, conflicts } = useApp((state) => state.site);
+  const { connected, pending, conflicts, kept } = useApp((state) => state.site);
+  const failed = conflicts.filter((conflict) => conflict.failed).length;
   const [open, setOpen] = useState(false);
   return (
     <>
       {conflicts.length > 0 ? (
         <Badge count={conflicts.length} size="small">
           <Button size="small" danger onClick={() => setOpen(true)}>
-            Two versions
+            {failed === conflicts.length ? 'Not taken in' : 'Two versions'}
           </Button>
         </Badge>
       ) : null}
+      <Dangling />
+      {kept ? null : (
+        <span className="bar-saved lost" role="alert">
+          This browser keeps nothing over a reload
+        </span>
+      )}
       <span
         className={connected ? 'bar-saved' : 'bar-saved lost'}
         role="status"
@@ -31,7 +39,11 @@ export function Connection(): ReactNode {
       </span>
       <Modal
         open={open}
-        title="Two versions of the same value"
+        title={
+          failed === conflicts.length
+            ? 'What the server did not take in'
+            : 'Two versions of the same value'
+        }
         footer={null}
         onCancel={() => setOpen(false)}
         width={640}
@@ -48,6 +60,7 @@ export function Connection(): ReactNode {
 function ConflictRow({ conflict }: { conflict: Conflict }): ReactNode {
   const sync = useSync();
   useDerived();
+  if (conflict.failed) return <FailedRow conflict={conflict} />;
   return (
     <section className="conflict">
       <p>
@@ -65,6 +78,38 @@ function ConflictRow({ conflict }: { conflict: Conflict }): ReactNode {
       <Button size="small" onClick={() => sync.decide(conflict, false)}>
         Keep what stands
       </Button>
+    </section>
+  );
+}
+
+/** An edit that the server failed on: with what it held, to be copied out, tried again, or dropped. */
+function FailedRow({ conflict }: { conflict: Conflict }): ReactNode {
+  const sync = useSync();
+  const [copied, setCopied] = useState('');
+  const held = JSON.stringify(conflict.edit, null, 2);
+  const copy = () =>
+    navigator.clipboard.writeText(held).then(
+      () => setCopied('Copied.'),
+      () => setCopied('The browser did not let it be copied; it can be selected above.'),
+    );
+  return (
+    <section className="conflict">
+      <p>
+        You {conflict.says}. {conflict.reason} Everything else goes on.
+      </p>
+      <pre className="held" tabIndex={0} aria-label="What it held">
+        {held}
+      </pre>
+      <Button size="small" onClick={() => void copy()}>
+        Copy
+      </Button>{' '}
+      <Button size="small" onClick={() => sync.decide(conflict, true)}>
+        Try again
+      </Button>{' '}
+      <Button size="small" danger onClick={() => sync.decide(conflict, false)}>
+        Drop it
+      </Button>{' '}
+      <span role="status">{copied}</span>
     </section>
   );
 }

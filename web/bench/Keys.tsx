@@ -1,45 +1,89 @@
-import type { ReactNode } from 'react';
-import { Modal } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { Button, Input, Modal, Switch } from 'antd';
 import { useApp, useAppDispatch } from '../app/store';
 import { benchActions } from './bench-slice';
+import {
+  DEFAULT_KEYMAP,
+  FIXED_KEYS,
+  keepKeymap,
+  keyFor,
+  SINGLE_KEYS,
+  withKey,
+  type Keymap,
+  type SingleKey,
+} from './keymap';
 
-/** Every key of the bench, with what it does. */
-export const KEYS: readonly (readonly [string, string])[] = [
-  ['g', 'go line: place, go, do'],
-  ['b', 'definition beside the page, open or closed'],
-  ['m', 'make component of what is selected'],
-  ['e', 'expose the controls of what is selected in a definition'],
-  ['x', 'trace: where the values of what is selected come from'],
-  ['p', 'preview the page as visitors see it'],
-  [', and .', 'narrower and wider'],
-  ['[ and ]', 'entry before and after'],
-  ['o', 'outline and shelf, folded or open'],
-  ['l', 'ledger, folded or open'],
-  [
-    'Arrow keys',
-    'walk the tree: up and down siblings, left to what is around, right to what is inside',
-  ],
-  ['Enter', 'type into the text of what is selected'],
-  ['Escape', 'select what is around; end typing'],
-  ['Alt+Up, Alt+Down', 'move what is selected before or behind its neighbour'],
-  ['Delete', 'remove what is selected'],
-  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
-  ['?', 'this list'],
-];
-
+/** Every key of the bench with what it does; single keys can be changed and turned off. */
 export function Keys(): ReactNode {
-  const open = useApp((state) => state.bench.keys);
+  const { keys: open, keymap } = useApp((state) => state.bench);
   const dispatch = useAppDispatch();
+  const [reason, setReason] = useState('');
+  const set = (next: Keymap) => {
+    dispatch(benchActions.setKeymap(next));
+    setReason(
+      keepKeymap(next) ? '' : 'This browser keeps nothing: it holds until the window closes.',
+    );
+  };
+  const change = (does: SingleKey, typed: string) => {
+    const next = withKey(keymap, does, typed);
+    if ('keymap' in next) set(next.keymap);
+    else setReason(next.reason);
+  };
   return (
     <Modal
       open={open}
       title="Keys"
       footer={null}
-      onCancel={() => dispatch(benchActions.showKeys(false))}
-      width={560}
+      onCancel={() => {
+        setReason('');
+        dispatch(benchActions.showKeys(false));
+      }}
+      width={640}
     >
+      <div className="keys-head">
+        <label>
+          <Switch
+            size="small"
+            checked={keymap.on}
+            aria-label="Single keys"
+            onChange={(on) => set({ ...keymap, on })}
+          />{' '}
+          Single keys {keymap.on ? 'work when no field has the focus' : 'are off'}
+        </label>
+        <Button
+          size="small"
+          disabled={Object.keys(keymap.changed).length === 0}
+          onClick={() => set({ ...DEFAULT_KEYMAP, on: keymap.on })}
+        >
+          All keys as they came
+        </Button>
+      </div>
+      {reason ? (
+        <p className="cell-error" role="alert">
+          {reason}
+        </p>
+      ) : null}
       <dl className="keys">
-        {KEYS.map(([key, does]) => (
+        {SINGLE_KEYS.map(({ does, words }) => (
+          <div key={does}>
+            <dt>
+              <Input
+                size="small"
+                className="key-cap"
+                aria-label={`Key for: ${words}`}
+                value={keyFor(keymap, does)}
+                disabled={!keymap.on}
+                onFocus={({ target }) => target.select()}
+                onChange={({ target }) => {
+                  const typed = target.value.replace(keyFor(keymap, does), '');
+                  if (typed !== '') change(does, typed);
+                }}
+              />
+            </dt>
+            <dd>{words}</dd>
+          </div>
+        ))}
+        {FIXED_KEYS.map(([key, does]) => (
           <div key={key}>
             <dt>
               <kbd>{key}</kbd>
@@ -48,7 +92,6 @@ export function Keys(): ReactNode {
           </div>
         ))}
       </dl>
-      <p className="quiet">Single keys work when no field has the focus.</p>
     </Modal>
   );
 }

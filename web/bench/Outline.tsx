@@ -1,6 +1,7 @@
 import {
   memo,
   useDeferredValue,
+  useEffect,
   useLayoutEffect,
   useMemo,
   useRef,
@@ -141,6 +142,7 @@ export const Outline = memo(function Outline({ doc: id }: { doc: string }): Reac
   // What is typed does not wait for the rows to follow.
   const documents = useDeferredValue(useDerived().documents);
   const sync = useSync();
+  const dispatch = useAppDispatch();
   const selection = useApp((state) => state.bench.selection);
   const doc = treeDocOf(documents, id);
   const rows = useSameRows(useMemo(() => (doc ? rowsOf(documents, doc) : []), [documents, doc]));
@@ -156,6 +158,12 @@ export const Outline = memo(function Outline({ doc: id }: { doc: string }): Reac
     return () => observer.disconnect();
   }, []);
   const selected = selection?.doc === id ? selection.nodes[0] : undefined;
+  // What is selected elsewhere has the focus of the outline too, so that its arrows go on from there.
+  useEffect(() => {
+    const focused = tree.current?.focusedNode?.data;
+    if (selected !== undefined && (focused?.own ?? focused?.parent) !== selected)
+      tree.current?.focus(selected, { scroll: true });
+  }, [selected]);
   return (
     <div className="outline" ref={box}>
       <Tree<Row>
@@ -168,6 +176,12 @@ export const Outline = memo(function Outline({ doc: id }: { doc: string }): Reac
         openByDefault
         {...(selected === undefined ? {} : { selection: selected })}
         disableMultiSelection
+        onFocus={({ data }) => {
+          // Wherever the arrows lead, that is selected; a slot belongs to its instance.
+          const focused = data.own ?? data.parent;
+          if (focused !== null && (selection?.doc !== id || !selection.nodes.includes(focused)))
+            dispatch(benchActions.select({ doc: id, nodes: [focused] }));
+        }}
         aria-label="Outline"
         disableDrag={(row) => row.own === null || row.parent === null}
         onMove={({ dragIds, parentNode, index }) => {

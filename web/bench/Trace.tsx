@@ -8,7 +8,7 @@ import {
   type Source,
   type Typed,
 } from '@sormet/core/model';
-import { controlsOf } from '@sormet/core/edit';
+import { controlsOf, propertyOf } from '@sormet/core/edit';
 import { trace, type Step } from '@sormet/core/resolve';
 import { useApp, useAppDispatch } from '../app/store';
 import { useDerived } from '../site/SiteProvider';
@@ -96,7 +96,7 @@ function stepWords(documents: Documents, { by, doc, source }: Step): string {
 function sourceWords(documents: Documents, source: Source, doc: string): string {
   if (source.is === 'value') return `“${valueWords(documents, source as Typed)}”`;
   if (source.is === 'property')
-    return `the property ${docOf(documents, 'component', doc)?.properties[source.property]?.label ?? ''}`;
+    return `the property ${propertyOf(documents, doc, source.property)?.label ?? ''}`;
   const tree = treeDocOf(documents, doc);
   return tree ? `bound to ${fieldLabel(documents, tree, source)}` : 'bound';
 }

@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Width } from '@sormet/core/style';
+import { DEFAULT_KEYMAP, keptKeymap, type Keymap } from './keymap';
 
 /** What is selected: nodes of one document. */
 export interface Selection {
@@ -25,6 +26,7 @@ export interface BenchState {
   readonly goLine: boolean;
   readonly keys: boolean;
   readonly tracing: boolean;
+  readonly keymap: Keymap;
 }
 
 const initialState: BenchState = {
@@ -39,11 +41,12 @@ const initialState: BenchState = {
   goLine: false,
   keys: false,
   tracing: false,
+  keymap: DEFAULT_KEYMAP,
 };
 
 export const benchSlice = createSlice({
   name: 'bench',
-  initialState,
+  initialState: () => ({ ...initialState, keymap: keptKeymap() }),
   reducers: {
     select(state, { payload }: PayloadAction<Selection | null>) {
       state.selection = payload ? { doc: payload.doc, nodes: [...payload.nodes] } : null;
@@ -87,7 +90,11 @@ export const benchSlice = createSlice({
       width: state.width,
       tab: state.tab,
       folded: state.folded,
+      keymap: state.keymap,
     }),
+    setKeymap(state, { payload }: PayloadAction<Keymap>) {
+      state.keymap = payload;
+    },
   },
 });
 

@@ -6,6 +6,7 @@ import {
   treeDocOf,
   type Documents,
   type Place,
+  own,
 } from '@sormet/core/model';
 import type { Selection } from './bench-slice';
 
@@ -19,7 +20,7 @@ export function nextPlace(
   if (!tree) return undefined;
   const root = rootOf(tree.nodes);
   const selected = selection?.doc === doc ? selection.nodes[0] : undefined;
-  const node = selected !== undefined ? tree.nodes[selected] : undefined;
+  const node = selected !== undefined ? own(tree.nodes, selected) : undefined;
   if (selected !== undefined && node && selected !== root && node.place.parent !== null) {
     const { parent, slot } = node.place;
     const index = childrenOf(tree.nodes).of(parent, slot).indexOf(selected);

@@ -6,6 +6,7 @@ import { useApp, useAppDispatch } from '../app/store';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from './bench-slice';
 import { exposureOf, useExposing } from './ledger/exposing';
+import { doneBy, keyFor, type SingleKey } from './keymap';
 import type { Selected } from './use-selected';
 
 interface Handlers {
@@ -15,16 +16,24 @@ interface Handlers {
   readonly onBeside: () => void;
 }
 
+/** Something the bench does: as the go line names it, with its key as it is shown, by the name of a single key. */
+export interface BenchAction {
+  readonly label: string;
+  readonly key: string;
+  readonly does?: SingleKey;
+  readonly run: () => void;
+}
+
 /** What the keys of the bench do, by name, for the go line as well. */
 export function useBenchActions(
   selected: Selected | undefined,
   handlers: Handlers,
-): readonly { label: string; key: string; run: () => void }[] {
+): readonly BenchAction[] {
   const { documents } = useDerived();
   const sync = useSync();
   const dispatch = useAppDispatch();
   const exposing = useExposing();
-  const width = useApp((state) => state.bench.width);
+  const { width, keymap } = useApp((state) => state.bench);
   const widths = widthsOf(siteOf(documents));
   const stepWidth = (by: number) => {
     const next = widths[widths.findIndex(({ id }) => id === width) + by];
@@ -46,21 +55,27 @@ export function useBenchActions(
     if (rows.length === 0) dispatch(benchActions.notice('Everything on this is exposed already.'));
     else exposing.expose(component, rows.map(exposureOf));
   };
+  const single = (does: SingleKey, label: string, run: () => void): BenchAction => ({
+    label,
+    does,
+    key: keymap.on ? keyFor(keymap, does) : '',
+    run,
+  });
   return [
-    { label: 'undo', key: 'mod+z', run: () => sync.undo() },
-    { label: 'redo', key: 'mod+shift+z', run: () => sync.redo() },
-    { label: 'make component', key: 'm', run: handlers.onMakeComponent },
-    { label: 'definition beside', key: 'b', run: handlers.onBeside },
-    { label: 'expose', key: 'e', run: exposeSelected },
-    { label: 'trace', key: 'x', run: () => dispatch(benchActions.showTrace(true)) },
-    { label: 'preview', key: 'p', run: handlers.onPreview },
-    { label: 'narrower', key: ',', run: () => stepWidth(1) },
-    { label: 'wider', key: '.', run: () => stepWidth(-1) },
-    { label: 'entry before', key: '[', run: () => handlers.onEntry(-1) },
-    { label: 'entry after', key: ']', run: () => handlers.onEntry(1) },
-    { label: 'fold outline and shelf', key: 'o', run: () => dispatch(benchActions.fold('left')) },
-    { label: 'fold ledger', key: 'l', run: () => dispatch(benchActions.fold('ledger')) },
-    { label: 'list the keys', key: '?', run: () => dispatch(benchActions.showKeys(true)) },
+    { label: 'undo', key: 'Ctrl+Z', run: () => sync.undo() },
+    { label: 'redo', key: 'Ctrl+Shift+Z', run: () => sync.redo() },
+    single('make component', 'make component', handlers.onMakeComponent),
+    single('beside', 'definition beside', handlers.onBeside),
+    single('expose', 'expose', exposeSelected),
+    single('trace', 'trace', () => dispatch(benchActions.showTrace(true))),
+    single('preview', 'preview', handlers.onPreview),
+    single('narrower', 'narrower', () => stepWidth(1)),
+    single('wider', 'wider', () => stepWidth(-1)),
+    single('entry before', 'entry before', () => handlers.onEntry(-1)),
+    single('entry after', 'entry after', () => handlers.onEntry(1)),
+    single('fold left', 'fold outline and shelf', () => dispatch(benchActions.fold('left'))),
+    single('fold ledger', 'fold ledger', () => dispatch(benchActions.fold('ledger'))),
+    single('keys', 'list the keys', () => dispatch(benchActions.showKeys(true))),
   ];
 }
 
@@ -72,27 +87,25 @@ export function useBenchKeys(
   const { documents } = useDerived();
   const sync = useSync();
   const dispatch = useAppDispatch();
-  const { goLine, keys, tracing } = useApp((state) => state.bench);
+  const { goLine, keys, tracing, keymap } = useApp((state) => state.bench);
   const enabled = !goLine && !keys && !tracing;
-  const byKey = (key: string) => actions.find((action) => action.key === key)?.run;
 
+  // Every key is heard here, and the keymap says which does what: the package splits lists of keys at commas.
   useHotkeys(
-    ['g', 'b', 'm', 'e', 'x', 'p', 'o', 'l', ',', '.', '[', ']', '?'],
+    '*',
     (event) => {
-      if (
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey ||
-        document.querySelector('.ant-modal-wrap:not([style*="display: none"])')
-      )
-        return;
+      if (event.ctrlKey || event.metaKey || event.altKey || isUnderDialog()) return;
+      const does = doneBy(keymap, event.key);
       const run =
-        event.key === 'g' ? () => dispatch(benchActions.showGoLine(true)) : byKey(event.key);
+        does === 'go'
+          ? () => dispatch(benchActions.showGoLine(true))
+          : actions.find((action) => action.does !== undefined && action.does === does)?.run;
       if (!run) return;
       event.preventDefault();
       run();
     },
-    { enabled, useKey: true, splitKey: '§' },
+    { enabled },
+    [keymap, actions],
   );
   useHotkeys(
     'mod+z',
@@ -119,6 +132,8 @@ export function useBenchKeys(
     ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'Escape'],
     (event) => {
       if (!selected || event.altKey || isWidget(event.target)) return;
+      // In the outline arrows go from row to row, and the selection with them.
+      if (event.key !== 'Escape' && isIn(event.target, '[role="tree"]')) return;
       event.preventDefault();
       select(neighbour(selected.doc, selected.id, event.key));
     },
@@ -137,14 +152,18 @@ export function useBenchKeys(
       if (to < 0 || to >= siblings.length) return;
       const without = { ...nodes };
       delete without[selected.id];
-      sync.edit({
-        name: 'move',
-        args: {
-          doc: selected.doc.id,
-          node: selected.id,
-          place: placeAt(without, parent!, to, slot),
+      sync.edit(
+        {
+          name: 'move',
+          args: {
+            doc: selected.doc.id,
+            node: selected.id,
+            place: placeAt(without, parent!, to, slot),
+          },
         },
-      });
+        // One line of the history, however far it went; each key is a step of its own to undo.
+        { group: `move ${selected.doc.id} ${selected.id} ${Date.now()}` },
+      );
     },
     { enabled },
     [selected],
@@ -185,9 +204,17 @@ export function useBenchKeys(
 
 /** Whether a key belongs to a control of the interface rather than to what is selected. */
 function isWidget(target: EventTarget | null): boolean {
-  return (
-    target instanceof Element &&
-    target.closest('button, a, [role="dialog"], .shelf-item, .ant-select, table') !== null
+  return isIn(target, 'button, a, [role="dialog"], .shelf-item, .ant-select, table');
+}
+
+function isIn(target: EventTarget | null, selector: string): boolean {
+  return target instanceof Element && target.closest(selector) !== null;
+}
+
+/** Whether a dialog lies over the bench; one that is on its way out does not. */
+function isUnderDialog(): boolean {
+  return [...document.querySelectorAll<HTMLElement>('.ant-modal-wrap')].some(
+    (wrap) => wrap.style.display !== 'none' && !wrap.querySelector('[class*="-leave"]'),
   );
 }
 

@@ -7,6 +7,7 @@ import {
   type EntryDoc,
   type TreeDoc,
   type TreeNode,
+  own,
 } from '@sormet/core/model';
 import { rulesOf, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
 import type { Rule } from '@sormet/core/style';
@@ -42,7 +43,7 @@ export function useSelected(page: string, entry: EntryDoc | undefined): Selected
   return useMemo(() => {
     const id = selection?.nodes[0];
     const doc = selection && treeDocOf(documents, selection.doc);
-    const node = doc && id !== undefined ? doc.nodes[id] : undefined;
+    const node = doc && id !== undefined ? own(doc.nodes, id) : undefined;
     if (!doc || !node || id === undefined) return undefined;
     const resolved = resolvedOf(built, id)[0];
     const element = elementOf(resolved);

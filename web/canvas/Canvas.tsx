@@ -10,7 +10,7 @@ import {
 } from 'react';
 import { createPortal } from 'react-dom';
 import { useDroppable, useDndMonitor } from '@dnd-kit/core';
-import { docOf, siteOf, type EntryDoc } from '@sormet/core/model';
+import { siteOf, type EntryDoc, nodeIn } from '@sormet/core/model';
 import type { Built, Resolved, ResolvedElement } from '@sormet/core/resolve';
 import { widthsOf } from '@sormet/core/style';
 import { useApp, useAppDispatch } from '../app/store';
@@ -213,6 +213,8 @@ export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
 
   const onPointerDown = (event: ReactPointerEvent) => {
     if (event.button !== 0) return;
+    // What is being typed in a cell goes to what it was typed for, before something else is selected.
+    (document.activeElement as HTMLElement | null)?.blur();
     const node = ownerAt(event);
     if (!node) return;
     const nodes =
@@ -278,7 +280,7 @@ export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
   const selected = selection?.doc === doc ? selection.nodes : [];
   const selectedClass = (id: string) => {
     if (kind === 'definition') return 'mark-definition';
-    const stored = docOf(documents, 'page', doc)?.nodes[id];
+    const stored = nodeIn(documents, doc, id);
     return stored?.kind === 'instance' ? 'mark-instance' : 'mark-plain';
   };
   const exposed = kind === 'definition' && built ? exposedElements(built, registry) : [];

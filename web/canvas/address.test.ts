@@ -183,7 +183,7 @@ describe('the CSS of the canvas', () => {
       name: 'declare',
       args: { doc: 'page-about', node: top, property: 'color', width: 'base', css: 'tomato' },
     });
-    expect(of(styled)).toContain(`.${top}{color:tomato}`);
+    expect(of(styled)).toContain(`.${top}_page-about{color:tomato}`);
   });
 });
 

@@ -1,4 +1,4 @@
-import { docOf, treeDocOf, type Documents, type NodeId } from '@sormet/core/model';
+import { docOf, treeDocOf, type Documents, type NodeId, nodeIn } from '@sormet/core/model';
 import {
   trace,
   type Built,
@@ -73,7 +73,7 @@ export function textTarget(
   if (!text) return { ok: false, why: 'There is no text of its own here.' };
   const { within } = text.scope;
   if (isOwn(text, open)) {
-    const stored = treeDocOf(documents, open)?.nodes[text.from.id];
+    const stored = nodeIn(documents, open, text.from.id);
     if (stored?.kind === 'text' && stored.text.is === 'property') {
       return { ok: true, doc: open, node: text.from.id, control: { of: 'text' } };
     }
@@ -116,7 +116,7 @@ function nearestInstance(within: Within): Within {
 /** How a node is named where it is pointed at: its name, and the word for what it is. */
 export function describe(documents: Documents, doc: string, node: NodeId): string {
   const tree = treeDocOf(documents, doc);
-  const stored = tree?.nodes[node];
+  const stored = nodeIn(documents, doc, node);
   if (!tree || !stored) return '';
   if (stored.kind === 'instance') {
     const component = docOf(documents, 'component', stored.component);

@@ -1,4 +1,4 @@
-import { docOf, siteOf, stylesOf, treeDocOf, type Documents } from '@sormet/core/model';
+import { docOf, siteOf, stylesOf, type Documents, nodeIn } from '@sormet/core/model';
 import { cssOf } from '@sormet/core/compile';
 import { reachableStyles, type Linked } from '@sormet/core/resolve';
 
@@ -20,7 +20,7 @@ export class CanvasCss {
     for (const { asset } of Object.values(styles.fonts))
       from.push(docOf(documents, 'asset', asset));
     for (const { doc, node } of used.classes.values()) {
-      const stored = treeDocOf(documents, doc)?.nodes[node];
+      const stored = nodeIn(documents, doc, node);
       from.push(
         node,
         stored?.kind === 'element' || stored?.kind === 'instance' ? stored.style : null,

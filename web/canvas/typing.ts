@@ -1,9 +1,10 @@
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
-import { docOf, text, treeDocOf } from '@sormet/core/model';
+import { docOf, nodeIn, text, type Documents } from '@sormet/core/model';
 import { sourceAt } from '@sormet/core/resolve';
 import type { NamedEdit } from '@sormet/core/edit';
 import { useApp } from '../app/store';
 import { useSync } from '../site/SiteProvider';
+import { WordSteps } from '../values/word-steps';
 import type { TextTarget } from './address';
 
 type Target = Extract<TextTarget, { ok: true }>;
@@ -29,11 +30,12 @@ export function useTyping({
   const start = useCallback(
     (element: HTMLElement, target: Target) => {
       stop.current?.();
-      const words = wordCounter();
-      const began = `${target.doc} ${target.node} ${Date.now()}`;
+      const steps = new WordSteps(element.textContent ?? '');
+      const stretch = `${target.doc} ${target.node} ${Date.now()}`;
       const onInput = () => {
         const typed = (element.textContent ?? '').replace(/\s*\n\s*/g, ' ');
-        sync.edit(editOf(latest.current, target, typed), { group: `${began} ${words(typed)}` });
+        const group = `${stretch} ${steps.after(typed)}`;
+        sync.edit(editOf(latest.current, target, typed), { group });
       };
       const onKey = (event: KeyboardEvent) => {
         if (event.key === 'Escape' || (event.key === 'Enter' && !event.shiftKey)) {
@@ -53,6 +55,7 @@ export function useTyping({
         element.removeAttribute('contenteditable');
         // What a browser leaves in an emptied element (a line break) is not part of the text.
         if (element.textContent === '') element.replaceChildren();
+        element.ownerDocument.getSelection()?.removeAllRanges();
         stop.current = null;
         setActive(false);
         onEnd();
@@ -81,29 +84,9 @@ export function useTyping({
   return { active, start };
 }
 
-/** Counts the words begun since typing started: a new one begins with white space before a letter. */
-function wordCounter(): (typed: string) => number {
-  let count = 0;
-  let last = '';
-  return (typed) => {
-    if (
-      /\s\S$/.test(typed.slice(0, typed.length)) &&
-      typed.length > last.length &&
-      !/\S$/.test(last)
-    )
-      count += 1;
-    last = typed;
-    return count;
-  };
-}
-
 /** The edit that gives a text to where it belongs; in a definition an exposed text is its property's default. */
-function editOf(
-  documents: Parameters<typeof treeDocOf>[0],
-  target: Target,
-  typed: string,
-): NamedEdit {
-  const stored = treeDocOf(documents, target.doc)?.nodes[target.node];
+function editOf(documents: Documents, target: Target, typed: string): NamedEdit {
+  const stored = nodeIn(documents, target.doc, target.node);
   const source = stored && sourceAt(stored, target.control);
   const component = docOf(documents, 'component', target.doc);
   if (component && source?.is === 'property')

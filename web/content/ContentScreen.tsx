@@ -13,6 +13,7 @@ import {
   type EntryDoc,
   type TypeDoc,
   type Typed,
+  own,
 } from '@sormet/core/model';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { count } from '../bench/words';
@@ -141,7 +142,7 @@ function EntryTable({
                       {entryTitle(documents, entry)}
                     </Link>
                   ) : (
-                    <ShowValue documents={documents} value={entry.values[id]} />
+                    <ShowValue documents={documents} value={own(entry.values, id)} />
                   )}
                 </td>
               ))}
@@ -196,7 +197,7 @@ function EntryForm({
           <div className="field-editor">
             <ValueEditor
               type={field.type}
-              value={entry.values[id]}
+              value={own(entry.values, id)}
               label={field.label}
               {...(field.of ? { of: field.of } : {})}
               onChange={(value: Typed, group) =>
@@ -206,7 +207,7 @@ function EntryForm({
                 )
               }
             />
-            {entry.values[id] && entry.values[id].value !== null && field.type !== 'text' ? (
+            {(own(entry.values, id)?.value ?? null) !== null && field.type !== 'text' ? (
               <Button
                 size="small"
                 type="text"

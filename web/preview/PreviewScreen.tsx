@@ -5,6 +5,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { docOf, pathOf, siteOf } from '@sormet/core/model';
 import { widthsOf, type Width } from '@sormet/core/style';
 import { useApp } from '../app/store';
+import { doneBy } from '../bench/keymap';
 import { useDerived, useSync } from '../site/SiteProvider';
 
 /** A page as visitors will see it, from the origin of the sites, at every width. */
@@ -15,12 +16,20 @@ export function PreviewScreen(): ReactNode {
   const sync = useSync();
   const navigate = useNavigate();
   const { summary, pending, revision } = useApp((state) => state.site);
+  const keymap = useApp((state) => state.bench.keymap);
   const [width, setWidth] = useState<Width>('base');
   const page = docOf(documents, 'page', pageId);
   const entry = docOf(documents, 'entry', search.get('entry') ?? '');
   const back = () =>
     void navigate(`/sites/${sync.site}/bench/${pageId}${entry ? `?entry=${entry.id}` : ''}`);
-  useHotkeys(['p', 'Escape'], back);
+  useHotkeys(
+    '*',
+    (event) => {
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.key === 'Escape' || doneBy(keymap, event.key) === 'preview') back();
+    },
+    [keymap, back],
+  );
   if (!page || !summary)
     return (
       <main className="page-narrow">

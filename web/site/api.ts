@@ -24,6 +24,15 @@ export interface HistoryEdit {
   readonly changes: Change[];
 }
 
+/** One line of the history: an edit, or all of one stretch of typing or moving. */
+export interface HistoryLine {
+  readonly first: number;
+  readonly last: number;
+  readonly who: string;
+  readonly at: string;
+  readonly says: string;
+}
+
 export interface Plan {
   readonly revision: number;
   readonly live: number | null;
@@ -50,6 +59,8 @@ export interface StoredFile {
   readonly name: string;
   readonly width: number;
   readonly height: number;
+  /** What was left out of an SVG because it does not draw. */
+  readonly leftOut: readonly string[];
 }
 
 /** What the server said was wrong (RFC 9457 problem details). */
@@ -64,8 +75,14 @@ export class ApiProblem extends Error {
   }
 }
 
-/** The server could not be reached. */
+/** The server could not be reached, or says that it cannot serve now: the same may go well later. */
 export class Unreachable extends Error {}
+
+/** The server was reached and failed on what it was asked: the same may fail again. */
+export class ServerFault extends Error {}
+
+/** Statuses that say: not now (RFC 9110, 15.6; a gateway in front of a server that is away). */
+const NOT_NOW = new Set([502, 503, 504]);
 
 async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
   let response: Response;
@@ -76,8 +93,10 @@ async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
   }
   if (response.ok)
     return response.status === 204 ? (undefined as T) : ((await response.json()) as T);
+  if (NOT_NOW.has(response.status))
+    throw new Unreachable(`The server cannot serve now (${response.status}).`);
   if (response.status >= 500)
-    throw new Unreachable(`The server answers with an error (${response.status}).`);
+    throw new ServerFault(`The server fails on it (${response.status}); it is kept here.`);
   const problem = (await response.json()) as { title: string; detail: string };
   throw new ApiProblem(response.status, problem.title, problem.detail, { ...problem });
 }
@@ -98,9 +117,18 @@ export const api = {
     request<{ revision: number; edits: HistoryEdit[]; more: boolean }>(
       `/sites/${id}/history?after=${after}`,
     ),
+  historyLines: (id: string, before: number) =>
+    request<{ lines: HistoryLine[]; more: boolean }>(`/sites/${id}/history/lines?before=${before}`),
   edit: (
     id: string,
-    edit: { id: string; who: string; name: string; args: unknown; changes: Change[] },
+    edit: {
+      id: string;
+      who: string;
+      name: string;
+      args: unknown;
+      changes: Change[];
+      stretch: string | null;
+    },
   ) => post<{ revision: number }>(`/sites/${id}/edits`, edit),
   plan: (id: string) => request<Plan>(`/sites/${id}/plan`),
   releases: (id: string) => request<{ releases: Release[] }>(`/sites/${id}/releases`),

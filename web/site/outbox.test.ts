@@ -25,6 +25,7 @@ const pending = (id: string): PendingEdit => ({
   edit: { name: 'setPage', args: { page: 'home', set: { title: text(id) } } },
   changes: [{ doc: 'home', path: '/title', now: text(id) }],
   group: null,
+  stretch: null,
   sent: true,
 });
 const ids = (list: readonly PendingEdit[]) => list.map(({ id }) => id);
@@ -55,6 +56,25 @@ describe('the outbox', () => {
       'sormet.outbox.site.busy',
       'sormet.outbox.site.w1',
     ]);
+  });
+
+  test('leaves alone what it cannot read, and opens all the same', async () => {
+    const kept = pretendBrowser([]);
+    kept.set('sormet.outbox.site.w1', '{"pending":[');
+    kept.set('sormet.outbox.site.w2', 'null');
+    expect(await takeOutboxes('site', 'w3')).toEqual({ pending: [], conflicts: [] });
+    expect(kept.size).toBe(2);
+  });
+
+  test('says when the browser keeps nothing', () => {
+    pretendBrowser([]);
+    const full = {
+      setItem: () => {
+        throw new DOMException('full', 'QuotaExceededError');
+      },
+    };
+    Object.defineProperty(globalThis, 'localStorage', { value: full, configurable: true });
+    expect(keepOutbox('site', 'w1', { pending: [pending('a')], conflicts: [] })).toBe(false);
   });
 
   test('holds what was taken over until it is settled, so that nothing is lost when sending fails', async () => {

@@ -12,11 +12,33 @@ function keyOf(site: string, window: string): string {
   return `${PREFIX}${site}.${window}`;
 }
 
-/** Writes the outbox at once: before the next event, so that closing the window loses nothing. */
-export function keepOutbox(site: string, window: string, { pending, conflicts }: Outbox): void {
+/**
+ * Writes the outbox at once: before the next event, so that closing the window loses nothing.
+ * @returns whether it is kept; not when the browser's storage is full or closed
+ */
+export function keepOutbox(site: string, window: string, { pending, conflicts }: Outbox): boolean {
   const key = keyOf(site, window);
-  if (pending.length === 0 && conflicts.length === 0) localStorage.removeItem(key);
-  else localStorage.setItem(key, JSON.stringify({ pending, conflicts }));
+  try {
+    if (pending.length === 0 && conflicts.length === 0) localStorage.removeItem(key);
+    else localStorage.setItem(key, JSON.stringify({ pending, conflicts }));
+    return true;
+  } catch {
+    // The browser says no, whatever for: the person is told, by whoever asked.
+    return false;
+  }
+}
+
+/** What is stored under a key; nothing where it cannot be read, which then stays where it is. */
+function storedOutbox(key: string): Outbox | undefined {
+  try {
+    const stored = JSON.parse(localStorage.getItem(key) ?? '') as Partial<Outbox> | null;
+    return Array.isArray(stored?.pending) && Array.isArray(stored.conflicts)
+      ? (stored as Outbox)
+      : undefined;
+  } catch {
+    // No JSON: another program wrote here, or the browser lost half of it. It is left for whoever can read it.
+    return undefined;
+  }
 }
 
 /**
@@ -33,7 +55,8 @@ export async function takeOutboxes(site: string, window: string): Promise<Outbox
     if (!key.startsWith(prefix)) continue;
     const owner = key.slice(prefix.length);
     if (owner !== window && held.has(lockName(owner))) continue;
-    const stored = JSON.parse(localStorage.getItem(key)!) as Outbox;
+    const stored = storedOutbox(key);
+    if (!stored) continue;
     pending.push(...stored.pending);
     conflicts.push(...stored.conflicts);
     if (owner !== window) taken.push(key);
@@ -47,11 +70,18 @@ function lockName(window: string): string {
   return 'sormet.window.' + window;
 }
 
+let named: Promise<string> | undefined;
+
+/** The name of this window: one for its life, however often it is asked for. */
+export function windowName(): Promise<string> {
+  return (named ??= nameWindow());
+}
+
 /**
  * The name of this window: the same after a reload, another for every other window. It is held as a
  * lock, so that a copied tab, which copies its storage too, gets a name of its own.
  */
-export async function windowName(): Promise<string> {
+async function nameWindow(): Promise<string> {
   const known = sessionStorage.getItem('sormet.window');
   for (const name of known ? [known, newName()] : [newName()]) {
     if (await holdLock(lockName(name))) {

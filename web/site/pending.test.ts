@@ -27,7 +27,7 @@ function changesOf(documents: Documents, edit: NamedEdit): Change[] {
 }
 
 function pendingOf(documents: Documents, edit: NamedEdit, id = 'p1'): PendingEdit {
-  return { id, edit, changes: changesOf(documents, edit), group: null, sent: false };
+  return { id, edit, changes: changesOf(documents, edit), group: null, stretch: null, sent: false };
 }
 
 describe('changes after one another', () => {

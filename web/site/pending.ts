@@ -1,11 +1,11 @@
 import { sameJson, type Documents } from '@sormet/core/model';
 import {
-  applyChanges,
   change,
-  mismatches,
+  guardedChanges,
   sayEdit,
   type Change,
   type NamedEdit,
+  type Past,
 } from '@sormet/core/edit';
 
 /** An edit made here that the server has not confirmed yet. */
@@ -15,6 +15,8 @@ export interface PendingEdit {
   readonly changes: Change[];
   /** Edits of one group that follow each other are one: a word being typed. */
   readonly group: string | null;
+  /** What it is part of for the history: one stretch of typing or moving. */
+  readonly stretch: string | null;
   /** Whether it may be on its way; then it is no longer joined with later ones. */
   readonly sent: boolean;
 }
@@ -22,6 +24,8 @@ export interface PendingEdit {
 /** An edit that could not be done as it was made, kept with both sides until somebody decides. */
 export interface Conflict {
   readonly id: string;
+  /** Whether the server failed on it rather than somebody else's edit: then there are no two sides. */
+  readonly failed: boolean;
   readonly edit: NamedEdit;
   readonly says: string;
   readonly reason: string;
@@ -34,12 +38,17 @@ export interface RefusedEdit {
   readonly edit: PendingEdit;
   readonly reason: string;
   readonly stands: unknown;
+  readonly failed?: boolean;
 }
 
 /** What is kept of such an edit for somebody to decide. */
-export function conflictOf(documents: Documents, { edit, reason, stands }: RefusedEdit): Conflict {
+export function conflictOf(
+  documents: Documents,
+  { edit, reason, stands, failed = false }: RefusedEdit,
+): Conflict {
   return {
     id: edit.id,
+    failed,
     edit: edit.edit,
     says: sayEdit(documents, edit.edit),
     reason,
@@ -48,11 +57,28 @@ export function conflictOf(documents: Documents, { edit, reason, stands }: Refus
   };
 }
 
-/** One thing to undo: what was done, as changes in order. */
+/** One thing to undo: the edits it was done by, in order, each with what it changed. */
 export interface Step {
   readonly says: string;
-  readonly changes: Change[];
+  readonly edits: readonly StepEdit[];
   readonly group: string | null;
+}
+
+export interface StepEdit {
+  readonly id: string;
+  readonly says: string;
+  readonly changes: readonly Change[];
+}
+
+/** What the steps of this window did, for taking them back. */
+export function pastOf(steps: readonly Step[]): Past {
+  return (id) => {
+    for (const { edits } of steps) {
+      const found = edits.find((edit) => edit.id === id);
+      if (found) return found;
+    }
+    return undefined;
+  };
 }
 
 /** Changes after one another as one: for each place the first `was` and the last `now`. */
@@ -86,12 +112,13 @@ export function replay(
   const kept: PendingEdit[] = [];
   const lost: { edit: PendingEdit; stands: unknown }[] = [];
   for (const edit of pending) {
-    const wrong = mismatches(documents, edit.changes)[0];
+    const laid = guardedChanges(documents, edit.changes);
+    const wrong = laid.mismatches[0];
     if (wrong) {
       lost.push({ edit, stands: wrong.stands });
       continue;
     }
-    documents = applyChanges(documents, edit.changes);
+    documents = laid.documents;
     kept.push(edit);
   }
   return { documents, kept, lost };

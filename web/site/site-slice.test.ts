@@ -1,7 +1,7 @@
 import { text, type Documents } from '@sormet/core/model';
 import {
   applyChanges,
-  inverse,
+  doEdit,
   isRefusal,
   runEdit,
   sayEdit,
@@ -9,7 +9,8 @@ import {
 } from '@sormet/core/edit';
 import { documentsOf, page } from '@sormet/core/test';
 import type { HistoryEdit } from './api';
-import { siteActions, siteSlice, type SiteState } from './site-slice';
+import { pastOf } from './pending';
+import { siteActions, siteSlice, type Made, type SiteState } from './site-slice';
 
 const home = page('home', '/', {
   id: 'root',
@@ -38,13 +39,15 @@ function edit(
   id: string,
   group: string | null = null,
 ): SiteState {
-  const changes = runEdit(state.documents, named);
-  if (isRefusal(changes)) throw new Error(changes.refused);
-  const made = { id, edit: named, changes, group, sent: false };
-  return reducer(
-    state,
-    siteActions.edited({ made, says: sayEdit(state.documents, named), undo: 'step' }),
-  );
+  return reducer(state, siteActions.edited(madeOf(state, named, id, group)));
+}
+
+function madeOf(state: SiteState, named: NamedEdit, id: string, group: string | null = null): Made {
+  const past = pastOf([...state.undo, ...state.redo]);
+  const done = doEdit(state.documents, named, past);
+  if (isRefusal(done)) throw new Error(done.refused);
+  const made = { id, edit: named, changes: done.changes, group, stretch: null, sent: false };
+  return { made, says: sayEdit(state.documents, named, past), documents: done.documents };
 }
 
 /** What the server tells of an edit. */
@@ -94,22 +97,43 @@ describe('editing here', () => {
 });
 
 describe('undoing', () => {
-  test('moves the step from one stack to the other, and back', () => {
-    let state = edit(opened(), typing('Mine'), 'e1');
-    const { changes } = state.undo[0]!;
-    state = reducer(
-      edit(state, { name: 'revert', args: { changes: inverse(changes), says: 'undid' } }, 'e2'),
-      siteActions.undone(),
-    );
+  const takeBack = (...edits: string[]): NamedEdit => ({ name: 'revert', args: { edits } });
+
+  test('names the edits of the step, and so does doing it again', () => {
+    let state = edit(opened(), typing('Mi'), 'edit-one', 'word 1');
+    state = reducer(state, siteActions.sending('edit-one'));
+    state = edit(state, typing('Mine'), 'edit-two', 'word 1');
+    expect(state.undo.map(({ edits }) => edits.map(({ id }) => id))).toEqual([
+      ['edit-one', 'edit-two'],
+    ]);
+    const undone = madeOf(state, takeBack('edit-one', 'edit-two'), 'edit-three');
+    state = reducer(state, siteActions.undone(undone));
     expect(shown(state)).toContain('One');
-    expect(state.redo).toHaveLength(1);
-    expect(reducer(state, siteActions.redone()).redo).toEqual([]);
+    expect(state.undo).toEqual([]);
+    expect(state.redo[0]!.edits.map(({ id }) => id)).toEqual(['edit-three']);
+    const redone = madeOf(state, takeBack('edit-three'), 'edit-four');
+    expect(redone.says).toMatch(/^did again: /);
+    state = reducer(state, siteActions.redone(redone));
+    expect(shown(state)).toContain('Mine');
+    expect(state.redo).toEqual([]);
+    expect(state.undo[0]!.edits.map(({ id }) => id)).toEqual(['edit-four']);
+  });
+
+  test('a step that was joined before it was sent is one edit', () => {
+    let state = edit(opened(), typing('Mi'), 'edit-one', 'word 1');
+    state = edit(state, typing('Mine'), 'edit-two', 'word 1');
+    expect(state.undo[0]!.edits).toMatchObject([
+      { id: 'edit-one', changes: [{ was: text('One'), now: text('Mine') }] },
+    ]);
+    state = edit(state, typing('One'), 'edit-three', 'word 1');
+    expect([state.pending, state.undo]).toEqual([[], []]);
   });
 
   test('with nothing to undo changes nothing', () => {
     const state = opened();
-    expect(reducer(state, siteActions.undone())).toBe(state);
-    expect(reducer(state, siteActions.redone())).toBe(state);
+    const made = madeOf(state, typing('Mine'), 'edit-one');
+    expect(reducer(state, siteActions.undone(made))).toBe(state);
+    expect(reducer(state, siteActions.redone(made))).toBe(state);
   });
 });
 
@@ -161,6 +185,16 @@ describe('what the server says', () => {
     expect(
       reducer(state, siteActions.refusedByServer({ id: 'gone', reason: '', stands: null })),
     ).toBe(state);
+  });
+
+  test('what the server fails on is set aside as such, and what comes after it goes on', () => {
+    let state = edit(opened(), typing('Mine'), 'e1');
+    state = edit(state, { name: 'setPage', args: { page: 'home', set: { name: 'Front' } } }, 'e2');
+    const refusal = { id: 'e1', reason: 'It fails.', stands: null, failed: true };
+    state = reducer(state, siteActions.refusedByServer(refusal));
+    expect(state.conflicts).toMatchObject([{ id: 'e1', failed: true, yours: text('Mine') }]);
+    expect(state.pending.map(({ id }) => id)).toEqual(['e2']);
+    expect(state.documents['home']).toMatchObject({ name: 'Front' });
   });
 
   test('losing and finding the connection is a state that is seen', () => {

@@ -10,6 +10,7 @@ import {
   type Conflict,
   type PendingEdit,
   type Step,
+  type StepEdit,
 } from './pending';
 
 /** The site that is open: what the server has confirmed, and what was done here on top of it. */
@@ -24,6 +25,8 @@ export interface SiteState {
   readonly pending: readonly PendingEdit[];
   readonly conflicts: readonly Conflict[];
   readonly connected: boolean;
+  /** Whether what is pending is kept in this browser; not when its storage is full or closed. */
+  readonly kept: boolean;
   readonly undo: readonly Step[];
   readonly redo: readonly Step[];
   readonly plan: Plan | null;
@@ -41,6 +44,7 @@ const initialState: SiteState = {
   pending: [],
   conflicts: [],
   connected: true,
+  kept: true,
   undo: [],
   redo: [],
   plan: null,
@@ -59,6 +63,13 @@ function whole<P>(make: (state: SiteState, payload: P) => SiteState) {
 /** The same for an action that carries nothing. */
 function alone(make: (state: SiteState) => SiteState) {
   return (draft: Draft<SiteState>) => make(original(draft) as SiteState) as Draft<SiteState>;
+}
+
+/** An edit that was made here: as it is sent, how it is named, and the documents after it. */
+export interface Made {
+  readonly made: PendingEdit;
+  readonly says: string;
+  readonly documents: Documents;
 }
 
 /** How many steps can be undone. */
@@ -89,31 +100,39 @@ export const siteSlice = createSlice({
       }),
     ),
     /** An edit was made here. */
-    edited: whole<{ made: PendingEdit; says: string; undo: 'step' | 'none' }>(
-      (state, { made, says, undo }) => ({
+    edited: whole<Made>((state, { made, says, documents }) => {
+      const { pending, joined } = pendingWith(state.pending, made);
+      return {
         ...state,
-        documents: applyChanges(state.documents, made.changes),
-        pending: pendingWith(state.pending, made),
+        documents,
+        pending,
         refusal: null,
-        ...(undo === 'none' ? {} : { undo: stepsWith(state.undo, made, says), redo: [] }),
-      }),
-    ),
-    /** The last step was taken back, or made again: the stacks move. */
-    undone: alone((state) => {
+        undo: stepsWith(state.undo, made, says, joined),
+        redo: [],
+      };
+    }),
+    /** The last step was taken back by an edit, which stands among what can be done again. */
+    undone: whole<Made>((state, made) => {
       const step = state.undo.at(-1);
       if (!step) return state;
       return {
-        ...state,
+        ...tookBack(state, made),
         undo: state.undo.slice(0, -1),
-        redo: [...state.redo, { ...step, group: null }],
+        redo: [...state.redo, takingBack(step, made)],
       };
     }),
     undoLeftOut: alone((state) => ({ ...state, undo: state.undo.slice(0, -1) })),
-    redone: alone((state) => {
+    /** The last step that was taken back was done again, by taking the taking back back. */
+    redone: whole<Made>((state, made) => {
       const step = state.redo.at(-1);
       if (!step) return state;
-      return { ...state, redo: state.redo.slice(0, -1), undo: [...state.undo, step] };
+      return {
+        ...tookBack(state, made),
+        redo: state.redo.slice(0, -1),
+        undo: [...state.undo, takingBack(step, made)],
+      };
     }),
+    redoLeftOut: alone((state) => ({ ...state, redo: state.redo.slice(0, -1) })),
     sending: whole<string>((state, sent) => ({
       ...state,
       pending: state.pending.map((edit) => (edit.id === sent ? { ...edit, sent: true } : edit)),
@@ -130,12 +149,21 @@ export const siteSlice = createSlice({
         connected: true,
       };
     }),
+    /** The server had taken in a pending edit before, and this window has heard it: it waits no longer. */
+    known: whole<string>((state, id) =>
+      state.pending.some((edit) => edit.id === id)
+        ? relaid(
+            state,
+            state.pending.filter((edit) => edit.id !== id),
+          )
+        : state,
+    ),
     /** The server has refused a pending edit; it is kept aside with both sides. */
-    refusedByServer: whole<{ id: string; reason: string; stands: unknown }>(
-      (state, { id, reason, stands }) => {
+    refusedByServer: whole<{ id: string; reason: string; stands: unknown; failed?: boolean }>(
+      (state, { id, reason, stands, failed = false }) => {
         const edit = state.pending.find((each) => each.id === id);
         if (!edit) return state;
-        const conflict = conflictOf(state.documents, { edit, reason, stands });
+        const conflict = conflictOf(state.documents, { edit, reason, stands, failed });
         return relaid(
           { ...state, conflicts: [...state.conflicts, conflict] },
           state.pending.filter((other) => other !== edit),
@@ -161,6 +189,8 @@ export const siteSlice = createSlice({
       ...state,
       conflicts: state.conflicts.filter(({ id }) => id !== conflict),
     })),
+    /** Whether the browser keeps what the server does not have yet. */
+    keeping: whole<boolean>((state, kept) => ({ ...state, kept })),
     connection: whole<boolean>((state, connected) =>
       state.connected === connected ? state : { ...state, connected },
     ),
@@ -170,8 +200,28 @@ export const siteSlice = createSlice({
   },
 });
 
-/** Pending edits with one more: joined with the last when both are typing at one place and that one is not on its way. */
-function pendingWith(pending: readonly PendingEdit[], made: PendingEdit): PendingEdit[] {
+/** The state after an edit that took something back: never joined with others. */
+function tookBack(state: SiteState, { made, documents }: Made): SiteState {
+  return { ...state, documents, pending: [...state.pending, made], refusal: null };
+}
+
+/** The step that takes this taking back back. */
+function takingBack(step: Step, { made, says }: Made): Step {
+  return {
+    says: step.says,
+    group: null,
+    edits: [{ id: made.id, says, changes: made.changes }],
+  };
+}
+
+/**
+ * Pending edits with one more: joined with the last when both are typing at one place and that one is not on its way.
+ * @returns also that joined edit; `null` when together they change nothing, and none is left to send
+ */
+function pendingWith(
+  pending: readonly PendingEdit[],
+  made: PendingEdit,
+): { pending: PendingEdit[]; joined?: PendingEdit | null } {
   const last = pending.at(-1);
   const joins =
     last !== undefined &&
@@ -179,17 +229,33 @@ function pendingWith(pending: readonly PendingEdit[], made: PendingEdit): Pendin
     made.group !== null &&
     last.group === made.group &&
     samePlaces(last.changes, made.changes);
-  if (!joins) return [...pending, made];
+  if (!joins) return { pending: [...pending, made] };
   const joined = { ...made, id: last.id, changes: joinChanges(last.changes, made.changes) };
-  return [...pending.slice(0, -1), ...(joined.changes.length > 0 ? [joined] : [])];
+  return joined.changes.length > 0
+    ? { pending: [...pending.slice(0, -1), joined], joined }
+    : { pending: pending.slice(0, -1), joined: null };
 }
 
 /** The steps that can be undone with one more: a word being typed is one step. */
-function stepsWith(steps: readonly Step[], { changes, group }: PendingEdit, says: string): Step[] {
+function stepsWith(
+  steps: readonly Step[],
+  made: PendingEdit,
+  says: string,
+  joined: PendingEdit | null | undefined,
+): Step[] {
   const last = steps.at(-1);
-  if (last === undefined || group === null || last.group !== group)
-    return [...steps, { says, group, changes }].slice(-UNDO_DEPTH);
-  return [...steps.slice(0, -1), { says, group, changes: joinChanges(last.changes, changes) }];
+  const edit: StepEdit = { id: made.id, says, changes: made.changes };
+  if (last === undefined || made.group === null || last.group !== made.group)
+    return [...steps, { says, group: made.group, edits: [edit] }].slice(-UNDO_DEPTH);
+  const edits =
+    joined === undefined
+      ? [...last.edits, edit]
+      : [
+          ...last.edits.slice(0, -1),
+          ...(joined ? [{ id: joined.id, says, changes: joined.changes }] : []),
+        ];
+  if (edits.length === 0) return steps.slice(0, -1);
+  return [...steps.slice(0, -1), { says, group: made.group, edits }];
 }
 
 export const siteActions = siteSlice.actions;

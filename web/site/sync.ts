@@ -1,16 +1,34 @@
 import { newId } from '@sormet/core/model';
-import { isRefusal, runEdit, sayEdit, inverse, type NamedEdit } from '@sormet/core/edit';
+import { doEdit, isRefusal, sayEdit, type NamedEdit, type Past } from '@sormet/core/edit';
 import type { AppStore } from '../app/store';
-import { api, ApiProblem, Unreachable } from './api';
+import { api, ApiProblem, ServerFault, Unreachable } from './api';
 import { keepOutbox, takeOutboxes, windowName, type Outbox } from './outbox';
-import { siteActions } from './site-slice';
-import { conflictOf, type Conflict, type PendingEdit, type RefusedEdit } from './pending';
+import { siteActions, type Made } from './site-slice';
+import {
+  conflictOf,
+  pastOf,
+  type Conflict,
+  type PendingEdit,
+  type RefusedEdit,
+  type Step,
+} from './pending';
 
 /** How long typing may pause before it is sent. */
 const QUIET_MS = 160;
 /** How long typing without a pause may wait. */
 const LATEST_MS = 700;
 const RETRY_MS = 1000;
+/** How often an edit that the server fails on is tried before it is set aside. */
+const TRIES = 3;
+
+/** How an edit belongs to others. */
+export interface EditOptions {
+  /**
+   * Edits of one group that follow each other are one step to undo. What comes before its number is the stretch they
+   * belong to: all of that is one line of the history.
+   */
+  readonly group?: string | null;
+}
 
 /**
  * Keeps one site open: sends what is done here in order, hears what others do, keeps everything in the
@@ -23,6 +41,7 @@ export class SiteSync {
   private timer: ReturnType<typeof setTimeout> | undefined;
   private planTimer: ReturnType<typeof setTimeout> | undefined;
   private hearing: Promise<void> | undefined;
+  private hearAgain = false;
   private closed = false;
   private window = '';
   private kept: Outbox | undefined;
@@ -57,25 +76,48 @@ export class SiteSync {
     }
   }
 
-  /** Sends what an earlier window left behind. @returns what the server refused */
+  /**
+   * Sends what an earlier window left behind. @returns what the server refused, and what it failed on: neither
+   * keeps the site from opening
+   */
   private async sendLeft(pending: readonly PendingEdit[]): Promise<RefusedEdit[]> {
     const refused: RefusedEdit[] = [];
-    for (const each of pending) {
-      const { id, edit, changes } = each;
-      try {
-        await api.edit(this.site, {
-          id,
-          who: this.window,
-          name: edit.name,
-          args: edit.args,
-          changes,
-        });
-      } catch (error) {
-        if (!(error instanceof ApiProblem)) throw error;
-        refused.push({ edit: each, reason: error.message, stands: error.more['stands'] });
-      }
+    for (const edit of pending) {
+      const outcome = await this.sendOne(edit);
+      if (typeof outcome !== 'number') refused.push(outcome);
     }
     return refused;
+  }
+
+  /**
+   * Sends one edit, again a few times when the server fails on it.
+   * @returns the revision after it, or why it is set aside
+   * @throws Unreachable when the server is away: then nothing is known about the edit
+   */
+  private async sendOne(edit: PendingEdit): Promise<number | RefusedEdit> {
+    const { id, edit: named, changes, stretch } = edit;
+    for (let tries = 1; ; tries += 1)
+      try {
+        const { revision } = await api.edit(this.site, {
+          id,
+          who: this.window,
+          name: named.name,
+          args: named.args,
+          changes: [...changes],
+          stretch,
+        });
+        return revision;
+      } catch (error) {
+        if (error instanceof ServerFault && tries < TRIES) {
+          await new Promise((done) => setTimeout(done, 200 * tries));
+          continue;
+        }
+        if (error instanceof ServerFault)
+          return { edit, reason: error.message, stands: null, failed: true };
+        if (error instanceof ApiProblem)
+          return { edit, reason: error.message, stands: error.more['stands'] };
+        throw error;
+      }
   }
 
   close(): void {
@@ -92,51 +134,59 @@ export class SiteSync {
     if (status !== 'ready' || this.closed) return;
     if (this.kept?.pending === pending && this.kept.conflicts === conflicts) return;
     this.kept = { pending, conflicts };
-    keepOutbox(this.site, this.window, this.kept);
+    const kept = keepOutbox(this.site, this.window, this.kept);
+    // Never from within the change of state that led here.
+    if (kept !== this.state.kept)
+      queueMicrotask(() => this.store.dispatch(siteActions.keeping(kept)));
   }
 
   /** Does an edit here at once and sends it. @returns whether it was done */
-  edit(edit: NamedEdit, options: { group?: string | null; undo?: 'step' | 'none' } = {}): boolean {
-    const { documents } = this.state;
-    const changes = runEdit(documents, edit);
-    if (isRefusal(changes)) {
-      this.store.dispatch(siteActions.refused(changes.refused));
-      return false;
-    }
-    if (changes.length === 0) return true;
-    const says = sayEdit(documents, edit);
-    const made: PendingEdit = {
-      id: newId(),
-      edit,
-      changes,
-      group: options.group ?? null,
-      sent: false,
-    };
-    this.store.dispatch(siteActions.edited({ made, says, undo: options.undo ?? 'step' }));
-    this.sendSoon(made.group === null ? 0 : QUIET_MS);
+  edit(edit: NamedEdit, options: EditOptions = {}): boolean {
+    const made = this.make(edit, options, () => undefined);
+    if (!made) return false;
+    if (made.made.changes.length === 0) return true;
+    this.store.dispatch(siteActions.edited(made));
+    this.sendSoon(made.made.group === null ? 0 : QUIET_MS);
     return true;
   }
 
+  /** What an edit would do here; nothing when it is refused, which is said. */
+  private make(edit: NamedEdit, { group = null }: EditOptions, past: Past): Made | undefined {
+    const { documents } = this.state;
+    const done = doEdit(documents, edit, past);
+    if (isRefusal(done)) {
+      this.store.dispatch(siteActions.refused(done.refused));
+      return undefined;
+    }
+    const { changes } = done;
+    const stretch = group === null ? null : group.replace(/ \d+$/, '');
+    const made = { id: newId(), edit, changes, group, stretch, sent: false };
+    return { made, says: sayEdit(documents, edit, past), documents: done.documents };
+  }
+
   undo(): void {
-    const step = this.state.undo.at(-1);
-    if (!step) return;
-    const edit: NamedEdit = {
-      name: 'revert',
-      args: { changes: inverse(step.changes), says: `undid: ${step.says}` },
-    };
-    if (this.edit(edit, { undo: 'none' })) this.store.dispatch(siteActions.undone());
+    const { undo } = this.state;
+    const made = this.takeBack(undo);
     // What cannot be taken back any more must not stand in the way of the steps before it.
-    else this.store.dispatch(siteActions.undoLeftOut());
+    if (undo.length > 0)
+      this.store.dispatch(made ? siteActions.undone(made) : siteActions.undoLeftOut());
   }
 
   redo(): void {
-    const step = this.state.redo.at(-1);
-    if (!step) return;
-    const edit: NamedEdit = {
-      name: 'revert',
-      args: { changes: [...step.changes], says: `did again: ${step.says}` },
-    };
-    if (this.edit(edit, { undo: 'none' })) this.store.dispatch(siteActions.redone());
+    const { redo } = this.state;
+    const made = this.takeBack(redo);
+    if (redo.length > 0)
+      this.store.dispatch(made ? siteActions.redone(made) : siteActions.redoLeftOut());
+  }
+
+  /** The edit that takes the last of some steps back: it names the edits of the step. */
+  private takeBack(steps: readonly Step[]): Made | undefined {
+    const step = steps.at(-1);
+    if (!step) return undefined;
+    const edits = step.edits.map(({ id }) => id);
+    const made = this.make({ name: 'revert', args: { edits } }, {}, pastOf(steps));
+    if (made) this.sendSoon(0);
+    return made;
   }
 
   /** Does a conflicting edit again on what stands now, or lets it go. */
@@ -169,28 +219,19 @@ export class SiteSync {
         first = this.state.pending[0]
       ) {
         this.store.dispatch(siteActions.sending(first.id));
-        const { id, edit, changes } = this.state.pending[0]!;
-        try {
-          const { revision } = await api.edit(this.site, {
-            id,
-            who: this.window,
-            name: edit.name,
-            args: edit.args,
-            changes: [...changes],
-          });
-          if (revision === this.state.revision + 1)
-            this.store.dispatch(siteActions.accepted({ id, revision }));
-          else await this.hear();
-        } catch (error) {
-          if (!(error instanceof ApiProblem)) throw error;
+        const edit = this.state.pending[0]!;
+        const outcome = await this.sendOne(edit);
+        if (this.closed) return;
+        if (typeof outcome !== 'number') {
           await this.hear();
-          this.store.dispatch(
-            siteActions.refusedByServer({
-              id,
-              reason: error.message,
-              stands: error.more['stands'],
-            }),
-          );
+          const { reason, stands, failed = false } = outcome;
+          this.store.dispatch(siteActions.refusedByServer({ id: edit.id, reason, stands, failed }));
+        } else if (outcome === this.state.revision + 1)
+          this.store.dispatch(siteActions.accepted({ id: edit.id, revision: outcome }));
+        else {
+          await this.hear();
+          // Sent again after an answer was lost: its revision was heard before, and it waits no longer.
+          if (outcome <= this.state.revision) this.store.dispatch(siteActions.known(edit.id));
         }
       }
       this.store.dispatch(siteActions.connection(true));
@@ -204,11 +245,16 @@ export class SiteSync {
     }
   }
 
-  /** Fetches what this window has not heard yet. */
+  /**
+   * Fetches what this window has not heard yet. What is announced while it fetches is fetched too: an answer on
+   * its way may have been made before.
+   */
   private hear(): Promise<void> {
+    this.hearAgain = true;
     this.hearing ??= (async () => {
       try {
-        for (let more = true; more;) {
+        for (let more = false; more || this.hearAgain;) {
+          this.hearAgain = false;
           const answer = await api.history(this.site, this.state.revision);
           if (this.closed) return;
           this.store.dispatch(siteActions.heard(answer.edits));

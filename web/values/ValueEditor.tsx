@@ -12,10 +12,12 @@ import {
   type ValueType,
 } from '@sormet/core/model';
 import { safeAddress } from '@sormet/core/value';
+import { benchActions } from '../bench/bench-slice';
 import { api, type StoredFile } from '../site/api';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { useAppDispatch } from '../app/store';
 import { siteActions } from '../site/site-slice';
+import { WordSteps } from './word-steps';
 
 interface EditorProps {
   readonly type: ValueType;
@@ -120,7 +122,7 @@ function WordsInput({
   placeholder?: string | undefined;
   onChange: (value: string, group: string) => void;
 }): ReactNode {
-  const session = useRef({ began: '', words: 0 });
+  const session = useRef({ stretch: '', steps: new WordSteps('') });
   return (
     <Input.TextArea
       size="small"
@@ -131,14 +133,12 @@ function WordsInput({
       value={value}
       placeholder={placeholder ?? ''}
       onFocus={() => {
-        session.current = { began: newId(), words: 0 };
+        session.current = { stretch: newId(), steps: new WordSteps(value) };
       }}
       onChange={({ target }) => {
-        if (/\s$/.test(value) && target.value.length > value.length) session.current.words += 1;
-        onChange(
-          target.value.replace(/\n/g, ' '),
-          `${session.current.began} ${session.current.words}`,
-        );
+        const typed = target.value.replace(/\n/g, ' ');
+        const { stretch, steps } = session.current;
+        onChange(typed, `${stretch} ${steps.after(typed)}`);
       }}
     />
   );
@@ -229,6 +229,12 @@ function ImageEditor({
     try {
       const stored = await api.upload(sync.site, chosen);
       const doc = assetOf(stored);
+      if (stored.leftOut.length > 0)
+        dispatch(
+          benchActions.notice(
+            `${stored.name} was brought in without what does not draw: ${stored.leftOut.join(', ')}.`,
+          ),
+        );
       if (sync.edit({ name: 'addAsset', args: { asset: doc } }))
         onChange({ type: 'image', value: { asset: doc.id } }, null);
     } catch (error) {

@@ -7,6 +7,7 @@ import {
   type Source,
   type TreeDoc,
   type ValueType,
+  own,
 } from '@sormet/core/model';
 import { feeds } from '@sormet/core/value';
 
@@ -48,7 +49,7 @@ export function fittingFields(
     if (type === 'link' || type === 'entry') add([], `${name} · its page`, 'entry');
   };
   for (const repeat of repeatsAround(doc, node)) {
-    const stored = doc.nodes[repeat];
+    const stored = own(doc.nodes, repeat);
     if (stored?.kind === 'repeat') addType(stored.query.type, { repeat });
   }
   if (doc.kind === 'page' && doc.entries !== null) addType(doc.entries, 'page');
@@ -61,7 +62,7 @@ export function fieldLabel(
   doc: TreeDoc,
   source: Extract<Source, { is: 'field' }>,
 ): string {
-  const repeat = source.from === 'page' ? undefined : doc.nodes[source.from.repeat];
+  const repeat = source.from === 'page' ? undefined : own(doc.nodes, source.from.repeat);
   let typeId =
     source.from === 'page'
       ? doc.kind === 'page'
@@ -74,7 +75,8 @@ export function fieldLabel(
   const first = typeId && docOf(documents, 'type', typeId);
   words.push(first ? first.name.toLowerCase() : 'content that is gone');
   for (const id of source.path) {
-    const field = typeId ? docOf(documents, 'type', typeId)?.fields[id] : undefined;
+    const type = typeId ? docOf(documents, 'type', typeId) : undefined;
+    const field = type && own(type.fields, id);
     words.push(field ? field.label.toLowerCase() : 'a field that is gone');
     typeId = field?.of ?? null;
   }

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Button, Input } from 'antd';
-import { docOf, newId, type Source, type Typed } from '@sormet/core/model';
+import { docOf, newId, type Source, type Typed, own } from '@sormet/core/model';
 import { controlsOf, type ControlRow } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { fieldLabel, fittingFields } from '../../values/fields';
@@ -67,7 +67,8 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
   const { doc } = selected;
   const component = docOf(documents, 'component', doc.id);
   const { source, control, node } = row;
-  const property = source?.is === 'property' ? component?.properties[source.property] : undefined;
+  const property =
+    source?.is === 'property' && component ? own(component.properties, source.property) : undefined;
   const field = source?.is === 'field' ? source : undefined;
   const give = (next: Source | null, group: string | null = null) =>
     sync.edit(
@@ -136,7 +137,7 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
             {property && source?.is === 'property' ? (
               <span className="shows-row">
                 <span className="cell-words">
-                  {property.group ? (component.groups[property.group]?.label ?? '') : ''}{' '}
+                  {property.group ? (own(component.groups, property.group)?.label ?? '') : ''}{' '}
                   <span className="quiet">key {property.key}</span>
                 </span>
                 <Button

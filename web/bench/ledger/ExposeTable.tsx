@@ -1,3 +1,4 @@
+import { own } from '@sormet/core/model';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Button, Checkbox, Input } from 'antd';
 import type { ComponentDoc, Typed } from '@sormet/core/model';
@@ -89,7 +90,7 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
             {group.rows.map((row) => {
               const key = keyOf(row);
               const id = row.source?.is === 'property' ? row.source.property : undefined;
-              const property = id === undefined ? undefined : component.properties[id];
+              const property = id === undefined ? undefined : own(component.properties, id);
               return (
                 <tr key={key}>
                   <td className="cell tick">

@@ -1,21 +1,21 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { Alert, Skeleton } from 'antd';
 import { useApp } from '../../app/store';
-import { api, type HistoryEdit } from '../../site/api';
+import { api, type HistoryLine } from '../../site/api';
 import { useSync } from '../../site/SiteProvider';
 import { momentWords } from '../words';
 
-/** What was done on the site, newest first. */
+/** What was done on the site, newest first: one line for one stretch of typing or moving. */
 export function HistoryList(): ReactNode {
   const sync = useSync();
   const revision = useApp((state) => state.site.revision);
-  const [edits, setEdits] = useState<readonly HistoryEdit[] | null>(null);
+  const [lines, setLines] = useState<readonly HistoryLine[] | null>(null);
   const [error, setError] = useState('');
   useEffect(() => {
     let gone = false;
-    api.history(sync.site, Math.max(0, revision - 100)).then(
+    api.historyLines(sync.site, revision + 1).then(
       (answer) => {
-        if (!gone) setEdits([...answer.edits].reverse());
+        if (!gone) setLines(answer.lines);
       },
       (problem: Error) => {
         if (!gone) setError(problem.message);
@@ -26,15 +26,15 @@ export function HistoryList(): ReactNode {
     };
   }, [sync, revision]);
   if (error) return <Alert type="warning" title={error} />;
-  if (!edits) return <Skeleton active />;
-  if (edits.length === 0) return <p className="ledger-empty">Nothing has been changed yet.</p>;
+  if (!lines) return <Skeleton active />;
+  if (lines.length === 0) return <p className="ledger-empty">Nothing has been changed yet.</p>;
   return (
     <ol className="history-list">
-      {edits.map(({ revision: at, says, at: when }) => (
-        <li key={at}>
-          <span className="history-revision">{at}</span>
+      {lines.map(({ first, last, says, at }) => (
+        <li key={last}>
+          <span className="history-revision">{first === last ? last : `${first}–${last}`}</span>
           <span>{says}</span>
-          <time dateTime={when}>{momentWords(when)}</time>
+          <time dateTime={at}>{momentWords(at)}</time>
         </li>
       ))}
     </ol>

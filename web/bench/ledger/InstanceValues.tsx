@@ -9,6 +9,7 @@ import {
   type Source,
   type Typed,
   type WhenEmpty,
+  own,
 } from '@sormet/core/model';
 import type { ResolvedGroup } from '@sormet/core/resolve';
 import type { Known } from '@sormet/core/value';
@@ -91,7 +92,7 @@ export function groupsOf(
     label,
     rows: sorted.filter(([, { group }]) => group === key),
   }));
-  const alone = sorted.filter(([, { group }]) => group === null || !groups[group]);
+  const alone = sorted.filter(([, { group }]) => group === null || !own(groups, group));
   return [
     ...found.filter(({ rows }) => rows.length > 0),
     ...(alone.length > 0 ? [{ key: '', label: 'Properties', rows: alone }] : []),
@@ -112,7 +113,7 @@ function PropertyRow({
   const { node, doc, id, component } = selected;
   const [session] = useState(newId);
   if (node.kind !== 'instance' || !component) return null;
-  const source: Source | undefined = node.values[property];
+  const source: Source | undefined = own(node.values, property);
   const set = source?.is === 'value' ? source : undefined;
   const bound = source?.is === 'field' ? source : undefined;
   const lifted = source?.is === 'property' ? source : undefined;
@@ -271,11 +272,11 @@ function literalOf(source: Source): Typed | null {
 /** The value that a property shows on this instance, for the entry that is looked at. */
 function shownValue({ resolved, node, component }: Selected, property: PropertyId): Known {
   if (resolved?.kind === 'group')
-    return ((resolved as ResolvedGroup).inner.properties[property] ?? null) as Known;
+    return (own((resolved as ResolvedGroup).inner.properties, property) ?? null) as Known;
   // An instance that is not shown has no resolved values: what it would show is what it says.
   const source =
     node.kind === 'instance'
-      ? (node.values[property] ?? component?.properties[property]?.default)
+      ? (own(node.values, property) ?? (component && own(component.properties, property)?.default))
       : undefined;
   return source?.is === 'value' ? (source as Typed) : null;
 }

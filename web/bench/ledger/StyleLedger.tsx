@@ -1,8 +1,9 @@
 import { useState, type ReactNode } from 'react';
 import { AutoComplete, Input } from 'antd';
-import { siteOf, treeDocOf } from '@sormet/core/model';
+import { siteOf, treeDocOf, own } from '@sormet/core/model';
 import {
   cascade,
+  declarationKey,
   declaredProperties,
   expand,
   longhandsOf,
@@ -17,6 +18,7 @@ import { useApp, useAppDispatch } from '../../app/store';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../bench-slice';
 import type { Selected } from '../use-selected';
+import { useDraft } from '../../values/use-draft';
 import { componentWords } from '../words';
 
 /** The rows of the style ledger that are there before anything is declared, by group. */
@@ -228,6 +230,10 @@ function AddDeclaration({ onAdd }: { onAdd: (property: string) => void }): React
         onChange={setTyped}
         onKeyDown={(event) => {
           if (event.key === 'Enter') add(typed);
+          if (event.key === 'Escape') {
+            setTyped('');
+            setWrong('');
+          }
         }}
         onBlur={() => add(typed)}
       />
@@ -242,7 +248,7 @@ function AddDeclaration({ onAdd }: { onAdd: (property: string) => void }): React
 
 /** What a rule itself declares for a property, shorthand or not, at one width. */
 function ownValue(rule: Rule, property: string, width: Width): string | undefined {
-  const at = (name: string) => rule.block[width === 'base' ? name : `${name}@${width}`]?.css;
+  const at = (name: string) => own(rule.block, declarationKey(name, width))?.css;
   const longhands = longhandsOf(property);
   if (!longhands) return at(property);
   const values = longhands.map(at);
@@ -275,10 +281,23 @@ function StyleCell({
 }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
+  const dispatch = useAppDispatch();
   const site = siteOf(documents);
   const own = ownValue(rule, property, width);
-  const [draft, setDraft] = useState<string | null>(null);
-  const [wrong, setWrong] = useState('');
+  const { origin } = rule;
+  const target = `${ruleKey(origin)} ${property} ${width}`;
+  const { draft, wrong, type, commit, drop } = useDraft(
+    target,
+    own ?? '',
+    (css) => {
+      const edit = declaring(origin, property, width, css);
+      const tried = runEdit(documents, edit);
+      if (isRefusal(tried)) return tried.refused;
+      sync.edit(edit);
+      return '';
+    },
+    (css, reason) => dispatch(benchActions.notice(`“${css}” was not kept. ${reason}`)),
+  );
   const names = longhandsOf(property) ?? [property];
   const applied = names.map((name) => cascade(selected.rules, name, width, site)[0]);
   const winner = applied.find(Boolean);
@@ -297,27 +316,6 @@ function StyleCell({
       ? winner.origin
       : undefined;
 
-  const editFor = (css: string | null): NamedEdit => {
-    const { origin } = rule;
-    return origin.is === 'tag'
-      ? { name: 'declareTag', args: { tag: origin.tag, property, width, css } }
-      : { name: 'declare', args: { doc: origin.doc, node: origin.node, property, width, css } };
-  };
-  const commit = () => {
-    if (draft === null) return;
-    const css = draft.trim();
-    if (css === (own ?? '')) {
-      setDraft(null);
-      setWrong('');
-      return;
-    }
-    const edit = editFor(css === '' ? null : css);
-    const tried = runEdit(documents, edit);
-    if (isRefusal(tried)) return setWrong(tried.refused);
-    sync.edit(edit);
-    setDraft(null);
-    setWrong('');
-  };
   const color = own ?? elsewhere?.css;
   const swatch =
     /color$/.test(property) && color && /^(#|rgb|hsl|[a-z]+$)/.test(color) ? color : undefined;
@@ -334,17 +332,11 @@ function StyleCell({
           value={draft ?? own ?? ''}
           placeholder={elsewhere?.css ?? ''}
           status={wrong ? 'error' : ''}
-          onChange={({ target }) => {
-            setDraft(target.value);
-            setWrong('');
-          }}
+          onChange={(event) => type(event.target.value)}
           onBlur={commit}
           onKeyDown={(event) => {
             if (event.key === 'Enter') commit();
-            if (event.key === 'Escape') {
-              setDraft(null);
-              setWrong('');
-            }
+            if (event.key === 'Escape') drop();
           }}
         />
         {elsewhere && draft === null ? (
@@ -361,6 +353,14 @@ function StyleCell({
       ) : null}
     </td>
   );
+}
+
+/** The edit that declares a property in a rule at a width; an empty value takes it back. */
+function declaring(origin: Origin, property: string, width: Width, typed: string): NamedEdit {
+  const css = typed === '' ? null : typed;
+  return origin.is === 'tag'
+    ? { name: 'declareTag', args: { tag: origin.tag, property, width, css } }
+    : { name: 'declare', args: { doc: origin.doc, node: origin.node, property, width, css } };
 }
 
 function joinedApplied(property: string, values: readonly (string | undefined)[]): string {

@@ -1,0 +1,102 @@
+import { Type } from '@sinclair/typebox';
+import {
+  membersWithSources,
+  own,
+  pointer,
+  rootOf,
+  tokensOf,
+  treeDocOf,
+  withDescendants,
+  type Block,
+  type Documents,
+} from '../model';
+import { writtenBlock, declarationKey } from '../style';
+import { change, changeTo, type Change } from './change';
+import { emptyLiteral } from './control';
+import { defineEdit, refuse } from './define';
+import { documentWord } from './names';
+import { danglingIn } from './references';
+
+const exact = { additionalProperties: false };
+
+/**
+ * Mends one thing that points at nothing, as an earlier version may have left it: what cannot mean anything is
+ * taken away (an instance of a component that is gone, with what fills its slots), what can be empty becomes empty.
+ */
+export const mend = defineEdit({
+  args: Type.Object(
+    { doc: Type.String({ maxLength: 40 }), path: Type.String({ maxLength: 1000 }) },
+    exact,
+  ),
+  run(documents, { doc, path }) {
+    const found = danglingIn(documents).find((each) => each.doc === doc && each.path === path);
+    if (!found) return refuse('There is nothing to mend here any more.', doc, path);
+    const [member, node] = tokensOf(path);
+    const stored = own(documents, doc)!;
+    if (stored.kind === 'site') return changeTo(documents, doc, ['surround'], null);
+    const tree = treeDocOf(documents, doc);
+    if (!tree || member !== 'nodes' || node === undefined)
+      return [change(doc, '', stored, undefined)];
+    if (found.reason.startsWith('the property')) return withoutGoneProperties(documents, doc, node);
+    if (node === rootOf(tree.nodes))
+      return refuse(
+        `Its root is what is gone; nothing of ${documentWord(tree)} would be left. Bring the component back, or remove it.`,
+        doc,
+        path,
+      );
+    return withDescendants(tree.nodes, node)
+      .reverse()
+      .map((id) => change(doc, pointer('nodes', id), tree.nodes[id], undefined));
+  },
+  says: (documents, { doc }) =>
+    `mended what pointed at nothing in ${documentWord(own(documents, doc))}`,
+});
+
+function withoutGoneProperties(documents: Documents, doc: string, node: string): Change[] {
+  const component = own(documents, doc);
+  if (component?.kind !== 'component') return [];
+  const stored = component.nodes[node]!;
+  return membersWithSources(stored, (source) =>
+    source.is === 'property' && !Object.hasOwn(component.properties, source.property)
+      ? emptyLiteral(stored.kind === 'text' ? 'text' : 'boolean')
+      : source,
+  ).flatMap(([path, now]) => changeTo(documents, doc, ['nodes', node, ...path], now));
+}
+
+/**
+ * Brings every declaration into the form in which they are stored now, as the parser writes it, and takes out
+ * those that no stylesheet can hold. Run once when a site of an earlier version is opened.
+ */
+export const tidy = defineEdit({
+  args: Type.Object({}, exact),
+  run(documents) {
+    const changes: Change[] = [];
+    const add = (doc: string, tokens: string[], block: Block) => {
+      const now = tidied(block);
+      for (const key of Object.keys(block).sort())
+        changes.push(...changeTo(documents, doc, [...tokens, key], own(now, key)));
+    };
+    for (const id of Object.keys(documents).sort()) {
+      const doc = documents[id]!;
+      if (doc.kind === 'styles')
+        for (const tag of Object.keys(doc.tags).sort()) add(id, ['tags', tag], doc.tags[tag]!);
+      if (doc.kind === 'page' || doc.kind === 'component')
+        for (const node of Object.keys(doc.nodes).sort()) {
+          const stored = doc.nodes[node]!;
+          if (stored.kind === 'element' || stored.kind === 'instance')
+            add(id, ['nodes', node, 'style'], stored.style);
+        }
+    }
+    return changes;
+  },
+  says: () => 'wrote every declaration as it is stored now',
+});
+
+function tidied(block: Block): Block {
+  return Object.fromEntries(
+    writtenBlock(block).map(({ property, width, css }) => [
+      declarationKey(property, width),
+      { css },
+    ]),
+  );
+}

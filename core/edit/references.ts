@@ -1,0 +1,138 @@
+import { chainOf, own, pointer, sourcesOf, type Doc, type Documents, type Kind } from '../model';
+
+/**
+ * A reference that must lead somewhere: what holds it means nothing without what it names. Other references (a
+ * link, a picture, an entry as a value) are empty when what they name is gone, and need no care.
+ */
+export interface Reference {
+  /** Where it stands, as a JSON Pointer into its document. */
+  readonly path: string;
+  readonly kind: Kind;
+  readonly to: string;
+  /** Why it cannot stay when what it names is gone. */
+  readonly reason: string;
+}
+
+const known = new WeakMap<Doc, readonly Reference[]>();
+
+/** The references of a document that must lead somewhere, worked out once for each document. */
+export function referencesOf(doc: Doc): readonly Reference[] {
+  let list = known.get(doc);
+  if (!list) known.set(doc, (list = read(doc)));
+  return list;
+}
+
+function read(doc: Doc): Reference[] {
+  switch (doc.kind) {
+    case 'page':
+    case 'component': {
+      const found = Object.keys(doc.nodes).flatMap((node) => nodeReferences(doc, node));
+      if (doc.kind === 'page' && doc.entries !== null)
+        found.push({
+          path: '/entries',
+          kind: 'type',
+          to: doc.entries,
+          reason: 'the page is made from entries of a content type that is gone',
+        });
+      return found;
+    }
+    case 'entry':
+      return [
+        {
+          path: '/type',
+          kind: 'type',
+          to: doc.type,
+          reason: 'the content type of this entry is gone',
+        },
+      ];
+    case 'site':
+      return doc.surround === null
+        ? []
+        : [
+            {
+              path: '/surround',
+              kind: 'component',
+              to: doc.surround,
+              reason: 'the component that stands around every page is gone',
+            },
+          ];
+    default:
+      return [];
+  }
+}
+
+/** The same of one node. */
+export function nodeReferences(
+  doc: Extract<Doc, { kind: 'page' | 'component' }>,
+  id: string,
+): Reference[] {
+  const node = own(doc.nodes, id);
+  if (node?.kind === 'instance')
+    return [
+      {
+        path: pointer('nodes', id, 'component'),
+        kind: 'component',
+        to: node.component,
+        reason: 'the component that is placed here is gone',
+      },
+    ];
+  if (node?.kind === 'repeat')
+    return [
+      {
+        path: pointer('nodes', id, 'query', 'type'),
+        kind: 'type',
+        to: node.query.type,
+        reason: 'the content type that is repeated here is gone',
+      },
+    ];
+  return [];
+}
+
+/** Whether a reference leads to a document of the kind it must. */
+export function leads(documents: Documents, { kind, to }: Reference): boolean {
+  return own(documents, to)?.kind === kind;
+}
+
+/** Something that points at nothing: where, and why it means nothing as it is. */
+export interface Dangling {
+  readonly doc: string;
+  readonly path: string;
+  readonly reason: string;
+}
+
+/** Everything on a site that points at nothing: no edit leaves such a thing, but older versions did. */
+export function danglingIn(documents: Documents): Dangling[] {
+  const found: Dangling[] = [];
+  for (const id in documents) {
+    const doc = documents[id]!;
+    for (const reference of referencesOf(doc))
+      if (!leads(documents, reference))
+        found.push({ doc: id, path: reference.path, reason: reference.reason });
+    if (doc.kind === 'component')
+      for (const { path, property } of propertiesRead(doc))
+        if (!Object.hasOwn(doc.properties, property))
+          found.push({ doc: id, path, reason: 'the property that is read here is gone' });
+  }
+  return found;
+}
+
+const reads = new WeakMap<object, readonly { path: string; property: string }[]>();
+
+function propertiesRead(
+  doc: Extract<Doc, { kind: 'component' }>,
+): readonly { path: string; property: string }[] {
+  let list = reads.get(doc.nodes);
+  if (!list) {
+    list = Object.keys(doc.nodes).flatMap((id) =>
+      sourcesOf(doc.nodes[id]!).flatMap(([where, source]) =>
+        chainOf(source).flatMap((each) =>
+          each.is === 'property'
+            ? [{ path: pointer('nodes', id, ...where), property: each.property }]
+            : [],
+        ),
+      ),
+    );
+    reads.set(doc.nodes, list);
+  }
+  return list;
+}

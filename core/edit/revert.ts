@@ -1,0 +1,50 @@
+import { Type } from '@sinclair/typebox';
+import { guardedChanges, inverse, type Change } from './change';
+import { defineEdit, refuse, type Past, type PastEdit } from './define';
+
+/** The shape of the id under which an edit is sent, kept and named. */
+export const EDIT_ID_PATTERN = '^[a-z0-9-]{8,60}$';
+
+const TOOK_BACK = 'took back: ';
+const DID_AGAIN = 'did again: ';
+
+/**
+ * Takes edits back: those of one step, in the order in which they were done. It names them, and what it changes
+ * is made from what they changed, all or nothing, under the same guards and checks as any edit. Doing it again is
+ * taking the taking back back.
+ */
+export const revert = defineEdit({
+  args: Type.Object(
+    {
+      edits: Type.Array(Type.String({ pattern: EDIT_ID_PATTERN }), {
+        minItems: 1,
+        maxItems: 500,
+        uniqueItems: true,
+      }),
+    },
+    { additionalProperties: false },
+  ),
+  run(documents, { edits }, past) {
+    const found = pastOf(edits, past);
+    if (!found) return refuse('What should be taken back is not in the history of this site.');
+    const changes: Change[] = inverse(found.flatMap(({ changes: made }) => made));
+    const wrong = guardedChanges(documents, changes).mismatches[0];
+    return wrong
+      ? refuse(
+          'Somebody has changed this since; it cannot be taken back as it was.',
+          wrong.change.doc,
+          wrong.change.path,
+        )
+      : changes;
+  },
+  says(_, { edits }, past) {
+    const last = pastOf(edits, past)?.at(-1)?.says ?? 'an edit';
+    if (last.startsWith(TOOK_BACK)) return DID_AGAIN + last.slice(TOOK_BACK.length);
+    return TOOK_BACK + (last.startsWith(DID_AGAIN) ? last.slice(DID_AGAIN.length) : last);
+  },
+});
+
+function pastOf(edits: readonly string[], past: Past): PastEdit[] | undefined {
+  const found = edits.flatMap((edit) => past(edit) ?? []);
+  return found.length === edits.length ? found : undefined;
+}

@@ -1,0 +1,61 @@
+import { WorkingCopy, type Documents } from '.';
+
+const documentsOf = (value: unknown) => value as Documents;
+
+describe('a working copy', () => {
+  const before = documentsOf({ one: { a: { x: 1 }, b: { y: { z: 1 } } }, two: { a: {} } });
+
+  test('shares everything off the paths that are written to, and leaves what it was given alone', () => {
+    const copy = new WorkingCopy(before);
+    expect(copy.write('one', '/b/y/z', 2)).toBe(true);
+    const after = copy.documents as never as Record<string, { a: unknown }>;
+    expect(after).toEqual({ one: { a: { x: 1 }, b: { y: { z: 2 } } }, two: { a: {} } });
+    expect(after['two']).toBe(before['two']);
+    expect(after['one']!.a).toBe((before['one'] as never as { a: unknown }).a);
+    expect((before['one'] as never as { b: { y: { z: number } } }).b.y.z).toBe(1);
+  });
+
+  test('copies a container once, however often it is written to', () => {
+    const nodes = Object.fromEntries(Array.from({ length: 50 }, (_, i) => [`n${i}`, { name: '' }]));
+    const reads = { count: 0 };
+    const watched = new Proxy(nodes, {
+      ownKeys: (target) => {
+        reads.count += 1;
+        return Reflect.ownKeys(target);
+      },
+    });
+    const copy = new WorkingCopy(documentsOf({ page: { nodes: watched } }));
+    for (let i = 0; i < 50; i += 1) copy.write('page', `/nodes/n${i}/name`, 'named');
+    expect(reads.count).toBe(1);
+  });
+
+  test('never writes into a value that it was given to put in', () => {
+    const given = { inner: { word: 'as it was' } };
+    const copy = new WorkingCopy(before);
+    copy.write('one', '/a', given);
+    copy.write('one', '/a/inner/word', 'another');
+    expect(given.inner.word).toBe('as it was');
+    expect(copy.read('one', '/a/inner/word')).toBe('another');
+  });
+
+  test('takes members and whole documents away', () => {
+    const copy = new WorkingCopy(before);
+    copy.write('one', '/a', undefined);
+    copy.write('two', '', undefined);
+    expect(copy.documents).toEqual({ one: { b: { y: { z: 1 } } } });
+  });
+
+  test('treats a member named __proto__ like any other', () => {
+    const copy = new WorkingCopy(before);
+    copy.write('two', '/a/__proto__', { evil: true });
+    expect(Object.keys((copy.documents['two'] as never as { a: object }).a)).toEqual(['__proto__']);
+    expect(({} as { evil?: boolean }).evil).toBeUndefined();
+  });
+
+  test('says where there is nothing to write into, inherited members and lists too', () => {
+    const copy = new WorkingCopy(documentsOf({ one: { list: [1] } }));
+    expect(copy.write('one', '/none/a', 1)).toBe(false);
+    expect(copy.write('constructor', '/a', 1)).toBe(false);
+    expect(copy.write('one', '/list/0', 1)).toBe(false);
+  });
+});

@@ -1,0 +1,95 @@
+/** What single keys do, by a name that stays, with the key each has when nothing else was chosen. */
+export const SINGLE_KEYS = [
+  { does: 'go', key: 'g', words: 'go line: place, go, do' },
+  { does: 'beside', key: 'b', words: 'definition beside the page, open or closed' },
+  { does: 'make component', key: 'm', words: 'make component of what is selected' },
+  { does: 'expose', key: 'e', words: 'expose the controls of what is selected in a definition' },
+  { does: 'trace', key: 'x', words: 'trace: where the values of what is selected come from' },
+  { does: 'preview', key: 'p', words: 'preview the page as visitors see it, and back' },
+  { does: 'narrower', key: ',', words: 'narrower' },
+  { does: 'wider', key: '.', words: 'wider' },
+  { does: 'entry before', key: '[', words: 'entry before' },
+  { does: 'entry after', key: ']', words: 'entry after' },
+  { does: 'fold left', key: 'o', words: 'outline and shelf, folded or open' },
+  { does: 'fold ledger', key: 'l', words: 'ledger, folded or open' },
+  { does: 'keys', key: '?', words: 'this list' },
+] as const;
+
+export type SingleKey = (typeof SINGLE_KEYS)[number]['does'];
+
+/** Keys with a meaning that is not theirs to change. */
+export const FIXED_KEYS: readonly (readonly [string, string])[] = [
+  [
+    'Arrow keys',
+    'walk the tree: up and down siblings, left to what is around, right to what is inside; in the outline, from row to row',
+  ],
+  ['Enter', 'type into the text of what is selected'],
+  ['Escape', 'select what is around; end typing'],
+  ['Alt+Up, Alt+Down', 'move what is selected before or behind its neighbour'],
+  ['Delete', 'remove what is selected'],
+  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
+];
+
+/** Which single key does what, and whether single keys do anything (WCAG 2.2, 2.1.4: they can be turned off or changed). */
+export interface Keymap {
+  readonly on: boolean;
+  /** Only those that were changed. */
+  readonly changed: Readonly<Partial<Record<SingleKey, string>>>;
+}
+
+export const DEFAULT_KEYMAP: Keymap = { on: true, changed: {} };
+
+/** The key that does something. */
+export function keyFor(keymap: Keymap, does: SingleKey): string {
+  return keymap.changed[does] ?? SINGLE_KEYS.find((each) => each.does === does)!.key;
+}
+
+/** What a key does; nothing when single keys are off or it is none of them. */
+export function doneBy(keymap: Keymap, key: string): SingleKey | undefined {
+  if (!keymap.on) return undefined;
+  return SINGLE_KEYS.find(({ does }) => keyFor(keymap, does) === key)?.does;
+}
+
+/** The keymap with another key for something, or why it cannot be. */
+export function withKey(
+  keymap: Keymap,
+  does: SingleKey,
+  key: string,
+): { keymap: Keymap } | { reason: string } {
+  if ([...key].length !== 1 || /\s/.test(key)) return { reason: 'Type one letter, digit or sign.' };
+  const taken = SINGLE_KEYS.find((each) => each.does !== does && keyFor(keymap, each.does) === key);
+  if (taken) return { reason: `“${key}” is the key of: ${taken.words}.` };
+  const changed = { ...keymap.changed, [does]: key };
+  if (SINGLE_KEYS.find((each) => each.does === does)!.key === key) delete changed[does];
+  return { keymap: { ...keymap, changed } };
+}
+
+const STORED = 'sormet.keys';
+
+/** The keymap that this browser keeps; the default where it keeps none that can be read. */
+export function keptKeymap(): Keymap {
+  try {
+    const kept = JSON.parse(localStorage.getItem(STORED) ?? 'null') as Partial<Keymap> | null;
+    let keymap: Keymap = { ...DEFAULT_KEYMAP, on: kept?.on !== false };
+    for (const { does } of SINGLE_KEYS) {
+      const key = kept?.changed?.[does];
+      const next = typeof key === 'string' ? withKey(keymap, does, key) : undefined;
+      if (next && 'keymap' in next) keymap = next.keymap;
+    }
+    return keymap;
+  } catch {
+    // No storage, or what stands there is not ours: the keys are those that are listed.
+    return DEFAULT_KEYMAP;
+  }
+}
+
+/** Keeps a keymap in this browser. @returns whether it could */
+export function keepKeymap(keymap: Keymap): boolean {
+  try {
+    localStorage.setItem(STORED, JSON.stringify(keymap));
+    return true;
+  } catch {
+    // Storage is full or closed: it holds until the window is closed, which is said.
+    return false;
+  }
+}
