@@ -15,7 +15,7 @@ interface Felt {
  * milliseconds of the main thread, beside a listener that changes the same text by hand.
  */
 export async function canvasInBrowser(): Promise<Row[]> {
-  const server = new OwnServer(5390, 5391);
+  const server = await OwnServer.make();
   await server.start();
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',

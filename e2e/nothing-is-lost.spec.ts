@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import { expect, test, type BrowserContext, type Page } from '@playwright/test';
 import { PORT } from './addresses';
 import { BenchHand } from './bench';
@@ -72,10 +73,11 @@ test.describe('two windows on one site', () => {
 });
 
 test.describe('a server that goes away', () => {
-  const own = new OwnServer(5290, 5291);
-  test.afterAll(async () => {
-    await own.stop();
+  let own: OwnServer;
+  test.beforeAll(async () => {
+    own = await OwnServer.make();
   });
+  test.afterAll(() => own.remove());
 
   const heading = (page: Page) => new BenchHand(page).canvas.locator('h1');
 
@@ -125,9 +127,12 @@ test.describe('a server that goes away', () => {
   });
 
   test('a second start on a port in use says so, and what to do', async () => {
-    const second = new OwnServer(PORT, 5292);
+    const second = await OwnServer.make({ port: PORT });
     expect(await second.startInVain()).toContain(
       `Port ${PORT} is in use. Stop what uses it, or name another port in SORMET_PORT.`,
     );
+    // Ports are looked at before anything is touched.
+    expect(readdirSync(second.folder)).toEqual([]);
+    await second.remove();
   });
 });

@@ -1,23 +1,62 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, readFileSync, chmodSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { freePort } from '../scripts/lib/ports.mjs';
 
 const root = join(import.meta.dirname, '..');
 
 /** A Sormet of a test's own, started as people start it, that may be killed and started again. */
 export class OwnServer {
-  readonly folder = mkdtempSync(join(tmpdir(), 'sormet-own-'));
   private child: ChildProcess | undefined;
   output = '';
 
-  constructor(
+  private constructor(
     readonly port: number,
     readonly sitesPort: number,
-  ) {
+    readonly folder: string,
+    private readonly env: Readonly<Record<string, string>>,
+  ) {}
+
+  /**
+   * @param options a data folder and ports of another's, where that is what is tested; settings beside them
+   */
+  static async make(
+    options: { port?: number; folder?: string; env?: Readonly<Record<string, string>> } = {},
+  ): Promise<OwnServer> {
+    const folder = options.folder ?? mkdtempSync(join(tmpdir(), 'sormet-own-'));
     // The user that runs the database must be able to pass through.
-    chmodSync(this.folder, 0o755);
+    if (options.folder === undefined) chmodSync(folder, 0o755);
+    return new OwnServer(
+      options.port ?? (await freePort()),
+      await freePort(),
+      folder,
+      options.env ?? {},
+    );
+  }
+
+  /** The process of the database. */
+  get postmaster(): number {
+    const [pid] = readFileSync(join(this.folder, 'postgres', 'postmaster.pid'), 'utf8').split('\n');
+    return Number(pid);
+  }
+
+  /** The start command and what it started, apart from the database. */
+  get processes(): number[] {
+    const { pid } = this.child!;
+    const inner = execFileSync('ps', ['--ppid', String(pid), '-o', 'pid=,args='])
+      .toString()
+      .trim()
+      .split('\n')
+      .filter((line) => line.includes('server/main.ts'));
+    return [pid!, ...inner.map((line) => Number(line.trim().split(/\s+/)[0]))];
+  }
+
+  /** Stops it and takes everything away that it left on disk. */
+  async remove(): Promise<void> {
+    await this.stop();
+    rmSync(this.folder, { recursive: true, force: true });
   }
 
   get address(): string {
@@ -42,7 +81,7 @@ export class OwnServer {
     return this.output;
   }
 
-  private launch(): ChildProcess {
+  launch(): ChildProcess {
     const child = spawn(process.execPath, ['scripts/start.mjs'], {
       cwd: root,
       env: {
@@ -50,6 +89,7 @@ export class OwnServer {
         SORMET_PORT: String(this.port),
         SORMET_SITES_PORT: String(this.sitesPort),
         SORMET_DATA: this.folder,
+        ...this.env,
       },
     });
     this.child = child;
@@ -80,16 +120,7 @@ export class OwnServer {
   async kill(): Promise<void> {
     const { child } = this;
     if (!child?.pid) return;
-    const inner = execFileSync('ps', ['--ppid', String(child.pid), '-o', 'pid='])
-      .toString()
-      .trim()
-      .split(/\s+/);
-    const [postmaster] = readFileSync(
-      join(this.folder, 'postgres', 'postmaster.pid'),
-      'utf8',
-    ).split('\n');
-    for (const pid of [child.pid, ...inner.map(Number), Number(postmaster)])
-      process.kill(pid, 'SIGKILL');
+    for (const pid of [...this.processes, this.postmaster]) process.kill(pid, 'SIGKILL');
     if (child.exitCode === null && child.signalCode === null) await once(child, 'exit');
   }
 }

@@ -1,7 +1,13 @@
+import { chmodSync, mkdirSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 import { PORT, SITES_PORT } from './addresses';
+
+/** An empty data folder: the one that `npm test` removes afterwards, else one in the folder for temporary files. */
+const dataFolder = (process.env['SORMET_E2E_DATA'] ??= mkdtempSync(join(tmpdir(), 'sormet-e2e-')));
+mkdirSync(dataFolder, { recursive: true });
+chmodSync(dataFolder, 0o755);
 
 /** The real interface in Debian's Chromium, on a server of its own with the demo in a database of its own. */
 export default defineConfig({
@@ -35,7 +41,7 @@ export default defineConfig({
     trace: 'retain-on-failure',
   },
   webServer: {
-    command: 'node e2e/fresh-start.mjs',
+    command: 'node scripts/start.mjs',
     cwd: join(import.meta.dirname, '..'),
     url: `http://127.0.0.1:${PORT}/api/health`,
     timeout: 180_000,
@@ -43,7 +49,7 @@ export default defineConfig({
     env: {
       SORMET_PORT: String(PORT),
       SORMET_SITES_PORT: String(SITES_PORT),
-      SORMET_DATA: join(tmpdir(), `sormet-e2e-${process.getuid?.() ?? 0}`),
+      SORMET_DATA: dataFolder,
     },
   },
 });

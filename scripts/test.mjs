@@ -1,15 +1,24 @@
 /** `npm test`: format, lint, types, unit tests, and the interface in a real browser. */
 import { spawnSync } from 'node:child_process';
-import { rmSync } from 'node:fs';
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { installChromium, installPackages, installPostgres, root } from './lib/install.mjs';
 import { buildInterface } from './lib/interface.mjs';
+import { freePort } from './lib/ports.mjs';
 import { startPostgres } from './lib/postgres.mjs';
 import { giveUp, say } from './lib/say.mjs';
 
-const folder = join(tmpdir(), `sormet-test-${process.getuid?.() ?? 0}-${process.pid}`);
+/** Everything these tests leave on disk, removed at the end however they end. */
+const folder = mkdtempSync(join(tmpdir(), 'sormet-test-'));
+chmodSync(folder, 0o755);
 let database;
+
+process.on('exit', () => {
+  database?.stop();
+  rmSync(folder, { recursive: true, force: true });
+});
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => process.exit(1));
 
 /** Runs one part; its failure does not keep the others from being told. */
 function part(name, command, args, env = {}) {
@@ -41,18 +50,23 @@ try {
     ]),
     part('Types', bin('tsc'), ['--noEmit', '-p', 'tsconfig.json']),
   ];
-  database = await startPostgres(programs, folder, { durable: false });
+  database = await startPostgres(programs, join(folder, 'unit'), { durable: false, tests: true });
   results.push(part('Core and server', bin('jest'), [], { SORMET_TEST_DATABASE: database.url }));
   database.stop();
   database = undefined;
-  rmSync(folder, { recursive: true, force: true });
-  results.push(part('Interface', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts']));
+  const interfaceEnv = {
+    SORMET_E2E_PORT: String(await freePort()),
+    SORMET_E2E_SITES_PORT: String(await freePort()),
+    SORMET_E2E_DATA: join(folder, 'interface'),
+    TMPDIR: folder,
+  };
+  results.push(
+    part('Interface', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], interfaceEnv),
+  );
   const failed = results.filter(({ passed }) => !passed);
   for (const { name } of failed) say(`FAILED: ${name}`);
   say(`\n${results.length - failed.length} passed, ${failed.length} failed`);
   process.exit(failed.length === 0 ? 0 : 1);
 } catch (error) {
-  database?.stop();
-  rmSync(folder, { recursive: true, force: true });
   giveUp(error);
 }

@@ -17,14 +17,28 @@ function fingerprint() {
   return hash.digest('hex');
 }
 
-/** Builds the interface, when it is not built from what is here now. */
+/** Builds the interface, when it is not built from what is here now; one at a time, where several are started at once. */
 export function buildInterface() {
-  const stamp = join(root, 'web', 'dist', '.built-from');
-  const now = fingerprint();
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
+  if (isBuilt()) return;
   say('Building the interface …');
+  const lock = join(root, 'node_modules', '.sormet-build.lock');
+  run('flock', [lock, process.execPath, join(root, 'scripts', 'lib', 'build-once.mjs')], {
+    stdio: ['ignore', 'ignore', 'pipe'],
+  });
+}
+
+/** Builds it, unless somebody did while this waited for its turn. */
+export function buildOnce() {
+  if (isBuilt()) return;
+  const now = fingerprint();
   run('npm', ['run', 'build', '--workspace', 'web', '--silent'], {
     stdio: ['ignore', 'ignore', 'pipe'],
   });
   writeFileSync(stamp, now);
+}
+
+const stamp = join(root, 'web', 'dist', '.built-from');
+
+function isBuilt() {
+  return existsSync(stamp) && readFileSync(stamp, 'utf8') === fingerprint();
 }

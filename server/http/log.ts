@@ -1,3 +1,5 @@
+import { isAway } from '../database/away';
+
 /**
  * What of an error goes into the log: what kind it was and where, and never what a site holds. Errors of the
  * database carry the statement, its parameters and values in their messages, so those are left out.
@@ -12,7 +14,7 @@ export function logFault(what: string, error: unknown): void {
     query?: string;
   };
   const database = driverError ?? (query !== undefined || /^[0-9A-Z]{5}$/.test(code ?? ''));
-  const where = stack
+  const where = (isAway(error) ? undefined : stack)
     ?.split('\n')
     .filter((line) => /^\s+at /.test(line))
     .slice(0, 6)

@@ -1,0 +1,287 @@
+import { execFileSync } from 'node:child_process';
+import { once } from 'node:events';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { Client } from 'pg';
+import { OwnServer } from './own-server';
+
+/** What `npm start` promises about folders, processes and what it says: tried without a browser. */
+const made: OwnServer[] = [];
+async function own(options: Parameters<typeof OwnServer.make>[0] = {}): Promise<OwnServer> {
+  const server = await OwnServer.make(options);
+  made.push(server);
+  return server;
+}
+
+test.afterAll(async () => {
+  for (const server of made) await server.remove();
+});
+
+const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
+
+async function answers(server: OwnServer): Promise<void> {
+  await expect.poll(() => server.answers(), { timeout: 60_000 }).toBe(true);
+}
+
+async function published(server: OwnServer, path: string): Promise<number> {
+  const answer = await fetch(`http://127.0.0.1:${server.sitesPort}${path}`);
+  return answer.status;
+}
+
+test.describe('while one runs', () => {
+  test.describe.configure({ mode: 'serial' });
+  let first: OwnServer;
+  test.beforeAll(async () => {
+    test.setTimeout(120_000);
+    first = await own();
+    await first.start();
+    const base = `${first.address}/api/sites/brackenfold/releases`;
+    const { id } = (await (await fetch(base, { method: 'POST' })).json()) as { id: string };
+    await expect
+      .poll(
+        async () => ((await (await fetch(`${base}/${id}`)).json()) as { state: string }).state,
+        {
+          timeout: 30_000,
+        },
+      )
+      .toBe('done');
+    expect(await published(first, '/about')).toBe(200);
+  });
+
+  test('a second on the same data is refused, and the first goes on with its database', async () => {
+    const postmaster = first.postmaster;
+    const second = await OwnServer.make({ folder: first.folder });
+    expect(await second.startInVain()).toContain('is in use by another Sormet');
+    await pause(500);
+    expect(await first.answers()).toBe(true);
+    expect(first.postmaster).toBe(postmaster);
+  });
+
+  test('the database is killed: pages go on being served, it is started again, and that is said', async () => {
+    test.setTimeout(120_000);
+    process.kill(first.postmaster, 'SIGKILL');
+    let served = 0;
+    for (let i = 0; i < 20; i += 1) {
+      if ((await published(first, '/about')) === 200) served += 1;
+      await pause(50);
+    }
+    expect(served).toBe(20);
+    await expect
+      .poll(() => first.output, { timeout: 30_000 })
+      .toContain('The database is there again.');
+    await answers(first);
+  });
+
+  test('the server is killed: it is started again, and that is said', async () => {
+    test.setTimeout(120_000);
+    const [, server] = first.processes;
+    process.kill(server!, 'SIGKILL');
+    await expect.poll(() => first.output, { timeout: 30_000 }).toContain('It is started again in');
+    await answers(first);
+  });
+
+  test('the database dies while a release is made: the server lives, and the release is made when it is back', async () => {
+    test.setTimeout(180_000);
+    const base = `${first.address}/api/sites/brackenfold`;
+    const { documents } = (await (await fetch(base)).json()) as {
+      documents: Record<string, { title: unknown }>;
+    };
+    const now = { is: 'value', type: 'text', value: 'While the database dies' };
+    const edit = {
+      id: 'edit-before-it-dies',
+      who: 'a test',
+      name: 'setPage',
+      args: { page: 'page-about', set: { title: now } },
+      changes: [{ doc: 'page-about', path: '/title', was: documents['page-about']!.title, now }],
+    };
+    const json = { method: 'POST', headers: { 'content-type': 'application/json' } };
+    expect((await fetch(`${base}/edits`, { ...json, body: JSON.stringify(edit) })).status).toBe(
+      200,
+    );
+    const server = first.processes[1];
+    const answer = await fetch(`${base}/releases`, { method: 'POST' });
+    expect(answer.status).toBe(202);
+    const { id } = (await answer.json()) as { id: string };
+    process.kill(first.postmaster, 'SIGKILL');
+    const state = async () => {
+      const response = await fetch(`${base}/releases/${id}`);
+      return response.ok ? ((await response.json()) as { state: string }).state : response.status;
+    };
+    await expect.poll(state, { timeout: 60_000 }).toBe('done');
+    expect(first.processes[1]).toBe(server);
+  });
+
+  test('the role of the application is no superuser', async () => {
+    // The address of the database is handed to the server in its environment.
+    const environment = readFileSync(`/proc/${first.processes[1]}/environ`, 'utf8').split('\0');
+    const url = environment.find((each) => each.startsWith('SORMET_DATABASE='))!;
+    const client = new Client({ connectionString: url.slice('SORMET_DATABASE='.length) });
+    await client.connect();
+    const { rows } = await client.query(
+      'SELECT rolsuper, rolcreatedb, rolcreaterole FROM pg_roles WHERE rolname = current_user',
+    );
+    await client.end();
+    expect(rows).toEqual([{ rolsuper: false, rolcreatedb: false, rolcreaterole: false }]);
+  });
+
+  test('logs hold nothing of the site', () => {
+    const log = readFileSync(join(first.folder, 'postgres', 'server.log'), 'utf8');
+    for (const words of ['While the database dies', 'Bring it broken'])
+      expect([first.output.includes(words), log.includes(words)]).toEqual([false, false]);
+  });
+
+  test('stopped, it leaves no process, and starts again from a stale or empty note of one', async () => {
+    test.setTimeout(180_000);
+    const postmaster = first.postmaster;
+    expect(await first.stop()).toBe(0);
+    // A process that has ended and that nobody asks after keeps its number; it runs nothing.
+    const command = `/proc/${postmaster}/cmdline`;
+    expect(existsSync(command) ? readFileSync(command, 'utf8') : '').toBe('');
+    const note = join(first.folder, 'postgres', 'postmaster.pid');
+    for (const stale of ['', `${process.pid}\n/nowhere\n1\n5432\n`, '999999999\n']) {
+      writeFileSync(note, stale);
+      await first.start();
+      expect(await first.stop()).toBe(0);
+    }
+  });
+
+  test('its lost password is replaced', async () => {
+    test.setTimeout(120_000);
+    rmSync(join(first.folder, 'postgres.password'));
+    await first.start();
+    expect(first.output).toContain('it gets a new one');
+    expect(await first.stop()).toBe(0);
+  });
+});
+
+test.describe('a folder that is not its own', () => {
+  const filesIn = (folder: string): string[] =>
+    execFileSync('find', [folder, '-type', 'f', '-not', '-name', 'lock'])
+      .toString()
+      .trim()
+      .split('\n')
+      .sort();
+
+  for (const [what, fill] of [
+    [
+      'somebody’s files',
+      (data: string) => writeFileSync(join(data, 'thesis.odt'), 'years of work'),
+    ],
+    [
+      'a damaged database',
+      (data: string) => {
+        mkdirSync(join(data, 'base'));
+        writeFileSync(join(data, 'base', 'rows'), 'everything');
+      },
+    ],
+    [
+      'a database of another version',
+      (data: string) => {
+        for (const name of ['base', 'global']) mkdirSync(join(data, name));
+        writeFileSync(join(data, 'PG_VERSION'), '9\n');
+        writeFileSync(join(data, 'global', 'pg_control'), 'x');
+      },
+    ],
+  ] as const)
+    test(`${what} in its place is refused, and nothing of it is touched`, async () => {
+      const server = await own();
+      const data = join(server.folder, 'postgres');
+      mkdirSync(data);
+      fill(data);
+      const before = filesIn(server.folder);
+      const said = await server.startInVain();
+      expect(said).toMatch(/was touched/);
+      expect(said).not.toMatch(/\n\s+at /);
+      expect(filesIn(server.folder)).toEqual(before);
+    });
+
+  test('what it left half made itself is made again; what it did not mark is not', async () => {
+    test.setTimeout(120_000);
+    const server = await own();
+    const making = join(server.folder, 'postgres.making');
+    mkdirSync(making);
+    writeFileSync(join(making, 'PG_VERSION'), '');
+    expect(await server.startInVain()).toContain('was not made by Sormet');
+    expect(readdirSync(making)).toEqual(['PG_VERSION']);
+    writeFileSync(making + '.by-sormet', '');
+    await server.start();
+    expect(existsSync(making)).toBe(false);
+    await server.remove();
+  });
+
+  for (const folder of ['/proc/x', '/dev/null/x'])
+    test(`${folder} is refused in clear words`, async () => {
+      const server = await OwnServer.make({ folder });
+      const said = await server.startInVain();
+      expect(said).toContain('Name another in SORMET_DATA');
+      expect(said).not.toMatch(/\n\s+at /);
+    });
+
+  test('a path with quotes, spaces and dollars works', async () => {
+    test.setTimeout(120_000);
+    const outer = await own();
+    const folder = join(outer.folder, `it's "odd" $HOME & more`);
+    const server = await OwnServer.make({ folder });
+    await server.start();
+    await server.stop();
+  });
+
+  test('killed while it makes its first database, it makes it the next time', async () => {
+    test.setTimeout(180_000);
+    const server = await own();
+    for (const wait of [150, 600, 1500]) {
+      const child = server.launch();
+      await pause(wait);
+      child.kill('SIGKILL');
+      await once(child, 'exit');
+      // initdb ends by itself, or is ended by what it can no longer do.
+      await pause(300);
+    }
+    await server.start();
+    await server.remove();
+  });
+
+  test('two first starts at once: one serves, the other says why not', async () => {
+    test.setTimeout(180_000);
+    const one = await own();
+    const other = await OwnServer.make({ folder: one.folder });
+    const losing = [one, other].map(async (server) => {
+      try {
+        await server.start();
+        return undefined;
+      } catch (error) {
+        return (error as Error).message;
+      }
+    });
+    const said = (await Promise.all(losing)).filter((words) => words !== undefined);
+    expect(said).toHaveLength(1);
+    expect(said[0]).toContain('is in use by another Sormet');
+    await other.stop();
+    await one.stop();
+  });
+});
+
+test('listening wider is said loudly, and only names that are allowed are answered to', async () => {
+  test.setTimeout(120_000);
+  const server = await own({ env: { SORMET_HOST: '0.0.0.0', SORMET_NAMES: 'sheds.example' } });
+  await server.start();
+  expect(server.output).toContain('ATTENTION: Sormet listens on 0.0.0.0');
+  const status = (host: string) =>
+    Number(
+      execFileSync('curl', [
+        '-s',
+        '-o',
+        '/dev/null',
+        '-w',
+        '%{http_code}',
+        '-H',
+        `host: ${host}`,
+        `${server.address}/api/health`,
+      ]).toString(),
+    );
+  expect([status('evil.example'), status('sheds.example'), status('localhost')]).toEqual([
+    403, 200, 200,
+  ]);
+  await server.remove();
+});

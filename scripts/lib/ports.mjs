@@ -1,0 +1,47 @@
+import { createServer } from 'node:net';
+import { Trouble } from './say.mjs';
+
+/** Tries to listen. @returns nothing when it can be, else the code of the error */
+function tryPort(port, host) {
+  return new Promise((answer) => {
+    const server = createServer();
+    server.once('error', (error) => answer(error.code));
+    server.listen(port, host, () => server.close(() => answer(undefined)));
+  });
+}
+
+/** A port that is free now, on loopback. */
+export function freePort() {
+  return new Promise((found, failed) => {
+    const server = createServer();
+    server.once('error', failed);
+    server.listen(0, '127.0.0.1', () => {
+      const { port } = server.address();
+      server.close(() => found(port));
+    });
+  });
+}
+
+/** Looks whether Sormet could listen where it is told to, before anything else is touched. @throws Trouble with what to do */
+export async function checkPorts(env = process.env) {
+  const host = env.SORMET_HOST?.trim() || '127.0.0.1';
+  for (const [setting, byDefault] of [
+    ['SORMET_PORT', 5180],
+    ['SORMET_SITES_PORT', 5181],
+  ]) {
+    const port = env[setting] ? Number(env[setting]) : byDefault;
+    if (!Number.isInteger(port) || port < 1 || port > 65535)
+      throw new Trouble(`${setting} is “${env[setting]}”; it must be a port between 1 and 65535.`);
+    const code = await tryPort(port, host);
+    if (code === 'EADDRINUSE')
+      throw new Trouble(
+        `Port ${port} is in use. Stop what uses it, or name another port in ${setting}.`,
+      );
+    if (code === 'EACCES')
+      throw new Trouble(
+        `Port ${port} may not be used by this user. Name another port in ${setting}.`,
+      );
+    if (code !== undefined)
+      throw new Trouble(`Nothing can listen on ${host}: ${code}. Name an address in SORMET_HOST.`);
+  }
+}
