@@ -147,13 +147,187 @@ test.describe('at the bench', () => {
     await expect(page.locator('.ledger')).toBeVisible();
   });
 
-  test('? lists the keys', async ({ page }) => {
-    await new BenchHand(page).open('page-home');
+  test('in the outline arrows go from row to row, focus and selection together', async ({
+    page,
+  }) => {
+    const bench = new BenchHand(page);
+    await bench.open('page-home');
+    await page.locator('.outline-row', { hasText: 'Opening' }).click();
+    const focused = page.locator('[role=treeitem]:focus .outline-row');
+    for (const [key, row] of [
+      ['ArrowDown', 'Card row'],
+      ['ArrowDown', 'cards'],
+      ['ArrowDown', 'repeat: sheds'],
+      ['ArrowUp', 'cards'],
+      ['ArrowUp', 'Card row'],
+      ['ArrowUp', 'Opening'],
+    ] as const) {
+      await page.keyboard.press(key);
+      await expect(focused).toContainText(row);
+      // A slot is nothing by itself: its instance is selected.
+      await expect(page.locator('.outline-row.selected')).toContainText(
+        row === 'cards' ? 'Card row' : row,
+      );
+    }
+  });
+
+  test('every key that ? lists does what it says', async ({ page }) => {
+    test.setTimeout(180_000);
+    const bench = new BenchHand(page);
+    await bench.open('page-shed');
+    const press = (key: string) => page.keyboard.press(key);
+    const dialog = (name: string) => page.getByRole('dialog', { name });
+    const width = (name: string) => page.getByRole('radio', { name });
+    const tried = new Set<string>();
+    const tries: Record<string, () => Promise<void>> = {
+      '?': async () => {
+        await expect(dialog('Keys')).toBeVisible();
+        await press('Escape');
+        await expect(dialog('Keys')).toBeHidden();
+      },
+      ',': async () => {
+        await expect(width('960 and below')).toBeChecked();
+        await press(',');
+        await expect(width('600 and below')).toBeChecked();
+      },
+      '.': async () => {
+        await expect(width('960 and below')).toBeChecked();
+        await press('.');
+        await expect(width('Base, 1280')).toBeChecked();
+      },
+      ']': () => expect(page.locator('.bar-entry')).toContainText('2 of 12'),
+      '[': () => expect(page.locator('.bar-entry')).toContainText('1 of 12'),
+      g: async () => {
+        await expect(page.getByRole('combobox', { name: 'Go line' })).toBeVisible();
+        await press('Escape');
+        await expect(page.getByRole('combobox', { name: 'Go line' })).toBeHidden();
+      },
+      o: async () => {
+        await expect(page.locator('.outline')).toHaveCount(0);
+        await press('o');
+        await expect(page.locator('.outline')).toBeVisible();
+      },
+      l: async () => {
+        await expect(page.locator('.ledger')).toHaveCount(0);
+        await press('l');
+        await expect(page.locator('.ledger')).toBeVisible();
+      },
+      x: async () => {
+        await expect(dialog('Where the values come from')).toBeVisible();
+        await press('Escape');
+        await expect(dialog('Where the values come from')).toBeHidden();
+      },
+      m: async () => {
+        await expect(dialog('Make component')).toBeVisible();
+        await page.getByRole('button', { name: 'Leave it' }).click();
+        await expect(dialog('Make component')).toBeHidden();
+      },
+      b: async () => {
+        await expect(page.locator('.pane-definition')).toBeVisible();
+        await press('b');
+        await expect(page.locator('.pane-definition')).toHaveCount(0);
+      },
+      e: () => expect(bench.sentence).toContainText('Controls are exposed in a definition'),
+      p: async () => {
+        await expect(page.locator('.preview-frame')).toBeVisible();
+        await press('p');
+        await expect(bench.canvas.locator('main')).toBeVisible();
+      },
+    };
+    await page.locator('.outline-row.is-stamp').nth(1).click();
+    await press('?');
+    const listed = await dialog('Keys')
+      .getByRole('textbox', { name: /^Key for/ })
+      .evaluateAll((boxes) => boxes.map((box) => (box as HTMLInputElement).value));
+    await press('Escape');
+    await expect(dialog('Keys')).toBeHidden();
+    // One right after the other: a dialog that has just been closed is no longer in the way.
+    for (const key of ['?', 'g', 'x', 'm', ',', '.', ']', '[', 'o', 'l', 'e', 'b', 'p']) {
+      await press(key);
+      await tries[key]!();
+      tried.add(key);
+    }
+    expect([...tried].sort()).toEqual(listed.sort());
+  });
+
+  test('single keys are changed and turned off, and stay so', async ({ page }) => {
+    const bench = new BenchHand(page);
+    await bench.open('page-home');
     await page.keyboard.press('?');
     const keys = page.getByRole('dialog', { name: 'Keys' });
-    for (const key of ['g', 'b', 'm', 'e', 'x', 'p', ', and .', '[ and ]'])
-      await expect(keys.locator('kbd', { hasText: key }).first()).toBeVisible();
+    const go = keys.getByRole('textbox', { name: /^Key for: go line/ });
+    await go.fill('b');
+    await expect(keys.getByRole('alert')).toContainText('is the key of: definition beside');
+    await go.fill('q');
+    await expect(go).toHaveValue('q');
+    await page.keyboard.press('Escape');
+    await page.reload();
+    await expect(bench.canvas.locator('main')).toBeVisible();
+    await page.keyboard.press('q');
+    await expect(page.getByRole('combobox', { name: 'Go line' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('?');
+    await keys.getByRole('switch', { name: 'Single keys' }).click();
     await page.keyboard.press('Escape');
     await expect(keys).toBeHidden();
+    await page.keyboard.press('o');
+    await expect(page.locator('.outline')).toBeVisible();
+    await page.evaluate(() => localStorage.removeItem('sormet.keys'));
+  });
+
+  test('double click marks only the text that is typed into, and Escape unmarks it', async ({
+    page,
+  }) => {
+    const bench = new BenchHand(page);
+    await bench.open('page-home');
+    const heading = bench.canvas.locator('h1');
+    await bench.clickOn(heading);
+    await bench.clickOn(heading, 'page', true);
+    await expect(heading).toHaveAttribute('contenteditable', 'plaintext-only');
+    expect(await page.evaluate(() => getSelection()?.toString() ?? '')).toBe('');
+    await page.keyboard.press('Escape');
+    const marked = () => heading.evaluate((each) => each.ownerDocument.getSelection()?.toString());
+    await expect.poll(marked).toBe('');
+  });
+
+  test('what is being declared is dropped by Escape, and kept by a click elsewhere', async ({
+    page,
+  }) => {
+    const bench = new BenchHand(page);
+    await bench.open('page-about');
+    await bench.clickOn(bench.canvas.locator('h2').first());
+    await bench.tab('Style');
+    const cell = page.getByRole('textbox', { name: 'color, base', exact: true });
+    const heading = bench.canvas.locator('h2').first();
+    const before = await heading.evaluate((each) => getComputedStyle(each).color);
+    await cell.fill('tomato');
+    await cell.press('Escape');
+    await cell.blur();
+    await expect(heading).toHaveCSS('color', before);
+    await cell.fill('tomato');
+    await bench.clickOn(bench.canvas.locator('main p').first());
+    await expect(heading).toHaveCSS('color', 'rgb(255, 99, 71)');
+    await expect(bench.canvas.locator('main p').first()).not.toHaveCSS('color', 'rgb(255, 99, 71)');
+    const add = page.getByRole('combobox', { name: 'Add a declaration' });
+    await add.fill('letter-spacing');
+    await add.press('Escape');
+    await add.blur();
+    await expect(page.locator('.ledger tr', { hasText: 'letter-spacing' })).toHaveCount(0);
+    await page.keyboard.press('Control+z');
+    await expect(heading).toHaveCSS('color', before);
+  });
+
+  test('a stretch of typing is one line of the history', async ({ page }) => {
+    const bench = new BenchHand(page);
+    await bench.open('page-about');
+    await bench.clickOn(bench.canvas.locator('h2').first(), 'page', true);
+    await page.keyboard.type('One line for all of these words', { delay: 60 });
+    await page.keyboard.press('Escape');
+    await bench.saved();
+    await bench.tab('History');
+    const lines = page.locator('.history-list li', { hasText: 'set text of Heading' });
+    await expect(lines.first().locator('.history-revision')).toHaveText(/^\d+–\d+$/);
+    await page.keyboard.press('Control+z');
+    await expect(bench.canvas.locator('h2').first()).toHaveText('One line for all of these');
   });
 });

@@ -5,6 +5,8 @@ import { compileSite, changedBetween } from '../compile';
 import {
   documentFindings,
   sameJson,
+  SCHEMAS,
+  slowCheck,
   siteFindings,
   invariantFindings,
   type ComponentDoc,
@@ -110,6 +112,30 @@ describe('whatever somebody edits', () => {
         if (last) expect(danglingIn(last.after)).toEqual([]);
       }),
       { numRuns: 60 },
+    );
+  });
+
+  test('both ways of checking a schema agree, on what passes and on what does not', () => {
+    const read = Object.fromEntries(
+      Object.entries(SCHEMAS).map(([kind, schema]) => [kind, slowCheck(schema)]),
+    );
+    fc.assert(
+      fc.property(runs(8), fc.nat(), (steps, pick) => {
+        for (const { after, changes } of runEdits(demo, steps))
+          for (const id of touched(changes)) {
+            const doc = after[id];
+            if (!doc) continue;
+            const spoiled = structuredClone(doc) as unknown as Record<string, unknown>;
+            const members = Object.keys(spoiled).filter((name) => name !== 'kind');
+            spoiled[members[pick % members.length]!] = [pick % 2 === 0 ? 7 : 'x'];
+            for (const value of [doc, spoiled])
+              expect([id, read[doc.kind]!(value) === undefined]).toEqual([
+                id,
+                documentFindings(value).length === 0,
+              ]);
+          }
+      }),
+      { numRuns: 20 },
     );
   });
 

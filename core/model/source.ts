@@ -124,7 +124,7 @@ export const SOURCE_SCHEMA = Type.Recursive(
 );
 export type Source = Static<typeof SOURCE_SCHEMA>;
 /** The schema of a source by reference, as other schemas hold it: it is recursive, so it is written once. */
-export const Source = Type.Unsafe<Source>({ $ref: 'Source' });
+export const Source = Type.Unsafe<Source>(Type.Ref('Source'));
 export type WhenEmpty = NonNullable<Source['whenEmpty']>;
 export type Literal = Extract<Source, { is: 'value' }>;
 

@@ -1,5 +1,6 @@
 import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
-import type { TSchema } from '@sinclair/typebox';
+import { FormatRegistry, type TSchema } from '@sinclair/typebox';
+import { Value } from '@sinclair/typebox/value';
 import { own } from './own';
 import { isOrderKey } from './order';
 import { pointer } from './pointer';
@@ -7,18 +8,58 @@ import { SOURCE_SCHEMA } from './source';
 import { SCHEMAS, type Doc, type Kind } from './documents';
 import { illFormedText, type Finding } from './well-formed';
 
-let ajv: Ajv | undefined;
-const compiled = new Map<TSchema, ValidateFunction>();
+type Check = (value: unknown) => Finding | undefined;
+
+const compiled = new Map<TSchema, Check>();
 
 /** What keeps a value from its schema, or a text in it from being stored; empty when it passes. Compiled once for each schema. */
 export function schemaFindings(schema: TSchema, value: unknown): Finding[] {
-  ajv ??= new Ajv({ strict: true, formats: { 'order-key': isOrderKey } }).addSchema(SOURCE_SCHEMA);
-  let check = compiled.get(schema);
-  if (!check) compiled.set(schema, (check = ajv.compile(schema)));
   const ill = illFormedText(value);
   if (ill) return [ill];
-  if (check(value)) return [];
-  return [sayWhy(check.errors ?? [])];
+  let check = compiled.get(schema);
+  if (!check)
+    compiled.set(schema, (check = makesFunctions() ? ajvCheck(schema) : slowCheck(schema)));
+  const finding = check(value);
+  return finding ? [finding] : [];
+}
+
+let ajv: Ajv | undefined;
+
+function ajvCheck(schema: TSchema): Check {
+  ajv ??= new Ajv({ strict: true, formats: { 'order-key': isOrderKey } }).addSchema(SOURCE_SCHEMA);
+  const check: ValidateFunction = ajv.compile(schema);
+  return (value) => (check(value) ? undefined : sayWhy(check.errors ?? []));
+}
+
+/**
+ * The same schema read step by step, by the package it is written with: in the interface, whose policy forbids making
+ * functions from texts, which is what Ajv does.
+ */
+export function slowCheck(schema: TSchema): Check {
+  FormatRegistry.Set('order-key', isOrderKey);
+  return (value) => {
+    if (Value.Check(schema, [SOURCE_SCHEMA], value)) return undefined;
+    const first = Value.Errors(schema, [SOURCE_SCHEMA], value).First();
+    return { path: first?.path ?? '', reason: lowered(first?.message ?? 'does not fit') };
+  };
+}
+
+function lowered(message: string): string {
+  return message[0]!.toLowerCase() + message.slice(1);
+}
+
+let may: boolean | undefined;
+
+/** Whether functions can be made from texts here. */
+function makesFunctions(): boolean {
+  if (may === undefined)
+    try {
+      may = new Function('return true')() as boolean;
+    } catch (error) {
+      if (!(error instanceof EvalError)) throw error;
+      may = false;
+    }
+  return may;
 }
 
 /** What keeps a value from being a document; empty when it is one. */

@@ -17,14 +17,22 @@ export function isWellFormed(text: string): boolean {
 const REASON =
   'holds a character that cannot be stored: NUL, or half of one that is written in two halves';
 
+/** How deep values may be nested: what reads them goes down step by step, and must not run out of steps. */
+const DEEPEST_JSON = 100;
+
 /**
- * The first text in a JSON value, member names included, that is ill-formed. Walks without recursion, so
+ * The first text in a JSON value, member names included, that is ill-formed, or where it is nested too deep. Walks without recursion, so
  * that no value is too deep for it.
  */
 export function illFormedText(value: unknown): Finding | undefined {
   const open: { at: unknown; path: readonly string[] }[] = [{ at: value, path: [] }];
   for (let next = open.pop(); next; next = open.pop()) {
     const { at, path } = next;
+    if (path.length > DEEPEST_JSON)
+      return {
+        path: pointer(...path.slice(0, 4)),
+        reason: `is nested deeper than ${DEEPEST_JSON}, more than can be stored`,
+      };
     if (typeof at === 'string') {
       if (!isWellFormed(at)) return { path: pointer(...path), reason: REASON };
     } else if (typeof at === 'object' && at !== null) {

@@ -7,7 +7,7 @@ import { Problem } from './problem';
 export function read<S extends TSchema>(schema: S, value: unknown): Static<S> {
   const ill = illFormedText(value);
   if (ill)
-    throw new Problem(422, 'Refused', `The text ${ill.reason}.`, {
+    throw new Problem(422, 'Refused', `What was sent ${ill.reason}.`, {
       pointer: ill.path,
       reason: ill.reason,
     });

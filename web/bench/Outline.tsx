@@ -1,7 +1,6 @@
 import {
   memo,
   useDeferredValue,
-  useEffect,
   useLayoutEffect,
   useMemo,
   useRef,
@@ -158,14 +157,22 @@ export const Outline = memo(function Outline({ doc: id }: { doc: string }): Reac
     return () => observer.disconnect();
   }, []);
   const selected = selection?.doc === id ? selection.nodes[0] : undefined;
-  // What is selected elsewhere has the focus of the outline too, so that its arrows go on from there.
-  useEffect(() => {
-    const focused = tree.current?.focusedNode?.data;
-    if (selected !== undefined && (focused?.own ?? focused?.parent) !== selected)
-      tree.current?.focus(selected, { scroll: true });
-  }, [selected]);
+  /** Whether a key has just been pressed in the outline: only then does the selection follow its focus. */
+  const keyed = useRef(false);
   return (
-    <div className="outline" ref={box}>
+    <div
+      className="outline"
+      ref={box}
+      onKeyDownCapture={({ key }) => {
+        keyed.current = /^(Arrow(Up|Down|Left|Right)|Home|End)$/.test(key);
+      }}
+      onKeyUp={() => {
+        keyed.current = false;
+      }}
+      onPointerDownCapture={() => {
+        keyed.current = false;
+      }}
+    >
       <Tree<Row>
         ref={tree}
         data={rows}
@@ -178,6 +185,7 @@ export const Outline = memo(function Outline({ doc: id }: { doc: string }): Reac
         disableMultiSelection
         onFocus={({ data }) => {
           // Wherever the arrows lead, that is selected; a slot belongs to its instance.
+          if (!keyed.current) return;
           const focused = data.own ?? data.parent;
           if (focused !== null && (selection?.doc !== id || !selection.nodes.includes(focused)))
             dispatch(benchActions.select({ doc: id, nodes: [focused] }));

@@ -104,7 +104,8 @@ export function useBenchKeys(
       event.preventDefault();
       run();
     },
-    { enabled },
+    // A radio of the interface takes no letters: after a click on a width the keys go on working.
+    { enabled, enableOnFormTags: ['radio'] },
     [keymap, actions],
   );
   useHotkeys(

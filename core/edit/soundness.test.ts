@@ -1,0 +1,324 @@
+import { documentFindings, text, type Documents, type PageDoc } from '../model';
+import { component, contentType, documentsOf, entry, page, words } from '../test';
+import { compileSite } from '../compile';
+import { Linker } from '../resolve';
+import {
+  applyChanges,
+  danglingIn,
+  doEdit,
+  inverse,
+  isRefusal,
+  plant,
+  type Done,
+  type NamedEdit,
+  type Past,
+} from '.';
+
+const card = component('card', {
+  id: 'card-root',
+  tag: 'div',
+  children: [{ tag: 'p', text: 'Card' }],
+});
+const home = page('home', '/', {
+  id: 'root',
+  tag: 'main',
+  children: [
+    { id: 'one', component: 'card' },
+    { id: 'two', tag: 'p', text: 'Two' },
+  ],
+});
+const about = page('about', '/about', { id: 'about-root', tag: 'main' });
+const start = documentsOf(card, home, about);
+
+function done(documents: Documents, edit: NamedEdit, past?: Past): Done {
+  const result = doEdit(documents, edit, past);
+  if (isRefusal(result)) throw new Error(result.refused);
+  return result;
+}
+const refusal = (documents: Documents, edit: NamedEdit, past?: Past): string => {
+  const result = doEdit(documents, edit, past);
+  return isRefusal(result) ? result.refused : 'done';
+};
+
+describe('what would point at nothing', () => {
+  const removed = done(start, { name: 'remove', args: { doc: 'home', node: 'one' } });
+  const without = done(removed.documents, { name: 'removeComponent', args: { component: 'card' } });
+  const past: Past = () => ({ changes: removed.changes, says: 'removed Card' });
+
+  test('is refused with the reason: an instance taken back whose component is gone', () => {
+    const edit: NamedEdit = { name: 'revert', args: { edits: ['edit-one'] } };
+    expect(refusal(without.documents, edit, past)).toBe(
+      'The component that is placed here is gone.',
+    );
+  });
+
+  test('is refused with who needs it: a component that is placed, the surround of a site', () => {
+    const remove: NamedEdit = { name: 'removeComponent', args: { component: 'card' } };
+    expect(refusal(start, remove)).toBe('Card is still used in /.');
+    const surrounded = {
+      ...removed.documents,
+      site: { ...start['site']!, surround: 'card' },
+    } as Documents;
+    expect(refusal(surrounded, remove)).toContain('is still used in the settings of the site');
+  });
+
+  test('where it is so already, keeps nothing else from being changed, is listed, and is mended', () => {
+    const broken = applyChanges(without.documents, inverse(removed.changes));
+    expect(danglingIn(broken)).toMatchObject([{ doc: 'home', path: '/nodes/one/component' }]);
+    for (const edit of [
+      { name: 'setPath', args: { page: 'home', path: '/front' } },
+      { name: 'nameNode', args: { doc: 'home', node: 'one', name: 'Odd' } },
+      { name: 'remove', args: { doc: 'home', node: 'two' } },
+      { name: 'setPage', args: { page: 'about', set: { draft: true } } },
+    ] as NamedEdit[])
+      expect(refusal(broken, edit)).toBe('done');
+    expect(refusal(broken, placing('about', { component: 'card' }))).toContain('is gone');
+    const mended = done(broken, {
+      name: 'mend',
+      args: { doc: 'home', path: '/nodes/one/component' },
+    });
+    expect(danglingIn(mended.documents)).toEqual([]);
+    compileSite(mended.documents, new Linker());
+  });
+
+  test('of every kind is mended to what passes its schema', () => {
+    const lost = component('lost', {
+      tag: 'div',
+      children: [
+        {
+          id: 'read',
+          tag: 'p',
+          children: [{ id: 'read-t', text: { is: 'property', property: 'gone' } }],
+        },
+      ],
+    });
+    const broken = {
+      ...documentsOf(card, home, about, lost, entry('nothing', 'alone', { name: words('x') })),
+      site: { ...start['site']!, surround: 'nowhere' },
+    } as Documents;
+    let documents: Documents = broken;
+    for (let left = danglingIn(documents); left.length > 0; left = danglingIn(documents)) {
+      const { doc, path } = left[0]!;
+      documents = done(documents, { name: 'mend', args: { doc, path } }).documents;
+    }
+    for (const doc of Object.values(documents)) expect(documentFindings(doc)).toEqual([]);
+    expect(documents['nothing-alone']).toBeUndefined();
+    expect(documents['site']).toMatchObject({ surround: null });
+  });
+});
+
+function placing(doc: string, branch: Parameters<typeof plant>[0]): NamedEdit {
+  let next = 0;
+  const root = doc === 'home' ? 'root' : 'about-root';
+  const planted = plant(branch, { parent: root, order: 'a5' }, () => `placed${(next += 1)}`);
+  return { name: 'place', args: { doc, root: planted.root, nodes: planted.nodes } };
+}
+
+describe('what is too much', () => {
+  const nested = (levels: number): Parameters<typeof plant>[0] => {
+    let branch: Parameters<typeof plant>[0] = { tag: 'div' };
+    for (let i = 1; i < levels; i += 1) branch = { tag: 'div', children: [branch] };
+    return branch;
+  };
+
+  test('a tree deeper than browsers keep is refused, however deep', () => {
+    expect(refusal(start, placing('about', nested(150)))).toBe('done');
+    for (const levels of [300, 1000])
+      expect(refusal(start, placing('about', nested(levels)))).toContain('more than browsers keep');
+  });
+
+  test('so is one that components make deep, or long', () => {
+    let documents = start;
+    let inner = 'card';
+    for (let i = 0; i < 8; i += 1) {
+      const shell = component(`shell${i}`, {
+        ...nested(1),
+        children: [{ ...nested(80), children: [] }],
+      });
+      const deep = component(`deep${i}`, chain(80, inner));
+      documents = { ...documents, [shell.id]: shell, [deep.id]: deep };
+      inner = deep.id;
+    }
+    expect(refusal(documents, placing('about', { component: inner }))).toContain('browsers keep');
+    expect(refusal(documents, placing('about', { component: 'deep2' }))).toBe('done');
+  });
+
+  function chain(levels: number, inside: string): Parameters<typeof plant>[0] {
+    let branch: Parameters<typeof plant>[0] = { tag: 'div', children: [{ component: inside }] };
+    for (let i = 1; i < levels; i += 1) branch = { tag: 'div', children: [branch] };
+    return branch;
+  }
+
+  test('a page that would be written out without end is refused before it is', () => {
+    let documents = start;
+    let inner = 'card';
+    for (let i = 0; i < 24; i += 1) {
+      const twice = component(`twice${i}`, {
+        tag: 'div',
+        children: [{ component: inner }, { component: inner }],
+      });
+      documents = { ...documents, [twice.id]: twice };
+      inner = twice.id;
+    }
+    expect(refusal(documents, placing('about', { component: inner }))).toContain('written out');
+  });
+
+  test('an edit of more changes than one may make', () => {
+    const many: Parameters<typeof plant>[0] = {
+      tag: 'div',
+      children: Array.from({ length: 10_001 }, () => ({ tag: 'p' })),
+    };
+    expect(refusal(start, placing('about', many))).toContain('Do it in parts');
+  });
+});
+
+describe('what an edit costs', () => {
+  test('a thousand nodes are placed and taken back with one copy of the tree each', () => {
+    const list: Parameters<typeof plant>[0] = {
+      tag: 'div',
+      children: Array.from({ length: 1000 }, () => ({ tag: 'p', text: 'One of many' })),
+    };
+    const copies = { of: 0 };
+    const watched = (documents: Documents): Documents => {
+      const doc = documents['about'] as PageDoc;
+      const nodes = new Proxy(doc.nodes, {
+        ownKeys: (target) => {
+          copies.of += 1;
+          return Reflect.ownKeys(target);
+        },
+      });
+      return { ...documents, about: { ...doc, nodes } };
+    };
+    const placed = done(start, placing('about', list));
+    applyChanges(watched(start), placed.changes);
+    expect(copies.of).toBe(1);
+    copies.of = 0;
+    applyChanges(watched(placed.documents), inverse(placed.changes));
+    expect(copies.of).toBe(1);
+  });
+
+  test('a text that is typed is checked alone: what is wrong elsewhere in the document is not looked at', () => {
+    const odd = { ...home, nodes: { ...home.nodes, two: { ...home.nodes['two']!, extra: 1 } } };
+    const documents = { ...start, home: odd } as Documents;
+    expect(documentFindings(odd)).not.toEqual([]);
+    expect(
+      refusal(documents, { name: 'nameNode', args: { doc: 'home', node: 'one', name: 'x' } }),
+    ).toBe('done');
+  });
+});
+
+describe('taking back', () => {
+  test('what is not in the history is refused', () => {
+    expect(refusal(start, { name: 'revert', args: { edits: ['edit-nobody-did'] } })).toContain(
+      'not in the history',
+    );
+  });
+
+  test('a property that a condition of a repeat reads, and a value that stands in for another', () => {
+    const lists = component(
+      'lists',
+      {
+        tag: 'div',
+        children: [
+          {
+            id: 'each',
+            repeat: {
+              type: 'shed',
+              where: [
+                { field: 'name', equals: { is: 'property', property: 'which' } },
+                { field: 'name', equals: { is: 'property', property: 'which' } },
+              ],
+              order: [],
+            },
+            children: [
+              {
+                tag: 'p',
+                text: {
+                  is: 'field',
+                  from: { repeat: 'each' },
+                  path: ['name'],
+                  whenEmpty: { use: { is: 'property', property: 'which' } },
+                },
+              },
+            ],
+          },
+        ],
+      },
+      { which: text('Millgate') },
+    );
+    const documents = documentsOf(lists, contentType('shed', { name: 'text' }));
+    const { documents: after } = done(documents, {
+      name: 'unexpose',
+      args: { component: 'lists', property: 'which' },
+    });
+    expect(JSON.stringify(after['lists'])).not.toContain('"property"');
+    expect(JSON.stringify(after['lists']).match(/Millgate/g)).toHaveLength(3);
+  });
+});
+
+describe('text that cannot be stored', () => {
+  test.each(['a\u0000b', '\ud83d', 'x\ude00'])('%j is refused where it is made', (value) => {
+    expect(
+      refusal(start, { name: 'setPage', args: { page: 'home', set: { title: text(value) } } }),
+    ).toContain('cannot be stored');
+  });
+
+  test('and well-formed text of every kind is not', () => {
+    for (const value of ['🪛', 'é', '\u202e', '￿', 'line\nbreak'])
+      expect(
+        refusal(start, { name: 'setPage', args: { page: 'home', set: { title: text(value) } } }),
+      ).toBe('done');
+  });
+});
+
+describe('addresses', () => {
+  const shed = contentType('shed', { name: 'text' });
+  const each = page('each', '/sheds/<slug>', { id: 'each-root', tag: 'main' }, 'shed');
+  const site = documentsOf(
+    home,
+    about,
+    card,
+    shed,
+    each,
+    entry('shed', 'old', { name: words('A') }),
+  );
+  const redirects = (documents: Documents) =>
+    Object.fromEntries(
+      Object.entries(compileSite(documents, new Linker()).manifest).flatMap(
+        ([path, { redirect }]) =>
+          redirect === undefined ? [] : [[path.replace('/index.html', ''), redirect]],
+      ),
+    );
+  const run = (...edits: NamedEdit[]) =>
+    edits.reduce((documents, edit) => done(documents, edit).documents, site);
+  const slug = (to: string): NamedEdit => ({
+    name: 'setEntry',
+    args: { entry: 'shed-old', set: { slug: to } },
+  });
+  const path = (to: string, of = 'about'): NamedEdit => ({
+    name: 'setPath',
+    args: { page: of, path: to },
+  });
+
+  test('a slug that changed leads on, and chains end at the newest', () => {
+    expect(redirects(run(slug('newer'), slug('newest')))).toEqual({
+      '/sheds/old': '/sheds/newest',
+      '/sheds/newer': '/sheds/newest',
+    });
+    expect(redirects(run(slug('newer'), path('/huts/<slug>', 'each')))).toMatchObject({
+      '/sheds/old': '/huts/newer',
+      '/huts/old': '/huts/newer',
+      '/sheds/newer': '/huts/newer',
+    });
+    expect(redirects(run(slug('newer'), slug('old')))).toEqual({ '/sheds/newer': '/sheds/old' });
+  });
+
+  test('an address that another page takes is that page’s, and leads on from it from then on', () => {
+    expect(redirects(run(path('/who'), path('/about', 'home')))).toEqual({ '': '/about' });
+    expect(
+      redirects(run(path('/who'), path('/about', 'home'), path('/start', 'home'))),
+    ).toMatchObject({
+      '/about': '/start',
+    });
+  });
+});

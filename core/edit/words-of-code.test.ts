@@ -1,0 +1,130 @@
+import { compileSite } from '../compile';
+import { text, type Documents, type EntryDoc, type StylesDoc, type TypeDoc } from '../model';
+import { Reach } from '../reach';
+import { build, Linker, prepare, rulesOf, write } from '../resolve';
+import { component, contentType, documentsOf, entry, htmlOf, nodesOf, page } from '../test';
+import { dataOf } from '../value';
+import { applyChanges, controlsOf, danglingIn, doEdit, isRefusal, type NamedEdit } from '.';
+
+/** Words that every object of JavaScript knows, as far as they can be ids or keys here. */
+const NAMES = ['constructor', 'valueof', 'hasownproperty'];
+
+/** A small site in which everything that somebody names has such a name. */
+function siteNamed(name: string): Documents {
+  const definition = component(
+    name,
+    {
+      id: name,
+      tag: 'section',
+      children: [
+        { id: `${name}-h`, tag: 'h2', text: { is: 'property', property: name } },
+        { id: `${name}-s`, slot: name },
+      ],
+    },
+    { [name]: text('') },
+    [name],
+  );
+  const content = contentType(`${name}-t`, { [name]: 'text' });
+  const one = entry(`${name}-t`, name, { [name]: { type: 'text', value: 'Named' } });
+  return documentsOf(
+    definition,
+    content,
+    one,
+    page(
+      `${name}-p`,
+      `/x/<slug>`,
+      {
+        id: 'root',
+        component: name,
+        values: { [name]: { is: 'field', from: 'page', path: [name] } },
+        slots: {
+          [name]: [
+            {
+              id: `${name}-r`,
+              repeat: {
+                type: `${name}-t`,
+                where: [{ field: name, equals: { is: 'value', type: 'text', value: 'Named' } }],
+                order: [{ field: name, descending: true }],
+              },
+              children: [
+                { tag: 'p', text: { is: 'field', from: { repeat: `${name}-r` }, path: [name] } },
+              ],
+            },
+          ],
+        },
+      },
+      `${name}-t`,
+    ),
+  );
+}
+
+describe.each(NAMES)('everything that is named “%s”', (name) => {
+  const documents = siteNamed(name);
+  const one = Object.values(documents).find((doc): doc is EntryDoc => doc.kind === 'entry')!;
+
+  test('is shown, written, published and counted like anything else', () => {
+    const linked = new Linker().link(documents, `${name}-p`);
+    const data = dataOf(documents);
+    const built = build(linked, data, one);
+    expect(htmlOf(built.root)).toContain('<h2>Named</h2><p>Named</p>');
+    expect(write(prepare(linked, data), one)).toBe(htmlOf(built.root));
+    for (const node of nodesOf(built.root))
+      if (node.kind === 'element') rulesOf(node, documents, documents['styles'] as StylesDoc);
+    const { manifest } = compileSite(documents, new Linker());
+    expect(Object.keys(manifest)).toContain(`/x/${one.slug}/index.html`);
+    expect(new Reach(documents).answer(name).instances).toHaveLength(1);
+    expect(danglingIn(documents)).toEqual([]);
+  });
+
+  test('and what is not there under that name is not there', () => {
+    const bare: Documents = { ...documents };
+    delete (bare as Record<string, unknown>)[name];
+    const definition = documents[name] as Extract<Documents[string], { kind: 'component' }>;
+    const without = { ...definition, properties: {}, slots: {} };
+    const emptied = { ...documents, [name]: without, [one.id]: { ...one, values: {} } };
+    const typed = documents[`${name}-t`] as TypeDoc;
+    const fieldless = { ...documents, [`${name}-t`]: { ...typed, fields: {} } };
+    for (const state of [bare, emptied, fieldless]) {
+      const linked = new Linker().link(state, `${name}-p`);
+      const html = htmlOf(build(linked, dataOf(state), one).root);
+      expect(html).not.toContain('Named');
+      expect(write(prepare(linked, dataOf(state)), one)).toBe(html);
+      controlsOf(state, state[`${name}-p`] as never);
+    }
+  });
+
+  test('is refused or done by edits, and never breaks them', () => {
+    const edits: NamedEdit[] = [
+      { name: 'remove', args: { doc: `${name}-p`, node: name } },
+      { name: 'nameNode', args: { doc: name, node: name, name: 'New' } },
+      { name: 'unexpose', args: { component: name, property: name } },
+      { name: 'unexpose', args: { component: name, property: `${name}x` } },
+      { name: 'setField', args: { entry: one.id, field: name, value: null } },
+      {
+        name: 'setDefault',
+        args: { component: name, property: name, value: { is: 'value', type: 'text', value: 'x' } },
+      },
+      { name: 'makeDefault', args: { doc: `${name}-p`, node: 'root', property: name } },
+      { name: 'removeComponent', args: { component: name } },
+      { name: 'declareTag', args: { tag: name, property: 'color', width: 'base', css: 'red' } },
+      {
+        name: 'declare',
+        args: { doc: name, node: name, property: name, width: 'base', css: 'red' },
+      },
+      {
+        name: 'setControl',
+        args: {
+          doc: name,
+          node: name,
+          control: { of: 'attribute', name },
+          source: { is: 'value', type: 'text', value: 'x' },
+        },
+      },
+    ];
+    for (const edit of edits) {
+      const done = doEdit(documents, edit);
+      if (isRefusal(done)) expect(done.refused).toMatch(/\S/);
+      else new Linker().link(applyChanges(documents, done.changes), `${name}-p`);
+    }
+  });
+});
