@@ -1,6 +1,7 @@
 import {
   memo,
   useDeferredValue,
+  useEffect,
   useLayoutEffect,
   useMemo,
   useRef,
@@ -159,12 +160,20 @@ export const Outline = memo(function Outline({ doc: id }: { doc: string }): Reac
   const selected = selection?.doc === id ? selection.nodes[0] : undefined;
   /** Whether a key has just been pressed in the outline: only then does the selection follow its focus. */
   const keyed = useRef(false);
+  // With Alt the arrows move what is selected: the focus of the outline stays with it.
+  useEffect(() => {
+    const focused = tree.current?.focusedNode?.data;
+    if (selected === undefined || !box.current?.contains(document.activeElement)) return;
+    if ((focused?.own ?? focused?.parent) === selected) return;
+    keyed.current = false;
+    tree.current?.focus(selected, { scroll: true });
+  }, [selected, rows]);
   return (
     <div
       className="outline"
       ref={box}
-      onKeyDownCapture={({ key }) => {
-        keyed.current = /^(Arrow(Up|Down|Left|Right)|Home|End)$/.test(key);
+      onKeyDownCapture={({ key, altKey }) => {
+        keyed.current = !altKey && /^(Arrow(Up|Down|Left|Right)|Home|End)$/.test(key);
       }}
       onKeyUp={() => {
         keyed.current = false;

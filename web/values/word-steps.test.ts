@@ -12,9 +12,16 @@ describe('steps of typing', () => {
     expect(stepsOf('a  b c')).toEqual([0, 1, 1, 1, 2, 2]);
   });
 
-  test('a stretch of taking away is one of its own', () => {
+  test('taking away belongs to the word that is being typed', () => {
     const steps = new WordSteps('');
-    expect(['a', 'ab', 'a', '', 'c'].map((text) => steps.after(text))).toEqual([0, 0, 1, 1, 2]);
+    expect(['a', 'ab', 'a', 'a ', 'a c', 'a '].map((text) => steps.after(text))).toEqual([
+      0, 0, 0, 1, 1, 1,
+    ]);
+  });
+
+  test('a text that is typed over by its own beginning is one step', () => {
+    const steps = new WordSteps('We began in a shed');
+    expect(['W', 'We', 'We '].map((text) => steps.after(text))).toEqual([0, 0, 1]);
   });
 
   test('a selection that is typed over begins where it was', () => {

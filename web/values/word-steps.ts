@@ -1,11 +1,11 @@
 /**
- * Which step to undo each key of a stretch of typing belongs to: a word with the space before it is one, and so is
- * a stretch of taking away. Told the text after every key.
+ * Which step to undo each key of a stretch of typing belongs to: a word with the space before it is one. Told the
+ * text after every key.
  */
 export class WordSteps {
   private step = 0;
   private last: string;
-  private before: 'word' | 'space' | 'away' = 'word';
+  private afterSpace = false;
 
   constructor(text: string) {
     this.last = text;
@@ -13,13 +13,10 @@ export class WordSteps {
 
   /** The number of the step that a text belongs to which was just typed. */
   after(text: string): number {
-    const typed = insertedInto(this.last, text);
-    const now = typed === '' ? 'away' : /^\s/.test(typed) ? 'space' : 'word';
-    // A space begins a step, unless it follows a space; a word after a space goes on with it.
-    const begins =
-      (now === 'space' && this.before !== 'space') || (now === 'away') !== (this.before === 'away');
-    if (begins && this.step + this.last.length > 0) this.step += 1;
-    this.before = now;
+    const space = /^\s/.test(insertedInto(this.last, text));
+    // A space begins a step, unless it follows a space; the word after it goes on with it.
+    if (space && !this.afterSpace) this.step += 1;
+    this.afterSpace = space;
     this.last = text;
     return this.step;
   }
