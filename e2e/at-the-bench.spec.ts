@@ -321,7 +321,7 @@ test.describe('at the bench', () => {
     await page.keyboard.press('Escape');
     await bench.saved();
     await bench.tab('History');
-    const lines = page.locator('.history-list li', { hasText: 'set text of Heading' });
+    const lines = page.locator('.history-list li', { hasText: 'set text of' });
     await expect(lines.first().locator('.history-revision')).toHaveText(/^\d+–\d+$/);
     await page.keyboard.press('Control+z');
     await expect(bench.canvas.locator('h2').first()).toHaveText('One line for all of these');

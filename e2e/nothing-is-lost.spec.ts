@@ -72,6 +72,49 @@ test.describe('two windows on one site', () => {
   });
 });
 
+test.describe('an edit that the server fails on', () => {
+  test('is set aside with what it held, later edits are sent, the site opens, and it can be dropped', async ({
+    page,
+  }) => {
+    const bench = new BenchHand(page);
+    await page.route('**/edits', (route) =>
+      (route.request().postData() ?? '').includes('The server fails on this')
+        ? route.fulfill({ status: 500, contentType: 'application/problem+json', body: '{}' })
+        : route.continue(),
+    );
+    await bench.open('page-guides');
+    const heading = bench.canvas.locator('h1').first();
+    await bench.clickOn(heading);
+    const name = page.getByRole('textbox', { name: 'name', exact: true });
+    await name.fill('The server fails on this');
+    await expect(page.getByRole('button', { name: 'Not taken in' })).toBeVisible();
+    await name.fill('Taken in');
+    await bench.saved();
+    await page.reload();
+    await expect(bench.canvas.locator('main')).toBeVisible();
+    await page.getByRole('button', { name: 'Not taken in' }).click();
+    const dialog = page.getByRole('dialog', { name: 'What the server did not take in' });
+    await expect(dialog).toContainText('The server fails on this');
+    await dialog.getByRole('button', { name: 'Drop it' }).click();
+    await expect(dialog).toContainText('Everything is decided.');
+  });
+});
+
+test('“Try again” after the server was away opens with what was kept', async ({ page }) => {
+  const bench = new BenchHand(page);
+  await bench.open('page-guides');
+  await bench.clickOn(bench.canvas.locator('h1').first(), 'page', true);
+  await page.route('**/api/**', (route) => route.abort());
+  await page.keyboard.type('Kept until it answers');
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.bar-saved')).toContainText('kept here');
+  await page.reload();
+  await expect(page.getByText('This site could not be opened')).toBeVisible();
+  await page.unroute('**/api/**');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(bench.canvas.locator('h1').first()).toHaveText('Kept until it answers');
+});
+
 test.describe('a server that goes away', () => {
   let own: OwnServer;
   test.beforeAll(async () => {

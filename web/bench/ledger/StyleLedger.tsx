@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { AutoComplete, Input } from 'antd';
 import { siteOf, treeDocOf, own } from '@sormet/core/model';
 import {
@@ -210,7 +210,10 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
 function AddDeclaration({ onAdd }: { onAdd: (property: string) => void }): ReactNode {
   const [typed, setTyped] = useState('');
   const [wrong, setWrong] = useState('');
+  /** Whether what is typed was dropped: the field tells of it once more when it loses the focus. */
+  const dropped = useRef(false);
   const add = (name: string) => {
+    if (dropped.current) return setTyped('');
     const property = name.trim().toLowerCase();
     if (property === '') return;
     const tried = expand(property, 'inherit');
@@ -220,7 +223,14 @@ function AddDeclaration({ onAdd }: { onAdd: (property: string) => void }): React
     onAdd(property);
   };
   return (
-    <>
+    <span
+      onKeyDownCapture={({ key }) => {
+        dropped.current = key === 'Escape';
+        if (!dropped.current) return;
+        setTyped('');
+        setWrong('');
+      }}
+    >
       <AutoComplete
         size="small"
         variant="borderless"
@@ -230,10 +240,6 @@ function AddDeclaration({ onAdd }: { onAdd: (property: string) => void }): React
         onChange={setTyped}
         onKeyDown={(event) => {
           if (event.key === 'Enter') add(typed);
-          if (event.key === 'Escape') {
-            setTyped('');
-            setWrong('');
-          }
         }}
         onBlur={() => add(typed)}
       />
@@ -242,7 +248,7 @@ function AddDeclaration({ onAdd }: { onAdd: (property: string) => void }): React
           {wrong}
         </span>
       ) : null}
-    </>
+    </span>
   );
 }
 
