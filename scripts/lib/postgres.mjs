@@ -65,9 +65,16 @@ export function accepts(port) {
 
 const pause = (ms) => new Promise((done) => setTimeout(done, ms));
 
+/** Makes a folder and those above it, one by one: told to make them all at once, Node tries for ever below /proc. */
+function makeFolder(folder) {
+  if (existsSync(folder)) return;
+  makeFolder(dirname(folder));
+  mkdirSync(folder);
+}
+
 function openFolder(folder) {
   try {
-    mkdirSync(folder, { recursive: true });
+    makeFolder(folder);
     accessSync(folder, constants.W_OK);
   } catch (error) {
     throw new Trouble(
