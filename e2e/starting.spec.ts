@@ -233,6 +233,7 @@ test.describe('a folder that is not its own', () => {
     for (const wait of [150, 600, 1500]) {
       const child = server.launch();
       await pause(wait);
+      expect([wait, server.output, child.exitCode]).toEqual([wait, server.output, null]);
       child.kill('SIGKILL');
       await once(child, 'exit');
       // initdb ends by itself, or is ended by what it can no longer do.

@@ -36,7 +36,11 @@ export async function lockFolder(folder) {
   const file = `${folder}/lock`;
   let release;
   try {
-    release = await hold(file);
+    // A start that was killed takes a moment to let go.
+    for (let tries = 0; release === undefined && tries < 8; tries += 1) {
+      if (tries > 0) await new Promise((done) => setTimeout(done, 200));
+      release = await hold(file);
+    }
   } catch (error) {
     throw new Trouble(`The data folder ${folder} cannot be locked: ${error.message}`);
   }

@@ -9,6 +9,7 @@ import {
   existsSync,
   mkdirSync,
   openSync,
+  readdirSync,
   readFileSync,
   readlinkSync,
   realpathSync,
@@ -61,6 +62,22 @@ export function accepts(port) {
     });
     socket.once('error', () => answer(false));
   });
+}
+
+/** The processes of PostgreSQL that were told to work on a folder. */
+function processesOn(folder) {
+  return readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .map(Number)
+    .filter((pid) => {
+      try {
+        const words = readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0');
+        return /\/(initdb|postgres)$/.test(words[0]) && words.some((word) => word.includes(folder));
+      } catch {
+        // It ended while this looked.
+        return false;
+      }
+    });
 }
 
 const pause = (ms) => new Promise((done) => setTimeout(done, ms));
@@ -142,7 +159,9 @@ class Cluster {
         throw new Trouble(
           `${making} is in the way and was not made by Sormet. Nothing in it was touched. Move it away.`,
         );
-      rmSync(making, { recursive: true, force: true });
+      // A start that was killed may have left what it ran at work there.
+      for (const pid of processesOn(making)) process.kill(pid, 'SIGKILL');
+      rmSync(making, { recursive: true, force: true, maxRetries: 20, retryDelay: 100 });
     }
     say('Making the database …');
     writeFileSync(mark, 'Half made by Sormet; it may be removed.\n');
