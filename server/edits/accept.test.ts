@@ -368,3 +368,44 @@ describe('the store', () => {
     expect(applyChanges({}, [])).toEqual({});
   });
 });
+
+describe('the history', () => {
+  test('is answered by bytes: what is too much for one answer is said to go on', async () => {
+    const long = 'x'.repeat(19_000);
+    for (let i = 0; i < 70; i += 1)
+      await server.send(setTitle(`${long} ${i}`), await server.documents()).expect(200);
+    const asked = await server.api.get('/api/sites/brackenfold/history?after=1').expect(200);
+    const { edits, more } = asked.body as { edits: { revision: number }[]; more: boolean };
+    expect(more).toBe(true);
+    expect(JSON.stringify(asked.body).length).toBeLessThan(2.5 * 1024 * 1024);
+    expect(edits.map(({ revision }) => revision)).toEqual(edits.map((_, i) => i + 2));
+    const rest = await server.api
+      .get(`/api/sites/brackenfold/history?after=${edits.at(-1)!.revision}`)
+      .expect(200);
+    expect((rest.body as { more: boolean }).more).toBe(false);
+  }, 60_000);
+
+  test('shows one line for one stretch of typing', async () => {
+    let seen = await server.documents();
+    for (const [i, stretch] of ['one', 'one', 'two', 'one'].entries()) {
+      const edit = setTitle(`Title ${i}`);
+      const changes = runEdit(seen, edit) as Change[];
+      await server.api
+        .post('/api/sites/brackenfold/edits')
+        .send({ id: newId(), who: 'w', name: edit.name, args: edit.args, changes, stretch })
+        .expect(200);
+      seen = applyChanges(seen, changes);
+    }
+    const { body } = await server.api.get('/api/sites/brackenfold/history/lines').expect(200);
+    expect(
+      (body as { lines: { first: number; last: number }[] }).lines.map(({ first, last }) => [
+        first,
+        last,
+      ]),
+    ).toEqual([
+      [5, 5],
+      [4, 4],
+      [2, 3],
+    ]);
+  });
+});
