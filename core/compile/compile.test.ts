@@ -4,7 +4,15 @@ import { assetPath, text, type AssetDoc, type Documents, type PageDoc } from '..
 import { Linker } from '../resolve';
 import { blockOf } from '../style';
 import { applyChanges, isRefusal, runEdit, type NamedEdit } from '../edit';
-import { component, documentsOf, page, styles } from '../test/small-site';
+import {
+  component,
+  contentType,
+  documentsOf,
+  entry,
+  page,
+  styles,
+  words,
+} from '../test/small-site';
 import {
   addressOfFile,
   changedBetween,
@@ -169,6 +177,33 @@ describe('what will change', () => {
       expect.arrayContaining(['/', '/about', '/sheds', '/sheds/millgate']),
     );
     expect(pages[0]?.reasons).toEqual(['the definition of Join band changed']);
+  });
+
+  test('is every page that asks a query of a definition they share, also where the answer was kept', () => {
+    const listing = (id: string) =>
+      page(id, `/${id}`, { tag: 'div', children: [{ id: `${id}-roll`, component: 'roll' }] });
+    const roll = component('roll', {
+      tag: 'ul',
+      children: [
+        {
+          id: 'rounds',
+          repeat: { type: 'tool', where: [], order: [{ field: 'weight', descending: false }] },
+          children: [
+            { tag: 'li', text: { is: 'field', from: { repeat: 'rounds' }, path: ['name'] } },
+          ],
+        },
+      ],
+    });
+    const tool = (slug: string, name: string, weight: number) =>
+      entry('tool', slug, { name: words(name), weight: { type: 'number', value: weight } });
+    const type = contentType('tool', { name: 'text', weight: 'number' });
+    const stock = documentsOf(roll, listing('one'), listing('two'), type, tool('saw', 'Saw', 2));
+    const first = compileSite(stock, new Linker());
+    const later = { ...stock, 'tool-awl': tool('awl', 'Awl', 1) };
+    const changed = changedBetween(stock, later);
+    const partial = compileSite(later, new Linker(), { manifest: first.manifest, changed });
+    expect(partial.made).toBe(2);
+    expect(partial.manifest).toEqual(compileSite(later, new Linker()).manifest);
   });
 
   test('is nothing when an edit changes no byte', () => {

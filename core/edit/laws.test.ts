@@ -9,13 +9,18 @@ import {
   slowCheck,
   siteFindings,
   invariantFindings,
+  newId,
+  placeAt,
+  rootOf,
   type ComponentDoc,
   type Documents,
+  type PageDoc,
 } from '../model';
 import { Reach } from '../reach';
 import { build, Linker, prepare, write, type Built } from '../resolve';
 import { dataOf, type Data } from '../value';
 import { htmlOf } from '../test/html';
+import { component } from '../test';
 import { pastOf, runEdits } from '../test/random-edits';
 import {
   applyChanges,
@@ -26,15 +31,47 @@ import {
   inverse,
   isRefusal,
   mismatches,
+  plant,
   touched,
   type NamedEdit,
 } from '.';
 
 const shipped = brackenfold().documents;
-/** The demo, with a component that nothing places and whose nodes have the ids of another's. */
+/** A definition that lists content, so that several pages ask one query. */
+const roll = component('roll', {
+  tag: 'ul',
+  children: [
+    {
+      id: 'rounds',
+      repeat: {
+        type: 'shed',
+        where: [],
+        order: [{ field: 'shed-number', descending: true }],
+      },
+      children: [
+        { tag: 'li', text: { is: 'field', from: { repeat: 'rounds' }, path: ['shed-name'] } },
+      ],
+    },
+  ],
+});
+const rolled = (id: string): PageDoc => {
+  const doc = shipped[id] as PageDoc;
+  const place = placeAt(doc.nodes, rootOf(doc.nodes), 9, 'main');
+  return {
+    ...doc,
+    nodes: { ...doc.nodes, ...plant({ id: `${id}-roll`, component: 'roll' }, place, newId).nodes },
+  };
+};
+/**
+ * The demo, with a component that nothing places and whose nodes have the ids of another's, and with one that two
+ * pages place and that lists entries.
+ */
 const demo: Documents = {
   ...shipped,
   spare: { ...(shipped['quote'] as ComponentDoc), id: 'spare', name: 'Spare/Quote' },
+  roll,
+  'page-home': rolled('page-home'),
+  'page-about': rolled('page-about'),
 };
 
 /** Runs of edits as lists of numbers; fast-check shortens a run that breaks a law. */

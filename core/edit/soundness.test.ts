@@ -1,4 +1,4 @@
-import { documentFindings, text, type Documents, type PageDoc } from '../model';
+import { documentFindings, text, WorkingCopy, type Documents, type PageDoc } from '../model';
 import { component, contentType, documentsOf, entry, page, words } from '../test';
 import { compileSite } from '../compile';
 import { Linker } from '../resolve';
@@ -178,23 +178,22 @@ describe('what an edit costs', () => {
       tag: 'div',
       children: Array.from({ length: 1000 }, () => ({ tag: 'p', text: 'One of many' })),
     };
-    const copies = { of: 0 };
-    const watched = (documents: Documents): Documents => {
-      const doc = documents['about'] as PageDoc;
-      const nodes = new Proxy(doc.nodes, {
-        ownKeys: (target) => {
-          copies.of += 1;
-          return Reflect.ownKeys(target);
-        },
-      });
-      return { ...documents, about: { ...doc, nodes } };
-    };
-    const placed = done(start, placing('about', list));
-    applyChanges(watched(start), placed.changes);
-    expect(copies.of).toBe(1);
-    copies.of = 0;
-    applyChanges(watched(placed.documents), inverse(placed.changes));
-    expect(copies.of).toBe(1);
+    const write = jest.spyOn(WorkingCopy.prototype, 'write');
+    try {
+      const placed = done(start, placing('about', list));
+      for (const [documents, changes] of [
+        [start, placed.changes],
+        [placed.documents, inverse(placed.changes)],
+      ] as const) {
+        write.mockClear();
+        applyChanges(documents, changes);
+        expect(write).toHaveBeenCalledTimes(changes.length);
+        // One working copy makes them all, and that copies each container once (see its own test).
+        expect(new Set(write.mock.contexts).size).toBe(1);
+      }
+    } finally {
+      write.mockRestore();
+    }
   });
 
   test('a text that is typed is checked alone: what is wrong elsewhere in the document is not looked at', () => {
