@@ -153,3 +153,25 @@ test('the bare address serves the only published site; a preview shows drafts', 
   await preview(css).expect(200);
   await server.sites.get('/').set('host', 'nobody.localhost').expect(404);
 });
+
+test('a release during which the database goes away stays begun, and is made when it is back', async () => {
+  await setTitle('Said while the database goes away');
+  await server.api.get('/api/sites/brackenfold/plan').expect(200);
+  const away = jest
+    .spyOn(server.store, 'stateAt')
+    .mockRejectedValue(Object.assign(new Error('terminating connection'), { code: '57P01' }));
+  const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  let id: string;
+  try {
+    const { body } = await server.api.post('/api/sites/brackenfold/releases').expect(202);
+    ({ id } = body as Release);
+    await eventually(() => Promise.resolve(quiet.mock.calls.length > 0 || undefined));
+  } finally {
+    away.mockRestore();
+    quiet.mockRestore();
+  }
+  const stored = () => server.database.getRepository(ReleaseEntity).findOneByOrFail({ id });
+  expect((await stored()).state).toBe('making');
+  await server.publisher.takeUp();
+  await eventually(async () => (await stored()).state === 'done' || undefined);
+});
