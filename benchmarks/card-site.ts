@@ -8,6 +8,7 @@ import {
   type EntryDoc,
   type PageDoc,
   type Source,
+  kindOnly,
 } from '@sormet/core/model';
 import { blockOf } from '@sormet/core/style';
 
@@ -37,7 +38,7 @@ function component(
         {
           label: property,
           key: property,
-          type: byDefault.type,
+          type: kindOnly(byDefault.type),
           group: null,
           order: orders[i]!,
           default: byDefault,
@@ -177,9 +178,15 @@ export function cardSite(pages: readonly PageData[]): {
               {
                 id: 'cards',
                 repeat: {
-                  type: 'session',
-                  where: [{ field: 'at', equals: { is: 'field', from: 'page', path: [] } }],
-                  order: [{ field: 'place', descending: false }],
+                  from: { type: 'session' },
+                  where: {
+                    here: {
+                      path: ['at'],
+                      is: 'equals',
+                      source: { is: 'field', from: 'page', path: [] },
+                    },
+                  },
+                  order: { place: { path: ['place'], descending: false, order: 'a0' } },
                 },
                 children: [
                   {

@@ -5,6 +5,7 @@ import {
   type ComponentDoc,
   type Literal,
   type Property,
+  kindOnly,
 } from '@sormet/core/model';
 import { keyFor, plant, type Branch } from '@sormet/core/edit';
 import { blockOf } from '@sormet/core/style';
@@ -34,7 +35,7 @@ function component(
     made[property] = {
       label,
       key,
-      type: byDefault.type,
+      type: kindOnly(byDefault.type),
       group: groupId,
       order: orders[i]!,
       default: byDefault,

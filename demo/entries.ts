@@ -2,9 +2,11 @@ import {
   FORMAT,
   ordersFor,
   type EntryDoc,
-  type Field,
+  kindOnly,
   type TypeDoc,
   type Typed,
+  type TypeSpec,
+  type ValueKind,
 } from '@sormet/core/model';
 import { keyFor } from '@sormet/core/edit';
 import { GUIDES, MENDERS } from './content/people-and-guides';
@@ -16,7 +18,7 @@ function contentType(
   name: string,
   plural: string,
   title: string,
-  fields: Record<string, [label: string, type: Field['type'], of?: string]>,
+  fields: Record<string, [label: string, kind: ValueKind, of?: string]>,
 ): TypeDoc {
   const orders = ordersFor(Object.keys(fields).length);
   const keys = new Set<string>();
@@ -28,10 +30,11 @@ function contentType(
     plural,
     title,
     fields: Object.fromEntries(
-      Object.entries(fields).map(([field, [label, type, of]], i) => {
+      Object.entries(fields).map(([field, [label, kind, of]], i) => {
         const key = keyFor(label, keys);
         keys.add(key);
-        return [field, { label, key, type, order: orders[i]!, ...(of ? { of } : {}) }];
+        const type: TypeSpec = of ? { kind: 'entry', of } : kindOnly(kind);
+        return [field, { label, key, type, order: orders[i]! }];
       }),
     ),
   };

@@ -1,7 +1,7 @@
-import { FORMAT, text, type PageDoc, type Source } from '@sormet/core/model';
+import { FORMAT, text, type PageDoc, type Query, type Source } from '@sormet/core/model';
 import { plant, type Branch } from '@sormet/core/edit';
 import { blockOf } from '@sormet/core/style';
-import { ofItem, ofPage, picture, toAddress, toPage } from './sources';
+import { number, ofItem, ofPage, picture, sortedBy, toAddress, toPage } from './sources';
 
 interface Written {
   readonly id: string;
@@ -38,10 +38,10 @@ function shedCards(id: string, limit?: number): Branch {
   return {
     id,
     repeat: {
-      type: 'shed',
-      where: [],
-      order: [{ field: 'shed-number', descending: false }],
-      ...(limit === undefined ? {} : { limit }),
+      from: { type: 'shed' },
+      where: {},
+      order: sortedBy('shed-number'),
+      ...(limit === undefined ? {} : { limit: number(limit) }),
     },
     children: [
       {
@@ -58,10 +58,10 @@ function shedCards(id: string, limit?: number): Branch {
 }
 
 /** A line for each session, of one shed where a condition is given. */
-function sessionLines(id: string, where: { field: string; equals: Source }[]): Branch {
+function sessionLines(id: string, where: Query['where']): Branch {
   return {
     id,
-    repeat: { type: 'session', where, order: [{ field: 'session-date', descending: false }] },
+    repeat: { from: { type: 'session' }, where, order: sortedBy('session-date') },
     children: [
       {
         component: 'session-line',
@@ -206,7 +206,11 @@ export const pages: readonly PageDoc[] = [
         name: 'sessions',
         values: { 'lines-heading': text('Sessions here') },
         slots: {
-          lines: [sessionLines('shed-sessions', [{ field: 'session-shed', equals: ofPage('') }])],
+          lines: [
+            sessionLines('shed-sessions', {
+              here: { path: ['session-shed'], is: 'equals', source: ofPage('') },
+            }),
+          ],
         },
       },
       { component: 'join-band', values: { 'join-heading': text('This shed is looking for you') } },
@@ -228,7 +232,7 @@ export const pages: readonly PageDoc[] = [
       {
         component: 'lines',
         values: { 'lines-heading': text('All of them, by day') },
-        slots: { lines: [sessionLines('all-sessions', [])] },
+        slots: { lines: [sessionLines('all-sessions', {})] },
       },
     ],
   }),
@@ -256,9 +260,9 @@ export const pages: readonly PageDoc[] = [
             {
               id: 'all-guides',
               repeat: {
-                type: 'guide',
-                where: [],
-                order: [{ field: 'guide-minutes', descending: false }],
+                from: { type: 'guide' },
+                where: {},
+                order: sortedBy('guide-minutes'),
               },
               children: [
                 {

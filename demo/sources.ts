@@ -1,4 +1,4 @@
-import type { Literal, Source, WhenEmpty } from '@sormet/core/model';
+import type { Literal, Query, Source, WhenEmpty } from '@sormet/core/model';
 
 /** A link to a page of this site. */
 export function toPage(page: string, entry?: string): Literal {
@@ -17,6 +17,16 @@ export function toAddress(href: string): Literal {
 /** A picture. */
 export function picture(asset: string): Literal {
   return { is: 'value', type: 'image', value: { asset } };
+}
+
+/** A number. */
+export function number(value: number): Literal {
+  return { is: 'value', type: 'number', value };
+}
+
+/** The order of a query by one field, upwards. */
+export function sortedBy(field: string): Query['order'] {
+  return { [`by-${field}`]: { path: [field], descending: false, order: 'a0' } };
 }
 
 /** What a property of the definition around gives. */

@@ -12,6 +12,7 @@ import type { Settings } from './settings';
 import { LiveReleases } from './sites/live-releases';
 import { sitesOrigin } from './sites/sites-origin';
 import { tidySites } from './tidy-sites';
+import { upgradeSites } from './upgrade-sites';
 import { Pictures } from './files/pictures';
 import { logFault } from './http/log';
 
@@ -41,6 +42,7 @@ export async function serve(settings: Settings): Promise<Running> {
   };
   try {
     await loadSite(database, brackenfold());
+    await upgradeSites(store);
     await tidySites(store);
     await live.start();
     await publisher.start();

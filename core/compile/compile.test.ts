@@ -10,6 +10,7 @@ import {
   documentsOf,
   entry,
   page,
+  queryOf,
   styles,
   words,
 } from '../test/small-site';
@@ -187,7 +188,7 @@ describe('what will change', () => {
       children: [
         {
           id: 'rounds',
-          repeat: { type: 'tool', where: [], order: [{ field: 'weight', descending: false }] },
+          repeat: queryOf('tool', [], [['weight', false]]),
           children: [
             { tag: 'li', text: { is: 'field', from: { repeat: 'rounds' }, path: ['name'] } },
           ],

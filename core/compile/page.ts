@@ -1,6 +1,6 @@
 import { sha256 } from '@noble/hashes/sha2';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
-import { siteOf, stylesOf, type Address, type Documents, type Source } from '../model';
+import { siteOf, stylesOf, TEXT, type Address, type Documents, type Source } from '../model';
 import {
   escapeAttribute,
   escapeText,
@@ -50,7 +50,13 @@ export class PageCompiler {
     this.sink = new Set(prepared.depends);
     if (entry) this.sink.add(entry.id).add(entry.type);
     const body = write(prepared.template, entry);
-    const names: Names = { data: this.data, properties: {}, page: entry, repeats: {} };
+    const names: Names = {
+      data: this.data,
+      properties: {},
+      types: {},
+      page: entry,
+      repeats: {},
+    };
     const html = htmlOf({
       language: siteOf(this.documents).language,
       site: siteOf(this.documents).name,
@@ -102,7 +108,7 @@ function cssPath(text: string): string {
 }
 
 function plainText(source: Source, names: Names): string {
-  const value = evaluate(source, 'text', names) as Known;
+  const value = evaluate(source, TEXT, names) as Known;
   return value !== null && value.type === 'text' && value.value !== null ? value.value : '';
 }
 

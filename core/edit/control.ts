@@ -8,8 +8,6 @@ import {
   own,
   ownAttributesOf,
   rootOf,
-  text,
-  yesNo,
   type Documents,
   type Literal,
   type NodeId,
@@ -18,7 +16,12 @@ import {
   type Tree,
   type TreeDoc,
   type TreeNode,
-  type ValueType,
+  BOOLEAN,
+  RICH,
+  TEXT,
+  kindOf,
+  queriedType,
+  type TypeSpec,
 } from '../model';
 import { sourceAt, type Control } from '../resolve';
 import { shortName } from './names';
@@ -56,12 +59,12 @@ export function controlType(
   documents: Documents,
   node: TreeNode,
   control: Control,
-): ValueType | undefined {
+): TypeSpec | undefined {
   switch (control.of) {
     case 'text':
-      return node.kind === 'text' ? 'text' : undefined;
+      return node.kind === 'text' ? (node.rich ? RICH : TEXT) : undefined;
     case 'shown':
-      return node.kind === 'slot' || node.kind === 'repeat' ? undefined : 'boolean';
+      return node.kind === 'slot' || node.kind === 'repeat' ? undefined : BOOLEAN;
     case 'attribute':
       return node.kind === 'element' ? own(attributesOf(node.tag), control.name) : undefined;
     case 'value':
@@ -81,18 +84,16 @@ export function propertyOf(
   return doc && own(doc.properties, property);
 }
 
-/** An empty literal of a type; what shows or not begins as shown. */
-export function emptyLiteral(type: ValueType): Literal {
-  if (type === 'boolean') return yesNo(true);
-  if (type === 'text') return text('');
-  return { is: 'value', type, value: null } as Literal;
+/** What something new of a type holds, as a literal; what shows or not begins as shown. */
+export function emptyLiteral(type: TypeSpec): Literal {
+  return { is: 'value', type: type.kind, value: kindOf(type.kind).empty } as Literal;
 }
 
 /** A control of a tree, with everything a table of controls shows. */
 export interface ControlRow {
   readonly node: NodeId;
   readonly control: Control;
-  readonly type: ValueType;
+  readonly type: TypeSpec;
   /** What the control is on its own: `text`, `shown`, `address`. */
   readonly what: string;
   /** The element it belongs to: a text's controls belong to the element around it. */
@@ -160,7 +161,9 @@ export function nodeName(documents: Documents, node: TreeNode, doc?: TreeDoc): s
     case 'slot':
       return doc?.kind === 'component' ? `slot: ${own(doc.slots, node.slot)?.label ?? ''}` : 'slot';
     case 'repeat': {
-      const type = docOf(documents, 'type', node.query.type);
+      const queried = queriedType(node.query);
+      if (queried === undefined) return 'repeat: list';
+      const type = docOf(documents, 'type', queried);
       return `repeat: ${type?.plural.toLowerCase() ?? 'entries'}`;
     }
   }
@@ -233,7 +236,7 @@ export function defaultOf(
   documents: Documents,
   node: TreeNode,
   control: Control,
-  type: ValueType,
+  type: TypeSpec,
 ): Literal {
   const source = sourceAt(node, control);
   const inner =

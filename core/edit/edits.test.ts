@@ -316,7 +316,7 @@ describe('making a component', () => {
     expect((documents['intro'] as ComponentDoc).properties['i1']).toMatchObject({
       label: 'Heading text',
       key: 'headingText',
-      type: 'text',
+      type: { kind: 'text' },
     });
     expect(((documents['each'] as PageDoc).nodes['inst'] as InstanceNode).values).toEqual({
       i1: { is: 'field', from: 'page', path: ['name'] },

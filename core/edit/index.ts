@@ -1,6 +1,7 @@
 export * from './change';
 export * from './control';
 export * from './define';
+export * from './differences';
 export * from './edits';
 export * from './names';
 export * from './references';

@@ -20,7 +20,7 @@ import { Reach } from '../reach';
 import { build, Linker, prepare, write, type Built } from '../resolve';
 import { dataOf, type Data } from '../value';
 import { htmlOf } from '../test/html';
-import { component } from '../test';
+import { component, queryOf } from '../test';
 import { pastOf, runEdits } from '../test/random-edits';
 import {
   applyChanges,
@@ -43,11 +43,7 @@ const roll = component('roll', {
   children: [
     {
       id: 'rounds',
-      repeat: {
-        type: 'shed',
-        where: [],
-        order: [{ field: 'shed-number', descending: true }],
-      },
+      repeat: queryOf('shed', [], [['shed-number', true]]),
       children: [
         { tag: 'li', text: { is: 'field', from: { repeat: 'rounds' }, path: ['shed-name'] } },
       ],

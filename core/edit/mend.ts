@@ -9,6 +9,8 @@ import {
   withDescendants,
   type Block,
   type Documents,
+  BOOLEAN,
+  TEXT,
 } from '../model';
 import { writtenBlock, declarationKey } from '../style';
 import { change, changeTo, type Change } from './change';
@@ -58,7 +60,7 @@ function withoutGoneProperties(documents: Documents, doc: string, node: string):
   const stored = component.nodes[node]!;
   return membersWithSources(stored, (source) =>
     source.is === 'property' && !Object.hasOwn(component.properties, source.property)
-      ? emptyLiteral(stored.kind === 'text' ? 'text' : 'boolean')
+      ? emptyLiteral(stored.kind === 'text' ? TEXT : BOOLEAN)
       : source,
   ).flatMap(([path, now]) => changeTo(documents, doc, ['nodes', node, ...path], now));
 }

@@ -1,4 +1,13 @@
-import { chainOf, own, pointer, sourcesOf, type Doc, type Documents, type Kind } from '../model';
+import {
+  chainOf,
+  own,
+  pointer,
+  queriedType,
+  sourcesOf,
+  type Doc,
+  type Documents,
+  type Kind,
+} from '../model';
 
 /**
  * A reference that must lead somewhere: what holds it means nothing without what it names. Other references (a
@@ -76,12 +85,13 @@ export function nodeReferences(
         reason: 'the component that is placed here is gone',
       },
     ];
-  if (node?.kind === 'repeat')
+  const queried = node?.kind === 'repeat' ? queriedType(node.query) : undefined;
+  if (queried !== undefined)
     return [
       {
-        path: pointer('nodes', id, 'query', 'type'),
+        path: pointer('nodes', id, 'query', 'from', 'type'),
         kind: 'type',
-        to: node.query.type,
+        to: queried,
         reason: 'the content type that is repeated here is gone',
       },
     ];

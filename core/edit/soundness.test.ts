@@ -1,5 +1,5 @@
-import { documentFindings, text, WorkingCopy, type Documents, type PageDoc } from '../model';
-import { component, contentType, documentsOf, entry, page, words } from '../test';
+import { documentFindings, text, WorkingCopy, type Documents } from '../model';
+import { component, contentType, documentsOf, entry, page, queryOf, words } from '../test';
 import { compileSite } from '../compile';
 import { Linker } from '../resolve';
 import {
@@ -221,14 +221,10 @@ describe('taking back', () => {
         children: [
           {
             id: 'each',
-            repeat: {
-              type: 'shed',
-              where: [
-                { field: 'name', equals: { is: 'property', property: 'which' } },
-                { field: 'name', equals: { is: 'property', property: 'which' } },
-              ],
-              order: [],
-            },
+            repeat: queryOf('shed', [
+              ['name', { is: 'property', property: 'which' }],
+              ['name', { is: 'property', property: 'which' }],
+            ]),
             children: [
               {
                 tag: 'p',

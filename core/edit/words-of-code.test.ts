@@ -42,9 +42,9 @@ function siteNamed(name: string): Documents {
             {
               id: `${name}-r`,
               repeat: {
-                type: `${name}-t`,
-                where: [{ field: name, equals: { is: 'value', type: 'text', value: 'Named' } }],
-                order: [{ field: name, descending: true }],
+                from: { type: `${name}-t` },
+                where: { [name]: { path: [name], is: 'equals', source: text('Named') } },
+                order: { [name]: { path: [name], descending: true, order: 'a0' } },
               },
               children: [
                 { tag: 'p', text: { is: 'field', from: { repeat: `${name}-r` }, path: [name] } },

@@ -1,7 +1,9 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import { MEDIA_TYPES } from './assets';
 import { ID_PATTERN } from './ids';
 import { OrderKey } from './order';
-import { Source, Typed, ValueType } from './source';
+import { Source } from './source';
+import { Typed, TypeSpec } from './types';
 import { own } from './own';
 import { Block, Tree, type TreeNode } from './tree';
 
@@ -10,7 +12,7 @@ const Label = Type.String({ minLength: 1, maxLength: 120 });
 const Slug = Type.String({ pattern: '^[a-z0-9]+(-[a-z0-9]+)*$', maxLength: 120 });
 
 /** The current format of every kind; older documents are upgraded on reading. */
-export const FORMAT = 1;
+export const FORMAT = 2;
 
 function document<K extends string, P extends Record<string, TSchema>>(kind: K, properties: P) {
   return Type.Object(
@@ -81,7 +83,7 @@ export const Property = Type.Object(
   {
     label: Label,
     key: Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 }),
-    type: ValueType,
+    type: TypeSpec,
     group: Type.Union([Id, Type.Null()]),
     order: OrderKey,
     default: Source,
@@ -98,18 +100,30 @@ export const Group = Type.Object(
 );
 export type Group = Static<typeof Group>;
 
+/** A named place of a definition that each instance fills: what it lets in, how many, and which way they lie. */
+export const Slot = Type.Object(
+  {
+    label: Label,
+    order: OrderKey,
+    /** Instances of these components alone; left out when anything may come in. */
+    allows: Type.Optional(Type.Record(Id, Type.Literal(true), { additionalProperties: false })),
+    /** How many things it holds at most. */
+    most: Type.Optional(Type.Integer({ minimum: 1, maximum: 1000 })),
+    /** Which way the definition lays out what comes in; down the page unless said otherwise. */
+    layout: Type.Optional(
+      Type.Union([Type.Literal('column'), Type.Literal('row'), Type.Literal('grid')]),
+    ),
+  },
+  { additionalProperties: false },
+);
+export type Slot = Static<typeof Slot>;
+
 export const ComponentDoc = document('component', {
   /** With its folder: `Sections/Shed intro`. */
   name: Type.String({ pattern: '^[^/]+(/[^/]+)*$', minLength: 1, maxLength: 200 }),
   properties: Type.Record(Id, Property, { additionalProperties: false }),
   groups: Type.Record(Id, Group, { additionalProperties: false }),
-  slots: Type.Record(
-    Id,
-    Type.Object({ label: Label, order: OrderKey }, { additionalProperties: false }),
-    {
-      additionalProperties: false,
-    },
-  ),
+  slots: Type.Record(Id, Slot, { additionalProperties: false }),
   nodes: Tree,
 });
 export type ComponentDoc = Static<typeof ComponentDoc>;
@@ -118,10 +132,8 @@ export const Field = Type.Object(
   {
     label: Label,
     key: Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 }),
-    type: ValueType,
+    type: TypeSpec,
     order: OrderKey,
-    /** For a reference, the content type it leads to. */
-    of: Type.Optional(Id),
   },
   { additionalProperties: false },
 );
@@ -149,14 +161,7 @@ export type EntryDoc = Static<typeof EntryDoc>;
 export const AssetDoc = document('asset', {
   name: Type.String({ minLength: 1, maxLength: 200 }),
   sha256: Type.String({ pattern: '^[0-9a-f]{64}$' }),
-  mediaType: Type.Union([
-    Type.Literal('image/svg+xml'),
-    Type.Literal('image/png'),
-    Type.Literal('image/jpeg'),
-    Type.Literal('image/webp'),
-    Type.Literal('image/gif'),
-    Type.Literal('font/woff2'),
-  ]),
+  mediaType: Type.Union(MEDIA_TYPES.map((type) => Type.Literal(type))),
   /** In CSS px; absent for fonts. */
   width: Type.Optional(Type.Integer({ minimum: 1 })),
   height: Type.Optional(Type.Integer({ minimum: 1 })),

@@ -1,5 +1,5 @@
 import { parseFragment, serialize } from 'parse5';
-import { attributesOf, isVoid, nestingFault, takesText, TAGS } from '.';
+import { attributesOf, IMAGE, isVoid, LINK, nestingFault, takesText, TAGS, TEXT } from '.';
 
 const tags = [...TAGS].sort();
 
@@ -70,8 +70,8 @@ describe('elements', () => {
   });
 
   test('take attributes of fixed types', () => {
-    expect(attributesOf('a')['href']).toBe('link');
-    expect(attributesOf('img')).toMatchObject({ src: 'image', alt: 'text', 'aria-label': 'text' });
+    expect(attributesOf('a')['href']).toBe(LINK);
+    expect(attributesOf('img')).toMatchObject({ src: IMAGE, alt: TEXT, 'aria-label': TEXT });
     expect(attributesOf('p')['onclick']).toBeUndefined();
   });
 

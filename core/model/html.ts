@@ -3,23 +3,23 @@
  * value each takes, and which nesting an HTML parser keeps as it is.
  */
 import { own } from './own';
-import type { ValueType } from './source';
+import { DATE, IMAGE, LINK, NUMBER, TEXT, type TypeSpec } from './types';
 
 /** Attributes that every element takes. */
-const GLOBAL: Record<string, ValueType> = {
-  id: 'text',
-  lang: 'text',
-  title: 'text',
-  role: 'text',
-  'aria-label': 'text',
+const GLOBAL: Record<string, TypeSpec> = {
+  id: TEXT,
+  lang: TEXT,
+  title: TEXT,
+  role: TEXT,
+  'aria-label': TEXT,
 };
 
 /** Attributes by element. A picture also gets its size, a link its address, when they are written. */
-const OWN: Record<string, Record<string, ValueType>> = {
-  a: { href: 'link' },
-  img: { src: 'image', alt: 'text', loading: 'text' },
-  time: { datetime: 'date' },
-  ol: { start: 'number' },
+const OWN: Record<string, Record<string, TypeSpec>> = {
+  a: { href: LINK },
+  img: { src: IMAGE, alt: TEXT, loading: TEXT },
+  time: { datetime: DATE },
+  ol: { start: NUMBER },
 };
 
 const CONTAINERS = [
@@ -69,12 +69,12 @@ export function isVoid(tag: string): boolean {
 }
 
 /** The attributes of an element with the type of value each takes. */
-export function attributesOf(tag: string): Readonly<Record<string, ValueType>> {
+export function attributesOf(tag: string): Readonly<Record<string, TypeSpec>> {
   return { ...own(OWN, tag), ...GLOBAL };
 }
 
 /** The attributes that are this element's own, in the order in which people think of them. */
-export function ownAttributesOf(tag: string): Readonly<Record<string, ValueType>> {
+export function ownAttributesOf(tag: string): Readonly<Record<string, TypeSpec>> {
   return own(OWN, tag) ?? {};
 }
 

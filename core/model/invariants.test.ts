@@ -7,7 +7,7 @@ import {
   type TreeDoc,
   type TreeNode,
 } from '.';
-import { component, contentType, documentsOf, entry, page } from '../test/small-site';
+import { component, contentType, documentsOf, entry, page, queryOf } from '../test/small-site';
 
 function withNode(doc: TreeDoc, id: string, node: Partial<TreeNode>): Doc {
   return { ...doc, nodes: { ...doc.nodes, [id]: { ...doc.nodes[id], ...node } as TreeNode } };
@@ -100,7 +100,7 @@ describe('a tree', () => {
   });
 
   test('keeps slots out of repeats', () => {
-    const query = { type: 'shed', where: [], order: [] };
+    const query = queryOf('shed');
     const list = component(
       'list',
       { tag: 'ul', children: [{ repeat: query, children: [{ slot: 'inside' }] }] },

@@ -1,5 +1,5 @@
 import type { Source } from './source';
-import type { TreeNode } from './tree';
+import type { Query, TreeNode } from './tree';
 
 /** The sources a node holds, each with the members that lead to it, in an order that storing does not change. */
 export function sourcesOf(node: TreeNode): [string[], Source][] {
@@ -11,12 +11,21 @@ export function sourcesOf(node: TreeNode): [string[], Source][] {
     for (const id of Object.keys(node.values).sort())
       found.push([['values', id], node.values[id]!]);
   if (node.kind === 'text') found.push([['text'], node.text]);
-  if (node.kind === 'repeat')
-    node.query.where.forEach((condition, i) =>
-      found.push([['query', 'where', String(i), 'equals'], condition.equals]),
-    );
+  if (node.kind === 'repeat') found.push(...querySources(node.query));
   if (node.kind !== 'slot' && node.kind !== 'repeat' && node.shown)
     found.push([['shown'], node.shown]);
+  return found;
+}
+
+/** The sources of a query: where its records come from, what they are compared with, how many and from which on. */
+function querySources(query: Query): [string[], Source][] {
+  const found: [string[], Source][] = [];
+  if ('list' in query.from) found.push([['query', 'from', 'list'], query.from.list]);
+  for (const id of Object.keys(query.where).sort())
+    found.push([['query', 'where', id, 'source'], query.where[id]!.source]);
+  if (query.related) found.push([['query', 'related', 'to'], query.related.to]);
+  if (query.limit) found.push([['query', 'limit'], query.limit]);
+  if (query.offset) found.push([['query', 'offset'], query.offset]);
   return found;
 }
 
@@ -42,23 +51,8 @@ export function withSources(source: Source, replace: Replace): Source {
   return use === source.whenEmpty.use ? source : { ...source, whenEmpty: { use } };
 }
 
-/**
- * The members of a node with other sources in them, each under the pointer tokens of the smallest record
- * that an edit writes: a query's conditions stand in a list, so a query is written whole.
- */
-export function membersWithSources(
-  node: TreeNode,
-  replace: Replace,
-): [string[], Source | Extract<TreeNode, { kind: 'repeat' }>['query']][] {
-  if (node.kind === 'repeat') {
-    const where = node.query.where.map((condition) => {
-      const equals = withSources(condition.equals, replace);
-      return equals === condition.equals ? condition : { ...condition, equals };
-    });
-    return where.every((condition, i) => condition === node.query.where[i])
-      ? []
-      : [[['query'], { ...node.query, where }]];
-  }
+/** The sources of a node with others put in their place, each with the members that lead to it; only those that differ. */
+export function membersWithSources(node: TreeNode, replace: Replace): [string[], Source][] {
   return sourcesOf(node).flatMap(([path, source]): [string[], Source][] => {
     const put = withSources(source, replace);
     return put === source ? [] : [[path, put]];

@@ -1,72 +1,42 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { ID_PATTERN } from './ids';
+import { VALUE_KINDS, type Typed, type ValueKind } from './types';
 
 const Id = Type.String({ pattern: ID_PATTERN });
-
-/** The types a value may have. `convert` in core/value says which may feed which. */
-export const ValueType = Type.Union([
-  Type.Literal('text'),
-  Type.Literal('boolean'),
-  Type.Literal('number'),
-  Type.Literal('date'),
-  Type.Literal('link'),
-  Type.Literal('image'),
-  Type.Literal('entry'),
-]);
-export type ValueType = Static<typeof ValueType>;
-
-/** Where a link leads: a page by id (with the entry, on pages made from entries), or an address. */
-export const LinkValue = Type.Union([
-  Type.Object(
-    { to: Type.Literal('page'), page: Id, entry: Type.Optional(Id) },
-    { additionalProperties: false },
-  ),
-  Type.Object(
-    { to: Type.Literal('address'), href: Type.String({ maxLength: 2000 }) },
-    { additionalProperties: false },
-  ),
-]);
-export type LinkValue = Static<typeof LinkValue>;
-
-/** A picture, by the id of its asset. */
-export const ImageValue = Type.Object({ asset: Id }, { additionalProperties: false });
-export type ImageValue = Static<typeof ImageValue>;
-
-/** The JSON Schema of the value of each type. A date is an RFC 3339 full-date, an entry the id of its document. */
-export const VALUE_SCHEMAS = {
-  text: Type.String({ maxLength: 20000 }),
-  boolean: Type.Boolean(),
-  number: Type.Number(),
-  date: Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$|^$' }),
-  link: LinkValue,
-  image: ImageValue,
-  entry: Id,
-} as const;
-
-/** A value together with the type it was written in; it is converted on reading, never on storing. */
-function typed<T extends ValueType, S extends (typeof VALUE_SCHEMAS)[T]>(type: T, value: S) {
-  return Type.Object(
-    { type: Type.Literal(type), value: Type.Union([value, Type.Null()]) },
-    { additionalProperties: false },
-  );
-}
-
-export const Typed = Type.Union([
-  typed('text', VALUE_SCHEMAS.text),
-  typed('boolean', VALUE_SCHEMAS.boolean),
-  typed('number', VALUE_SCHEMAS.number),
-  typed('date', VALUE_SCHEMAS.date),
-  typed('link', VALUE_SCHEMAS.link),
-  typed('image', VALUE_SCHEMAS.image),
-  typed('entry', VALUE_SCHEMAS.entry),
-]);
-export type Typed = Static<typeof Typed>;
 
 /** Which entry a field is read from: the page's own, or that of the repeat around. */
 const From = Type.Union([
   Type.Literal('page'),
   Type.Object({ repeat: Id }, { additionalProperties: false }),
 ]);
+
+/** The schema of a value written where it stands. */
+function literalOf<K extends string, V extends TSchema, E extends TSchema>(
+  type: K,
+  value: V,
+  whenEmpty: E,
+) {
+  return Type.Object(
+    {
+      is: Type.Literal('value'),
+      type: Type.Literal(type),
+      value: Type.Union([value, Type.Null()]),
+      whenEmpty,
+    },
+    { additionalProperties: false },
+  );
+}
+
+type Described = { readonly kind: string; readonly value: TSchema };
+
+function literalSchemas<const T extends readonly Described[], E extends TSchema>(
+  kinds: T,
+  whenEmpty: E,
+) {
+  return kinds.map(({ kind, value }) => literalOf(kind, value, whenEmpty)) as unknown as {
+    [I in keyof T]: ReturnType<typeof literalOf<T[I]['kind'], T[I]['value'], E>>;
+  };
+}
 
 /**
  * Where a value comes from. Wherever something can vary it holds a source, and nothing else gives values.
@@ -82,24 +52,8 @@ export const SOURCE_SCHEMA = Type.Recursive(
         Type.Literal('hide'),
       ]),
     );
-    const literal = <T extends ValueType, S extends (typeof VALUE_SCHEMAS)[T]>(type: T, value: S) =>
-      Type.Object(
-        {
-          is: Type.Literal('value'),
-          type: Type.Literal(type),
-          value: Type.Union([value, Type.Null()]),
-          whenEmpty,
-        },
-        { additionalProperties: false },
-      );
     return Type.Union([
-      literal('text', VALUE_SCHEMAS.text),
-      literal('boolean', VALUE_SCHEMAS.boolean),
-      literal('number', VALUE_SCHEMAS.number),
-      literal('date', VALUE_SCHEMAS.date),
-      literal('link', VALUE_SCHEMAS.link),
-      literal('image', VALUE_SCHEMAS.image),
-      literal('entry', VALUE_SCHEMAS.entry),
+      ...literalSchemas(VALUE_KINDS, whenEmpty),
       Type.Object(
         {
           is: Type.Literal('property'),
@@ -127,6 +81,12 @@ export type Source = Static<typeof SOURCE_SCHEMA>;
 export const Source = Type.Unsafe<Source>(Type.Ref('Source'));
 export type WhenEmpty = NonNullable<Source['whenEmpty']>;
 export type Literal = Extract<Source, { is: 'value' }>;
+export type LiteralOf<K extends ValueKind> = Extract<Literal, { type: K }>;
+
+/** A value written where it stands, as a source. */
+export function literal(value: Typed): Literal {
+  return { is: 'value', ...value };
+}
 
 /** A literal source of type text. */
 export function text(value: string): Literal {

@@ -57,7 +57,15 @@ export const ElementNode = Type.Object(
 export type ElementNode = Static<typeof ElementNode>;
 
 export const TextNode = Type.Object(
-  { kind: Type.Literal('text'), place: Place, name: Name, text: Source, shown },
+  {
+    kind: Type.Literal('text'),
+    place: Place,
+    name: Name,
+    text: Source,
+    /** Rich text: in a line of words, or with blocks of its own; left out for plain text. */
+    rich: Type.Optional(Type.Union([Type.Literal('line'), Type.Literal('blocks')])),
+    shown,
+  },
   { additionalProperties: false },
 );
 export type TextNode = Static<typeof TextNode>;
@@ -82,22 +90,54 @@ export const SlotNode = Type.Object(
 );
 export type SlotNode = Static<typeof SlotNode>;
 
-/** A closed query over entries. Ties in the order are broken by id. */
+const FieldPath = Type.Array(Id, { minItems: 1, maxItems: 8 });
+
+/** How a condition compares what an item holds with what its source gives, both as the declared type of the field. */
+export const Operator = Type.Union(
+  (['equals', 'differs', 'atLeast', 'atMost', 'contains'] as const).map((is) => Type.Literal(is)),
+);
+export type Operator = Static<typeof Operator>;
+
+export const Condition = Type.Object(
+  { path: FieldPath, is: Operator, source: Source },
+  { additionalProperties: false },
+);
+export type Condition = Static<typeof Condition>;
+
+/** One key to sort by; which of several counts first is their own order. */
+export const SortKey = Type.Object(
+  { path: FieldPath, descending: Type.Boolean(), order: OrderKey },
+  { additionalProperties: false },
+);
+export type SortKey = Static<typeof SortKey>;
+
+/**
+ * A closed query: the entries of a content type or the records of a list, those that meet every condition, sorted
+ * (ties by id; records that nothing sorts stay in the order of their list), from an offset on, at most so many.
+ */
 export const Query = Type.Object(
   {
-    type: Id,
-    where: Type.Array(Type.Object({ field: Id, equals: Source }, { additionalProperties: false }), {
-      maxItems: 8,
-    }),
-    order: Type.Array(
-      Type.Object({ field: Id, descending: Type.Boolean() }, { additionalProperties: false }),
-      { maxItems: 4 },
+    from: Type.Union([
+      Type.Object({ type: Id }, { additionalProperties: false }),
+      Type.Object({ list: Source }, { additionalProperties: false }),
+    ]),
+    where: Type.Record(Id, Condition, { additionalProperties: false, maxProperties: 8 }),
+    order: Type.Record(Id, SortKey, { additionalProperties: false, maxProperties: 4 }),
+    limit: Type.Optional(Source),
+    offset: Type.Optional(Source),
+    /** Only others that hold the same as this entry does. */
+    related: Type.Optional(
+      Type.Object({ to: Source, path: FieldPath }, { additionalProperties: false }),
     ),
-    limit: Type.Optional(Type.Integer({ minimum: 1, maximum: 10000 })),
   },
   { additionalProperties: false },
 );
 export type Query = Static<typeof Query>;
+
+/** The content type a query asks for; nothing for a query of a list. */
+export function queriedType(query: Query): string | undefined {
+  return 'type' in query.from ? query.from.type : undefined;
+}
 
 /** The name of the place, among a repeat's children, of what stands there when there are no entries. */
 export const NONE = 'none';

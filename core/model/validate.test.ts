@@ -1,5 +1,5 @@
 import { brackenfold } from '@sormet/demo';
-import { documentFindings, newId, ID_PATTERN, Source, schemaFindings, text, upgrade } from '.';
+import { documentFindings, newId, ID_PATTERN, Source, schemaFindings, text, upgraded } from '.';
 import { component, page } from '../test/small-site';
 
 describe('a document', () => {
@@ -31,9 +31,9 @@ describe('a document', () => {
   });
 
   test('of a format that is not known is refused by name', () => {
-    expect(() => upgrade({ id: 'x', format: 99 })).toThrow('format 99');
-    const doc = page('p', '/', { tag: 'div' });
-    expect(upgrade(doc)).toBe(doc);
+    expect(() => upgraded({ x: { id: 'x', kind: 'page', format: 99 } })).toThrow('format 99');
+    const documents = { p: page('p', '/', { tag: 'div' }) };
+    expect(upgraded(documents)).toBe(documents);
   });
 });
 

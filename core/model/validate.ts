@@ -5,10 +5,14 @@ import { own } from './own';
 import { isOrderKey } from './order';
 import { pointer } from './pointer';
 import { SOURCE_SCHEMA } from './source';
+import { RICH_PIECE } from './types';
 import { SCHEMAS, type Doc, type Kind } from './documents';
 import { illFormedText, type Finding } from './well-formed';
 
 type Check = (value: unknown) => Finding | undefined;
+
+/** The recursive schemas that others refer to. */
+const REFERRED = [SOURCE_SCHEMA, RICH_PIECE];
 
 const compiled = new Map<TSchema, Check>();
 
@@ -26,7 +30,7 @@ export function schemaFindings(schema: TSchema, value: unknown): Finding[] {
 let ajv: Ajv | undefined;
 
 function ajvCheck(schema: TSchema): Check {
-  ajv ??= new Ajv({ strict: true, formats: { 'order-key': isOrderKey } }).addSchema(SOURCE_SCHEMA);
+  ajv ??= new Ajv({ strict: true, formats: { 'order-key': isOrderKey } }).addSchema(REFERRED);
   const check: ValidateFunction = ajv.compile(schema);
   return (value) => (check(value) ? undefined : sayWhy(check.errors ?? []));
 }
@@ -38,8 +42,8 @@ function ajvCheck(schema: TSchema): Check {
 export function slowCheck(schema: TSchema): Check {
   FormatRegistry.Set('order-key', isOrderKey);
   return (value) => {
-    if (Value.Check(schema, [SOURCE_SCHEMA], value)) return undefined;
-    const first = Value.Errors(schema, [SOURCE_SCHEMA], value).First();
+    if (Value.Check(schema, REFERRED, value)) return undefined;
+    const first = Value.Errors(schema, REFERRED, value).First();
     return { path: first?.path ?? '', reason: lowered(first?.message ?? 'does not fit') };
   };
 }

@@ -1,12 +1,16 @@
 import {
   chainOf,
   pointer,
+  queriedType,
   sourcesOf,
   type Doc,
   type DocId,
+  type LinkValue,
   type NodeId,
+  type RichPiece,
   type Source,
   type TreeNode,
+  type Typed,
 } from '../model';
 
 /** How one thing uses another. */
@@ -47,13 +51,13 @@ export function documentUses(doc: Doc): Use[] {
       use('stands', doc.type);
       for (const field in doc.values) {
         const typed = doc.values[field]!;
-        sourceUses({ is: 'value', ...typed } as Source, use);
+        valueUses(typed, use);
       }
       break;
     case 'type':
       for (const id in doc.fields) {
-        const { of } = doc.fields[id]!;
-        if (of) use('reads', of);
+        const { type } = doc.fields[id]!;
+        if (type.kind === 'entry' && type.of) use('reads', type.of);
       }
       break;
     case 'styles':
@@ -75,7 +79,8 @@ export function nodeUses(from: DocId, id: NodeId, node: TreeNode): Use[] {
     use('places', node.component);
     for (const property in node.values) use('sets', member(node.component, property));
   }
-  if (node.kind === 'repeat') use('lists', node.query.type);
+  const listed = node.kind === 'repeat' ? queriedType(node.query) : undefined;
+  if (listed !== undefined) use('lists', listed);
   for (const [, source] of sourcesOf(node)) sourceUses(source, use);
   return uses;
 }
@@ -92,12 +97,29 @@ function sourceUses(source: Source, use: (kind: UseKind, to: string) => void): v
 function sourceUse(source: Source, use: (kind: UseKind, to: string) => void): void {
   if (source.is === 'field')
     for (const field of source.path) use('reads', pointer('fields', field));
-  if (source.is === 'value' && source.value !== null) {
-    if (source.type === 'image') use('shows', source.value.asset);
-    if (source.type === 'entry') use('links', source.value);
-    if (source.type === 'link' && source.value.to === 'page') {
-      use('links', source.value.page);
-      if (source.value.entry) use('links', source.value.entry);
-    }
-  }
+  if (source.is === 'value') valueUses(source, use);
+}
+
+/** What a value itself names: what it shows and where it leads, in a list also what its records do. */
+function valueUses(typed: Typed, use: (kind: UseKind, to: string) => void): void {
+  if (typed.value === null) return;
+  if (typed.type === 'image') use('shows', typed.value.asset);
+  if (typed.type === 'entry') use('links', typed.value);
+  if (typed.type === 'link') linkUses(typed.value, use);
+  if (typed.type === 'rich') for (const piece of typed.value) pieceUses(piece, use);
+  if (typed.type === 'list')
+    for (const { values } of typed.value)
+      for (const field in values) valueUses(values[field]!, use);
+}
+
+function linkUses(link: LinkValue, use: (kind: UseKind, to: string) => void): void {
+  if (link.to !== 'page') return;
+  use('links', link.page);
+  if (link.entry) use('links', link.entry);
+}
+
+function pieceUses(piece: RichPiece, use: (kind: UseKind, to: string) => void): void {
+  if (typeof piece === 'string') return;
+  if (piece.link) linkUses(piece.link, use);
+  for (const child of piece.children) pieceUses(child, use);
 }

@@ -1,6 +1,7 @@
-import { own, type EntryDoc, type Source } from '../model';
-import { evaluate, HIDE, runQuery, type Data, type Known } from '../value';
-import { needs, writtenAttribute } from './attributes';
+import { own, type EntryDoc } from '../model';
+import { runQuery, type Data, type Item, type Known } from '../value';
+import { sameContent } from './fragments';
+import { contentOf, elementAt, shownAt, textAt, writtenAttribute } from './semantics';
 import type {
   Linked,
   LinkedElement,
@@ -80,18 +81,15 @@ class Builder {
     outer: string,
     before: ResolvedElement | undefined,
   ): Resolved | null {
-    if (!isShown(from.shown, scope)) return null;
+    if (shownAt(from.shown, scope) !== true) return null;
+    const here = elementAt(from, scope);
+    if (!here) return null;
     const attributes: Record<string, string> = {};
     const classes = from.ownClass && outer ? `${from.ownClass} ${outer}` : from.ownClass || outer;
     if (classes) attributes['class'] = classes;
-    for (const { name, type, source } of from.attributes) {
-      const value = evaluate(source, type, scope) as Known;
-      if (value === HIDE || (value === null && needs(from.tag, name))) return null;
-      for (const [key, text] of writtenAttribute(name, value, scope.data)) attributes[key] = text;
-    }
-    if (from.tag === 'img' && attributes['src'] === undefined) return null;
-    for (const child of from.children)
-      if (child.kind === 'text' && evaluate(child.text, 'text', scope) === HIDE) return null;
+    for (const { name, value } of here.attributes)
+      for (const [key, text] of writtenAttribute(name, value as Known, scope.data))
+        attributes[key] = text;
     const children = this.list(from.children, scope, before?.children);
     if (
       before &&
@@ -110,15 +108,15 @@ class Builder {
   }
 
   private text(from: LinkedText, scope: Scope, before: ResolvedText | undefined): Resolved | null {
-    if (!isShown(from.shown, scope)) return null;
-    const text = textOf(evaluate(from.text, 'text', scope) as Known);
-    if (before && before.text === text && before.scope.within === scope.within) {
+    if (shownAt(from.shown, scope) !== true) return null;
+    const content = contentOf(textAt(from, scope) as Known, from.rich, scope.data);
+    if (before && sameContent(before.content, content) && before.scope.within === scope.within) {
       before.from = from;
       before.scope = scope;
       return before;
     }
     this.made.nodes += 1;
-    return { kind: 'text', from, scope, outer: '', text };
+    return { kind: 'text', from, scope, outer: '', content };
   }
 
   private instance(
@@ -127,7 +125,7 @@ class Builder {
     outer: string,
     before: ResolvedGroup | undefined,
   ): Resolved | null {
-    if (!isShown(from.shown, scope)) return null;
+    if (shownAt(from.shown, scope) !== true) return null;
     const inner = instanceScope(from, scope, before?.inner);
     const classes = from.ownClass && outer ? `${from.ownClass} ${outer}` : from.ownClass || outer;
     const old = before?.children[0];
@@ -145,16 +143,16 @@ class Builder {
   }
 
   private repeat(from: LinkedRepeat, scope: Scope, before: ResolvedGroup | undefined): Resolved {
-    const entries = runQuery(from.query, scope) as readonly EntryDoc[];
-    if (entries.length === 0) {
+    const found = runQuery(from.query, scope) as readonly Item[];
+    if (found.length === 0) {
       const children = this.list(from.none, scope, before?.children);
       return this.group(from, scope, '', scope, undefined, children, before);
     }
-    const items = entries.map((entry, i) => {
-      const old = itemBefore(before, entry, i);
-      const inner = itemScope(from.id, entry, scope, old?.inner);
+    const items = found.map((item, i) => {
+      const old = itemBefore(before, item, i);
+      const inner = itemScope(from.id, item, scope, old?.inner);
       const children = this.list(from.items, inner, old?.children);
-      return this.group(from, scope, '', inner, entry, children, old);
+      return this.group(from, scope, '', inner, item, children, old);
     });
     const children = sameItems(before?.children, items) ? before!.children : items;
     return this.group(from, scope, '', scope, undefined, children, before);
@@ -165,7 +163,7 @@ class Builder {
     scope: Scope,
     outer: string,
     inner: Scope,
-    entry: EntryDoc | undefined,
+    item: Item | undefined,
     children: readonly Resolved[],
     before: ResolvedGroup | undefined,
   ): ResolvedGroup {
@@ -173,7 +171,7 @@ class Builder {
       before &&
       before.children === children &&
       before.outer === outer &&
-      before.entry === entry &&
+      before.item === item &&
       before.from.kind === from.kind &&
       before.scope.within === scope.within
     ) {
@@ -183,7 +181,7 @@ class Builder {
       return before;
     }
     this.made.nodes += 1;
-    return { kind: 'group', from, scope, outer, inner, entry, children };
+    return { kind: 'group', from, scope, outer, inner, item, children };
   }
 
   private list(
@@ -221,28 +219,16 @@ const NO_CHILDREN: readonly Resolved[] = Object.freeze([]);
 
 function itemBefore(
   before: ResolvedGroup | undefined,
-  entry: EntryDoc,
+  item: Item,
   index: number,
 ): ResolvedGroup | undefined {
   const matches = (child: Resolved | undefined) =>
-    child?.kind === 'group' && child.entry?.id === entry.id ? child : undefined;
+    child?.kind === 'group' && child.item?.id === item.id ? child : undefined;
   if (!before) return undefined;
   const near = matches(before.children[index]);
   if (near) return near;
   for (const child of before.children) if (matches(child)) return matches(child);
   return undefined;
-}
-
-/** Whether a part is shown: always, unless a source says otherwise; an empty answer hides it. */
-export function isShown(shown: Source | undefined, scope: Scope): boolean {
-  if (!shown) return true;
-  const value = evaluate(shown, 'boolean', scope) as Known;
-  return value !== null && value.type === 'boolean' && value.value === true;
-}
-
-/** The text of a value, `''` for an empty one. */
-export function textOf(value: Known): string {
-  return value !== null && value.type === 'text' && value.value !== null ? value.value : '';
 }
 
 /** Whether two scopes mean the same for a node that reads only this. */

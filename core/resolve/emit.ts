@@ -1,7 +1,8 @@
+import { isWide, type TypeSpec } from '../model';
 import type { Data, Later, Run } from '../value';
-import { textOf } from './build';
 import { escapeAttribute, escapeText } from './escape';
-import { attributeText, holds, type Program, type Step, type Test } from './program';
+import { attributeText, holds, textHtml, type Program, type Step } from './program';
+import type { Test } from './semantics';
 
 /** Longer texts are handed to the function rather than written into its source. */
 const LONGEST_LITERAL = 2000;
@@ -55,8 +56,9 @@ class Emitter {
     if (typeof step === 'string')
       return step.length > LONGEST_LITERAL ? this.constant(step) : JSON.stringify(step);
     if (step.is === 'text') {
-      const otherwise = this.constant((run: Run) => escapeText(textOf(step.value.read(run))));
-      const plain = this.plain(step.value, 'text');
+      const { value, rich } = step;
+      const otherwise = this.constant((run: Run) => textHtml(value.read(run), rich, this.data));
+      const plain = rich === undefined ? this.plain(value, 'text') : undefined;
       return plain
         ? `(${plain} && v.value ? c[0](v.value) : ${otherwise}(run))`
         : `${otherwise}(run)`;
@@ -66,10 +68,10 @@ class Emitter {
     const { data } = this;
     const otherwise = this.constant((run: Run) => attributeText(name, value.read(run), data));
     const open = JSON.stringify(` ${name}="`);
-    const plain = this.plain(value, type);
-    if (plain && type === 'text')
+    const plain = this.plain(value, type.kind);
+    if (plain && type.kind === 'text')
       return `(${plain} && v.value ? ${open} + c[1](v.value) + '"' : ${otherwise}(run))`;
-    if (plain && type === 'link') {
+    if (plain && type.kind === 'link') {
       const href = this.constant((link: Parameters<Data['href']>[0]) => data.href(link));
       return `(${plain} && v.value !== null && (h = ${href}(v.value)) !== "" ? ${open} + c[1](h) + '"' : ${otherwise}(run))`;
     }
@@ -82,10 +84,10 @@ class Emitter {
       return `if (${tests}) {${this.body(step.then)}}`;
     }
     if (step.is !== 'each') throw new Error(`The step ${step.is} is no statement.`);
-    const { depth, entries, item, none } = step;
+    const { depth, items, item, none } = step;
     const list = `l${depth}`;
     return (
-      `{const ${list} = ${this.constant(entries)}(run);` +
+      `{const ${list} = ${this.constant(items)}(run);` +
       (none.length > 0 ? `if (${list}.length === 0) {${this.body(none)}}` : '') +
       `for (let i${depth} = 0; i${depth} < ${list}.length; i${depth} += 1) {` +
       `const e${depth} = ${list}[i${depth}]; run.items[${depth}] = e${depth};${this.body(item)}}}`
@@ -99,8 +101,9 @@ class Emitter {
   }
 
   /** Code that puts the field a value is read from into `v` and asks whether it has the type; nothing for other values. */
-  private plain({ field, type }: Later, wanted: string): string | undefined {
-    if (!field || type !== wanted || field.declared !== wanted) return undefined;
+  private plain({ field, type }: Later, wanted: TypeSpec['kind']): string | undefined {
+    const is = (spec: TypeSpec | undefined) => spec?.kind === wanted && isWide(spec);
+    if (!field || !is(type) || !is(field.declared)) return undefined;
     // A field that is named like something every object inherits is read by the function that looks twice.
     if (field.id in Object.prototype) return undefined;
     const entry = field.of === 'page' ? 'run.page' : `e${field.of}`;

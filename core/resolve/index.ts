@@ -5,6 +5,7 @@ export * from './resolved';
 export * from './build';
 export * from './write';
 export { interpret, type Program } from './program';
+export { sameContent, writtenContent, type Content } from './fragments';
 export * from './canvas-styles';
 export * from './rules';
 export * from './trace';

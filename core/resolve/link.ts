@@ -1,12 +1,18 @@
 import {
   attributesOf,
+  BOOLEAN,
   chainOf,
   childrenOf,
   isVoid,
+  isWide,
+  kindOf,
   NONE,
   own,
+  RICH,
   rootOf,
   shareChildren,
+  sourcesOf,
+  TEXT,
   treeDifference,
   treeDocOf,
   type DocId,
@@ -17,7 +23,7 @@ import {
   type TreeDifference,
   type TreeDoc,
   type TreeNode,
-  type ValueType,
+  type TypeSpec,
 } from '../model';
 import type {
   Linked,
@@ -109,15 +115,17 @@ export class Linker {
     const root = one(rootOf(tree)) ?? emptyRoot(rootOf(tree));
     // What changed where nothing shows it now, in a slot that is gone, must not come back as it was.
     for (const id of stale ?? []) if (!looked.has(id)) nodes.delete(id);
+    const properties =
+      doc.kind === 'component'
+        ? Object.keys(doc.properties)
+            .sort()
+            .map((id) => ({ id, property: doc.properties[id]! }))
+        : [];
     const linked: Linked = {
       doc: doc.id,
       root,
-      properties:
-        doc.kind === 'component'
-          ? Object.keys(doc.properties)
-              .sort()
-              .map((id) => ({ id, property: doc.properties[id]! }))
-          : [],
+      properties,
+      types: Object.fromEntries(properties.map(({ id, property }) => [id, property.type])),
       height: root.kind === 'instance' ? root.component.height + 1 : 0,
       readsData: root.reads.data,
       source: doc,
@@ -213,8 +221,12 @@ export class Linker {
         return made;
       }
       case 'text': {
-        const reads = new ReadsBuilder(doc).shown(node.shown).source(node.text, 'text').done();
-        const made: LinkedText = { kind: 'text', id, reads, text: node.text, shown: node.shown };
+        const reads = new ReadsBuilder(doc)
+          .shown(node.shown)
+          .source(node.text, node.rich ? RICH : TEXT)
+          .done();
+        const { text, rich, shown } = node;
+        const made: LinkedText = { kind: 'text', id, reads, text, rich, shown };
         return made;
       }
       case 'instance':
@@ -229,7 +241,7 @@ export class Linker {
         const items = list(children.of(id));
         const none = list(children.of(id, NONE));
         const reads = new ReadsBuilder(doc).nodes(items).nodes(none).without(id).all();
-        for (const { equals } of node.query.where) reads.source(equals, 'text');
+        for (const [, source] of sourcesOf(node)) reads.source(source, TEXT);
         const made: LinkedRepeat = {
           kind: 'repeat',
           id,
@@ -307,26 +319,26 @@ class ReadsBuilder {
   constructor(private readonly doc: TreeDoc | null) {}
 
   shown(source: Source | undefined): this {
-    return source ? this.source(source, 'boolean') : this;
+    return source ? this.source(source, BOOLEAN) : this;
   }
 
-  source(source: Source, type: ValueType): this {
+  source(source: Source, type: TypeSpec): this {
     for (const each of chainOf(source)) this.one(each, type);
     return this;
   }
 
   /** Only what is written and read as one plain type needs no data: a field is read by its declared type. */
-  private one(source: Source, type: ValueType): void {
-    if (type === 'link' || type === 'image' || type === 'entry') this.data = true;
+  private one(source: Source, type: TypeSpec): void {
+    if (kindOf(type.kind).asksSite || !isWide(type)) this.data = true;
     switch (source.is) {
       case 'value':
-        if (source.type !== type) this.data = true;
+        if (source.type !== type.kind) this.data = true;
         break;
       case 'property': {
         this.properties.add(source.property);
         const property =
           this.doc?.kind === 'component' ? own(this.doc.properties, source.property) : undefined;
-        if (source.path?.length || property?.type !== type) this.data = true;
+        if (source.path?.length || property?.type.kind !== type.kind) this.data = true;
         break;
       }
       case 'field':

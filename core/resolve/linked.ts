@@ -7,7 +7,7 @@ import type {
   SlotId,
   Source,
   TreeDoc,
-  ValueType,
+  TypeSpec,
 } from '../model';
 
 /**
@@ -29,7 +29,7 @@ interface LinkedBase {
 
 export interface LinkedAttribute {
   readonly name: string;
-  readonly type: ValueType;
+  readonly type: TypeSpec;
   readonly source: Source;
 }
 
@@ -47,6 +47,8 @@ export interface LinkedElement extends LinkedBase {
 export interface LinkedText extends LinkedBase {
   readonly kind: 'text';
   readonly text: Source;
+  /** Where it is rich: in a line of words, or with blocks of its own. */
+  readonly rich: 'line' | 'blocks' | undefined;
   readonly shown: Source | undefined;
 }
 
@@ -85,6 +87,8 @@ export interface Linked {
   readonly root: LinkedNode;
   /** The properties of a definition in the order of their ids; none for a page. */
   readonly properties: readonly { readonly id: PropertyId; readonly property: Property }[];
+  /** The types of its properties. */
+  readonly types: Readonly<Record<PropertyId, TypeSpec>>;
   /** The height of the root: 0 for an element, one more than its component's for an instance. */
   readonly height: number;
   /** Whether anything in it, however deep, reads data beside the entries in scope. */

@@ -1,29 +1,24 @@
-import type { EntryDoc, ValueType } from '../model';
-import { HIDE, type Data, type Known, type Later, type Run } from '../value';
-import { writtenAttribute } from './attributes';
-import { textOf } from './build';
-import { escapeAttribute, escapeText } from './escape';
-
-/** What a condition asks of its value: that it is yes, that it is there, that it hides nothing. */
-export interface Test {
-  readonly value: Later;
-  readonly passes: 'yes' | 'there' | 'unhidden';
-}
+import type { TypeSpec } from '../model';
+import { HIDE, type Data, type Item, type Known, type Later, type Run } from '../value';
+import { escapeAttribute } from './escape';
+import { writtenContent } from './fragments';
+import type { LinkedText } from './linked';
+import { contentOf, isYes, writtenAttribute, type Test } from './semantics';
 
 /** One step that is left to do for each page; a string is written as it is. */
 export type Step =
   | string
-  | { readonly is: 'text'; readonly value: Later }
+  | { readonly is: 'text'; readonly value: Later; readonly rich: LinkedText['rich'] }
   | {
       readonly is: 'attribute';
       readonly name: string;
-      readonly type: ValueType;
+      readonly type: TypeSpec;
       readonly value: Later;
     }
   | { readonly is: 'when'; readonly tests: readonly Test[]; readonly then: Program }
   | {
       readonly is: 'each';
-      readonly entries: (run: Run) => readonly EntryDoc[];
+      readonly items: (run: Run) => readonly Item[];
       readonly depth: number;
       readonly item: Program;
       readonly none: Program;
@@ -40,7 +35,7 @@ export function interpret(program: Program, data: Data, run: Run): string {
     else
       switch (step.is) {
         case 'text':
-          out += escapeText(textOf(step.value.read(run)));
+          out += textHtml(step.value.read(run), step.rich, data);
           break;
         case 'attribute':
           out += attributeText(step.name, step.value.read(run), data);
@@ -49,10 +44,10 @@ export function interpret(program: Program, data: Data, run: Run): string {
           if (step.tests.every((test) => holds(test, run))) out += interpret(step.then, data, run);
           break;
         case 'each': {
-          const entries = step.entries(run);
-          if (entries.length === 0) out += interpret(step.none, data, run);
-          for (const entry of entries) {
-            run.items[step.depth] = entry;
+          const items = step.items(run);
+          if (items.length === 0) out += interpret(step.none, data, run);
+          for (const item of items) {
+            run.items[step.depth] = item;
             out += interpret(step.item, data, run);
           }
         }
@@ -68,9 +63,9 @@ export function holds({ value, passes }: Test, run: Run): boolean {
   return known !== HIDE && (passes === 'unhidden' || known !== null);
 }
 
-/** Whether a value is a boolean that is true. */
-export function isYes(known: Known): boolean {
-  return known !== null && known.type === 'boolean' && known.value === true;
+/** A text as it is written, `''` where it is empty. */
+export function textHtml(value: Known, rich: LinkedText['rich'], data: Data): string {
+  return writtenContent(contentOf(value, rich, data));
 }
 
 /** An attribute as it is written, `''` where its value is empty. */

@@ -4,7 +4,16 @@ import { text, stylesOf, yesNo, type Documents, type PageDoc, type Source } from
 import { plant } from '../edit';
 import { blockOf } from '../style';
 import { htmlOf, nodesOf } from '../test/html';
-import { asset, component, contentType, documentsOf, entry, page, words } from '../test/small-site';
+import {
+  asset,
+  component,
+  contentType,
+  documentsOf,
+  entry,
+  page,
+  queryOf,
+  words,
+} from '../test/small-site';
 import { dataOf, type Data } from '../value';
 import {
   addressOf,
@@ -165,9 +174,9 @@ describe('a value that is empty', () => {
 });
 
 describe('a repeat', () => {
-  const list = (where: { field: string; equals: Source }[], more = {}) => ({
+  const list = (where: [string, Source][]) => ({
     id: 'list',
-    repeat: { type: 'shed', where, order: [], ...more },
+    repeat: queryOf('shed', where),
     children: [
       { tag: 'li', text: { is: 'field', from: { repeat: 'list' }, path: ['name'] } as Source },
     ],
@@ -184,13 +193,11 @@ describe('a repeat', () => {
   });
 
   test('shows its other children for none', () => {
-    expect(show(withList(list([{ field: 'name', equals: text('Cedar') }])), 'p')).toBe(
-      '<ul><li>none</li></ul>',
-    );
+    expect(show(withList(list([['name', text('Cedar')]])), 'p')).toBe('<ul><li>none</li></ul>');
   });
 
   test('may depend on the entry of the page', () => {
-    const documents = withList(list([{ field: 'town', equals: ofPage('town') }]), 'shed');
+    const documents = withList(list([['town', ofPage('town')]]), 'shed');
     expect(show(documents, 'p', a)).toBe('<ul><li>Ash &amp; Elm</li></ul>');
     expect(show(documents, 'p', b)).toBe('<ul><li>Birch</li></ul>');
   });
@@ -198,16 +205,7 @@ describe('a repeat', () => {
   test('inside another keeps their entries apart', () => {
     const inner = {
       id: 'in',
-      repeat: {
-        type: 'shed',
-        where: [
-          {
-            field: 'town',
-            equals: { is: 'field', from: { repeat: 'out' }, path: ['town'] } as Source,
-          },
-        ],
-        order: [],
-      },
+      repeat: queryOf('shed', [['town', { is: 'field', from: { repeat: 'out' }, path: ['town'] }]]),
       children: [
         { tag: 'b', text: { is: 'field', from: { repeat: 'in' }, path: ['name'] } as Source },
         { tag: 'i', text: { is: 'field', from: { repeat: 'out' }, path: ['town'] } as Source },
@@ -215,7 +213,7 @@ describe('a repeat', () => {
     };
     const outer = {
       id: 'out',
-      repeat: { type: 'shed', where: [{ field: 'town', equals: ofPage('town') }], order: [] },
+      repeat: queryOf('shed', [['town', ofPage('town')]]),
       children: [inner],
     };
     const documents = documentsOf(

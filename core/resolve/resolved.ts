@@ -1,4 +1,5 @@
-import type { EntryDoc } from '../model';
+import type { Item } from '../value';
+import type { Content } from './fragments';
 import type { LinkedElement, LinkedInstance, LinkedRepeat, LinkedSlot, LinkedText } from './linked';
 import { withinKey, type Scope } from './scope';
 
@@ -23,7 +24,8 @@ export interface ResolvedText {
   from: LinkedText;
   scope: Scope;
   readonly outer: '';
-  readonly text: string;
+  /** The words, or what a rich text is written as. */
+  readonly content: Content;
 }
 
 export interface ResolvedGroup {
@@ -33,8 +35,8 @@ export interface ResolvedGroup {
   readonly outer: string;
   /** The scope of what it holds, where that is another. */
   inner: Scope;
-  /** The entry, when the group is one round of a repeat. */
-  readonly entry: EntryDoc | undefined;
+  /** The item, when the group is one round of a repeat. */
+  readonly item: Item | undefined;
   readonly children: readonly Resolved[];
 }
 
@@ -43,5 +45,5 @@ export type Resolved = ResolvedElement | ResolvedText | ResolvedGroup;
 /** The address of a resolved node: the way down and the node, the same after every edit that leaves it there. */
 export function addressOf(node: Resolved): string {
   const own = withinKey(node.scope.within) + '/' + node.from.id;
-  return node.kind === 'group' && node.entry ? `${own}@${node.entry.id}` : own;
+  return node.kind === 'group' && node.item ? `${own}@${node.item.id}` : own;
 }

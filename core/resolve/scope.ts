@@ -2,8 +2,9 @@ import { own, type DocId, type EntryDoc, type NodeId, type SlotId } from '../mod
 import {
   evaluate,
   Later,
-  LaterEntry,
+  LaterItem,
   type Data,
+  type Item,
   type Known,
   type Names,
   type Result,
@@ -18,7 +19,7 @@ export interface Within {
   readonly parent: Within | null;
   /** The instance or repeat of this step, in the parent's document; `''` for the document that was opened. */
   readonly node: NodeId;
-  /** The entry, where the step is one round of a repeat. */
+  /** The item, where the step is one round of a repeat. */
   readonly entry?: string;
   /** The document whose tree is written from here on. */
   readonly doc: DocId;
@@ -43,10 +44,16 @@ const NOTHING = Object.freeze({});
 export function rootScope(
   linked: Linked,
   data: Data,
-  page: EntryDoc | LaterEntry | undefined,
+  page: EntryDoc | LaterItem | undefined,
   before?: Scope,
 ): Scope {
-  const names: Names = { data, properties: NOTHING, page: undefined, repeats: NOTHING };
+  const names: Names = {
+    data,
+    properties: NOTHING,
+    types: NOTHING,
+    page: undefined,
+    repeats: NOTHING,
+  };
   const properties: Record<string, Result> = {};
   for (const { id, property } of linked.properties)
     properties[id] = evaluate(property.default, property.type, names);
@@ -54,6 +61,7 @@ export function rootScope(
     data,
     properties,
     page,
+    types: linked.types,
     repeats: NOTHING,
     slots: NOTHING,
     within: { parent: null, node: '', doc: linked.doc },
@@ -75,6 +83,7 @@ export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope
   const inner: Scope = {
     data: scope.data,
     properties,
+    types: node.component.types,
     page: undefined,
     repeats: NOTHING,
     slots,
@@ -87,21 +96,21 @@ export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope
 /** The scope of one round of a repeat. */
 export function itemScope(
   repeat: NodeId,
-  entry: EntryDoc | LaterEntry,
+  item: Item | LaterItem,
   scope: Scope,
   before?: Scope,
 ): Scope {
   const within: Within = {
     parent: scope.within,
     node: repeat,
-    entry: entry instanceof LaterEntry ? '' : entry.id,
+    entry: item instanceof LaterItem ? '' : item.id,
     doc: scope.within.doc,
   };
   const inner: Scope = {
     ...scope,
-    repeats: { ...scope.repeats, [repeat]: entry },
+    repeats: { ...scope.repeats, [repeat]: item },
     within,
-    depth: entry instanceof LaterEntry ? scope.depth + 1 : scope.depth,
+    depth: item instanceof LaterItem ? scope.depth + 1 : scope.depth,
   };
   return before ? sameOrNew(before, inner) : inner;
 }
@@ -113,6 +122,7 @@ function sameOrNew(before: Scope, now: Scope): Scope {
     within === before.within &&
     before.data === now.data &&
     before.page === now.page &&
+    before.types === now.types &&
     sameRecord(before.properties, now.properties, sameResult) &&
     sameRecord(before.repeats, now.repeats, (a, b) => a === b) &&
     sameRecord(before.slots, now.slots, sameFill);

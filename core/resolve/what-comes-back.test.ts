@@ -6,7 +6,7 @@ import {
   type PageDoc,
   type TypeDoc,
 } from '../model';
-import { component, contentType, documentsOf, entry, htmlOf, page, words } from '../test';
+import { component, contentType, documentsOf, entry, htmlOf, page, queryOf, words } from '../test';
 import { dataOf } from '../value';
 import { build, Linker, prepare, write } from '.';
 
@@ -74,7 +74,7 @@ describe('a field is read by its declared type', () => {
     const documents = documentsOf(each, shed, one, dated);
     expect(shown(new Linker(), documents, 'each', one)).toBe('<p>yes</p>');
     expect(shown(new Linker(), documents, 'each', dated)).toBe('<p>16 March 2026</p>');
-    const asDate = { ...documents, shed: retyped('date') };
+    const asDate = { ...documents, shed: retyped({ kind: 'date' }) };
     expect(shown(new Linker(), asDate, 'each', one)).toBe('<p>none</p>');
     expect(shown(new Linker(), asDate, 'each', dated)).toBe('<p>16 March 2026</p>');
     const gone = { ...documents, shed: { ...shed, fields: { name: shed.fields['name']! } } };
@@ -88,7 +88,7 @@ describe('a field is read by its declared type', () => {
         children: [
           {
             id: 'r',
-            repeat: { type: 'shed', where: [], order: [{ field: 'opened', descending }] },
+            repeat: queryOf('shed', [], [['opened', descending]]),
             children: [{ tag: 'p', text: { is: 'field', from: { repeat: 'r' }, path: ['name'] } }],
           },
         ],

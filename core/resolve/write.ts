@@ -1,11 +1,17 @@
 import { own, type DocId, type EntryDoc, type NodeId, type Source } from '../model';
-import { evaluate, HIDE, Later, LaterEntry, runQuery, type Data, type Known } from '../value';
-import { needs } from './attributes';
-import { textOf } from './build';
+import { Later, LaterItem, queriedItems, runQuery, type Data } from '../value';
 import { emit } from './emit';
-import { escapeText } from './escape';
-import type { Linked, LinkedElement, LinkedInstance, LinkedNode, LinkedRepeat } from './linked';
-import { attributeText, interpret, type Program, type Step, type Test } from './program';
+import { writtenContent } from './fragments';
+import type {
+  Linked,
+  LinkedElement,
+  LinkedInstance,
+  LinkedNode,
+  LinkedRepeat,
+  LinkedText,
+} from './linked';
+import { attributeText, interpret, type Program, type Step } from './program';
+import { contentOf, elementAt, shownAt, textAt, type Test } from './semantics';
 import { instanceScope, itemScope, rootScope, type Scope } from './scope';
 
 /** A page's body, ready to be written for any entry, and what of the styles it may show. */
@@ -29,7 +35,7 @@ export interface Used {
  */
 export function prepare(linked: Linked, data: Data): Template {
   const entries = linked.source.kind === 'page' ? linked.source.entries : null;
-  const page = entries === null ? undefined : new LaterEntry((run) => run.page, 'page', entries);
+  const page = entries === null ? undefined : new LaterItem((run) => run.page, 'page', entries);
   const parts = new Parts({ classes: new Map(), tags: new Set() });
   writeNode(linked.root, rootScope(linked, data, page), '', parts);
   const { steps: program, used } = parts;
@@ -87,9 +93,7 @@ function writeNode(node: LinkedNode, scope: Scope, outer: string, parts: Parts):
         writeElement(node, scope, outer, inner),
       );
     case 'text':
-      return conditional(node.shown, scope, parts, (inner) =>
-        inner.add(textStep(evaluate(node.text, 'text', scope))),
-      );
+      return conditional(node.shown, scope, parts, (inner) => inner.add(textStep(node, scope)));
     case 'instance':
       return conditional(node.shown, scope, parts, (inner) => {
         inner.note(node, scope, node.component.height + 1);
@@ -117,13 +121,9 @@ function conditional(
   parts: Parts,
   writeInner: (parts: Parts) => void,
 ): void {
-  if (!shown) return writeInner(parts);
-  const value = evaluate(shown, 'boolean', scope);
-  if (!(value instanceof Later)) {
-    if (value !== null && value.type === 'boolean' && value.value === true) writeInner(parts);
-    return;
-  }
-  guarded(parts, [{ value, passes: 'yes' }], writeInner);
+  const value = shownAt(shown, scope);
+  if (value instanceof Later) guarded(parts, [{ value, passes: 'yes' }], writeInner);
+  else if (value) writeInner(parts);
 }
 
 function guarded(parts: Parts, tests: readonly Test[], writeInner: (parts: Parts) => void): void {
@@ -133,29 +133,17 @@ function guarded(parts: Parts, tests: readonly Test[], writeInner: (parts: Parts
 }
 
 function writeElement(node: LinkedElement, scope: Scope, outer: string, parts: Parts): void {
-  const tests: Test[] = [];
+  const here = elementAt(node, scope);
+  if (!here) return;
   const open = parts.inner();
   const classes = node.ownClass && outer ? `${node.ownClass} ${outer}` : node.ownClass || outer;
   open.add(classes ? `<${node.tag} class="${classes}"` : `<${node.tag}`);
-  if (node.tag === 'img' && !node.attributes.some(({ name }) => name === 'src')) return;
-  for (const { name, type, source } of node.attributes) {
-    const value = evaluate(source, type, scope);
-    const required = needs(node.tag, name);
-    if (value instanceof Later) {
-      if (required) tests.push({ value, passes: 'there' });
-      else if (value.mayHide) tests.push({ value, passes: 'unhidden' });
-      open.add({ is: 'attribute', name, type, value });
-    } else {
-      if (value === HIDE || (value === null && required)) return;
-      open.add(attributeText(name, value, scope.data));
-    }
-  }
-  for (const child of node.children) {
-    if (child.kind !== 'text') continue;
-    const value = evaluate(child.text, 'text', scope);
-    if (value === HIDE) return;
-    if (value instanceof Later && value.mayHide) tests.push({ value, passes: 'unhidden' });
-  }
+  for (const { name, type, value } of here.attributes)
+    open.add(
+      value instanceof Later
+        ? { is: 'attribute', name, type, value }
+        : attributeText(name, value, scope.data),
+    );
   parts.note(node, scope, 0);
   parts.used.tags.add(node.tag);
   const all = (inner: Parts) => {
@@ -165,26 +153,29 @@ function writeElement(node: LinkedElement, scope: Scope, outer: string, parts: P
     writeList(node.children, scope, inner);
     inner.add(`</${node.tag}>`);
   };
-  if (tests.length === 0) return all(parts);
-  guarded(parts, tests, all);
+  if (here.tests.length === 0) return all(parts);
+  guarded(parts, here.tests, all);
 }
 
-function textStep(value: Known | Later): Step {
-  return value instanceof Later ? { is: 'text', value } : escapeText(textOf(value));
+function textStep(node: LinkedText, scope: Scope): Step {
+  const value = textAt(node, scope);
+  if (value instanceof Later) return { is: 'text', value, rich: node.rich };
+  return writtenContent(contentOf(value, node.rich, scope.data));
 }
 
 function writeRepeat(node: LinkedRepeat, scope: Scope, parts: Parts): void {
-  const entries = runQuery(node.query, scope);
-  if (typeof entries !== 'function') {
-    if (entries.length === 0) writeList(node.none, scope, parts);
-    for (const entry of entries) writeList(node.items, itemScope(node.id, entry, scope), parts);
+  const items = runQuery(node.query, scope);
+  if (typeof items !== 'function') {
+    if (items.length === 0) writeList(node.none, scope, parts);
+    for (const item of items) writeList(node.items, itemScope(node.id, item, scope), parts);
     return;
   }
   const { depth } = scope;
-  const item = parts.inner();
-  const entry = new LaterEntry((run) => run.items[depth]!, depth, node.query.type);
-  writeList(node.items, itemScope(node.id, entry, scope), item);
+  const inner = parts.inner();
+  const type = queriedItems(node.query, scope) ?? {};
+  const later = new LaterItem((run) => run.items[depth]!, depth, type);
+  writeList(node.items, itemScope(node.id, later, scope), inner);
   const none = parts.inner();
   writeList(node.none, scope, none);
-  parts.add({ is: 'each', entries, depth, item: item.steps, none: none.steps });
+  parts.add({ is: 'each', items, depth, item: inner.steps, none: none.steps });
 }

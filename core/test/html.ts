@@ -1,9 +1,9 @@
-import { escapeAttribute, escapeText, type Resolved } from '../resolve';
+import { escapeAttribute, writtenContent, type Resolved } from '../resolve';
 
 /** A resolved tree as HTML: what the canvas shows, written out. */
 export function htmlOf(node: Resolved | null): string {
   if (node === null) return '';
-  if (node.kind === 'text') return escapeText(node.text);
+  if (node.kind === 'text') return writtenContent(node.content);
   const inner = node.children.map(htmlOf).join('');
   if (node.kind === 'group') return inner;
   const attributes = Object.entries(node.attributes)

@@ -29,7 +29,11 @@ import {
   type TreeDoc,
   type TypeDoc,
   type Typed,
-  type ValueType,
+  literal,
+  ENTRY,
+  TEXT,
+  type Operator,
+  type TypeSpec,
 } from '../model';
 import { feeds } from '../value';
 import { counter } from './small-site';
@@ -126,10 +130,10 @@ class Chooser {
   }
 
   /** A value of a type that somebody might set: words, a choice, what the site holds. */
-  private literal(type: ValueType): Source {
+  private literal(type: TypeSpec): Source {
     const { choices, documents } = this;
-    const of = (value: unknown) => ({ is: 'value', type, value }) as Source;
-    switch (type) {
+    const of = (value: unknown) => ({ is: 'value', type: type.kind, value }) as Source;
+    switch (type.kind) {
       case 'text':
         return text(this.words());
       case 'boolean':
@@ -157,19 +161,42 @@ class Chooser {
           entry ? { to: 'page', page: page.id, entry: entry.id } : { to: 'page', page: page.id },
         );
       }
+      case 'length':
+        return of({ value: choices.below(90), unit: 'px' });
+      case 'colour':
+        return of(`#00${choices.below(10)}0ff`);
+      case 'choice':
+        return of(choices.of(Object.keys(type.options).sort()) ?? null);
+      case 'rich':
+        return of([
+          { tag: 'p', children: [this.words(), { tag: 'em', children: [this.words()] }] },
+          this.words(),
+        ]);
+      case 'list': {
+        const fields = Object.keys(type.fields).sort();
+        return of(
+          Array.from({ length: choices.below(4) }, () => ({
+            id: this.id(),
+            values: Object.fromEntries(
+              fields.map((field) => [field, { type: 'text', value: this.words() }]),
+            ),
+          })),
+        );
+      }
     }
   }
 
   /** A field that may feed a type, of the page's entry or across one of its references. */
-  private bound(type: ValueType, page: PageDoc): Source | undefined {
+  private bound(type: TypeSpec, page: PageDoc): Source | undefined {
     const content = page.entries && docOf(this.documents, 'type', page.entries);
     if (!content) return undefined;
     const paths: string[][] = [[]];
     for (const [id, field] of Object.entries(content.fields)) {
-      if (feeds(field.type, type)) paths.push([id]);
-      const other = field.of === undefined ? undefined : docOf(this.documents, 'type', field.of);
+      if (feeds(field.type.kind, type.kind)) paths.push([id]);
+      const of = field.type.kind === 'entry' ? field.type.of : undefined;
+      const other = of === undefined ? undefined : docOf(this.documents, 'type', of);
       for (const [inner, { type: each }] of Object.entries(other?.fields ?? {}))
-        if (feeds(each, type)) paths.push([id, inner]);
+        if (feeds(each.kind, type.kind)) paths.push([id, inner]);
     }
     const whenEmpty = this.choices.of([
       'hide',
@@ -180,12 +207,16 @@ class Chooser {
     return { is: 'field', from: 'page', path: this.choices.of(paths)!, whenEmpty };
   }
 
-  private source(type: ValueType): Source {
+  private source(type: TypeSpec): Source {
     const bound =
       this.doc.kind === 'page' && this.choices.below(2) === 0
         ? this.bound(type, this.doc)
         : undefined;
     return bound ?? this.literal(type);
+  }
+
+  private operator(): Operator {
+    return this.choices.of(['equals', 'equals', 'differs', 'contains'] as const)!;
   }
 
   /** Something to place: a starter, an instance with what fills its slots, a repeat of a query. */
@@ -204,8 +235,10 @@ class Chooser {
         const type = choices.of(allOf(documents, 'type'))!;
         const fields = Object.keys(type.fields).sort();
         const field = choices.of(fields)!;
-        const reference = Object.keys(type.fields).find((id) => type.fields[id]!.type === 'entry');
-        const equals = this.doc.kind === 'page' ? this.bound('entry', this.doc) : undefined;
+        const reference = Object.keys(type.fields).find(
+          (id) => type.fields[id]!.type.kind === 'entry',
+        );
+        const equals = this.doc.kind === 'page' ? this.bound(ENTRY, this.doc) : undefined;
         const id = this.id();
         const read = (path: string[]): Source => ({ is: 'field', from: { repeat: id }, path });
         return {
@@ -214,10 +247,19 @@ class Chooser {
             {
               id,
               repeat: {
-                type: type.id,
-                where: reference && equals ? [{ field: reference, equals }] : [],
-                order: [{ field, descending: choices.below(2) === 0 }],
-                limit: 1 + choices.below(4),
+                from: { type: type.id },
+                where:
+                  reference && equals
+                    ? { here: { path: [reference], is: this.operator(), source: equals } }
+                    : {},
+                order: { by: { path: [field], descending: choices.below(2) === 0, order: 'a0' } },
+                limit: literal({ type: 'number', value: 1 + choices.below(4) }),
+                ...(choices.below(3) === 0
+                  ? { offset: literal({ type: 'number', value: choices.below(3) }) }
+                  : {}),
+                ...(equals && choices.below(3) === 0
+                  ? { related: { to: equals, path: [field] } }
+                  : {}),
               },
               children: [{ tag: 'p', text: read([choices.of(fields)!]) }],
               slots: { none: [{ tag: 'p', text: 'None' }] },
@@ -358,7 +400,7 @@ class Chooser {
       case 'setPage': {
         const page = this.page();
         const words =
-          (page.entries === null ? undefined : this.bound('text', page)) ?? text(this.words());
+          (page.entries === null ? undefined : this.bound(TEXT, page)) ?? text(this.words());
         const set = choices.of([
           { draft: choices.below(3) === 0 },
           { name: `Page ${step}` },

@@ -1,6 +1,7 @@
 import { plant, type Branch } from '../edit';
 import {
   FORMAT,
+  kindOnly,
   ordersFor,
   text,
   type AssetDoc,
@@ -11,10 +12,14 @@ import {
   type Literal,
   type PageDoc,
   type Property,
+  type Query,
   type SiteDoc,
+  type Source,
   type StylesDoc,
   type TypeDoc,
   type Typed,
+  type TypeSpec,
+  type ValueKind,
 } from '../model';
 
 export const site: SiteDoc = {
@@ -55,7 +60,7 @@ export function component(
     made[property] = {
       label: property,
       key: property,
-      type: byDefault.type,
+      type: kindOnly(byDefault.type),
       group: null,
       order: orders[i]!,
       default: byDefault,
@@ -95,8 +100,8 @@ export function page(
   };
 }
 
-/** A content type of fields by id; the first is its title. */
-export function contentType(id: string, fields: Record<string, Property['type']>): TypeDoc {
+/** A content type of fields by id, each of a kind or a narrower type; the first is its title. */
+export function contentType(id: string, fields: Record<string, ValueKind | TypeSpec>): TypeDoc {
   const ids = Object.keys(fields);
   const orders = ordersFor(ids.length);
   return {
@@ -109,9 +114,36 @@ export function contentType(id: string, fields: Record<string, Property['type']>
     fields: Object.fromEntries(
       ids.map((field, i) => [
         field,
-        { label: field, key: field, type: fields[field]!, order: orders[i]! },
+        { label: field, key: field, type: specOf(fields[field]!), order: orders[i]! },
       ]),
     ),
+  };
+}
+
+function specOf(type: ValueKind | TypeSpec): TypeSpec {
+  return typeof type === 'string' ? kindOnly(type) : type;
+}
+
+/** A query of a content type: conditions as fields that equal something, fields to sort by, and more of it. */
+export function queryOf(
+  type: string,
+  where: readonly (readonly [field: string, equals: Source])[] = [],
+  order: readonly (readonly [field: string, descending: boolean])[] = [],
+  more: Partial<Query> = {},
+): Query {
+  const orders = ordersFor(order.length);
+  return {
+    from: { type },
+    where: Object.fromEntries(
+      where.map(([field, source], i) => [`w${i}`, { path: [field], is: 'equals', source }]),
+    ),
+    order: Object.fromEntries(
+      order.map(([field, descending], i) => [
+        `o${i}`,
+        { path: [field], descending, order: orders[i]! },
+      ]),
+    ),
+    ...more,
   };
 }
 

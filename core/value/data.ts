@@ -4,10 +4,12 @@ import {
   own,
   pageForEntries,
   pathOf,
+  safeAddress,
   type AssetDoc,
   type Documents,
   type EntryDoc,
   type LinkValue,
+  type SiteValues,
   type TypeDoc,
 } from '../model';
 
@@ -15,19 +17,12 @@ import {
  * What resolving reads beside trees. Reading is synchronous, and every read goes through here, so that
  * `recording` can list what a page depends on.
  */
-export interface Data {
+export interface Data extends SiteValues {
   /** An entry that visitors may see; drafts and entries that are gone are not there. */
   entry(id: string): EntryDoc | undefined;
   /** All entries of a type that visitors may see, by id. */
   entriesOf(type: string): readonly EntryDoc[];
   type(id: string): TypeDoc | undefined;
-  asset(id: string): AssetDoc | undefined;
-  /** The text by which people know an entry. */
-  title(entry: EntryDoc): string;
-  /** The page made from the entries of a type, when one is published. */
-  pageOf(type: string): string | undefined;
-  /** The address a link leads to: a path of this site or an allowed address; `''` when it leads nowhere. */
-  href(link: LinkValue): string;
   /** Notes as read what an answer that was kept was made from: whoever keeps an answer keeps what it read. */
   note(read: Iterable<string>): void;
 }
@@ -177,23 +172,4 @@ function addressOf(link: LinkValue & { to: 'address' }): string {
   last.link = link;
   last.address = address;
   return address;
-}
-
-const SCHEMES = new Set(['http:', 'https:', 'mailto:', 'tel:']);
-
-/** What relative addresses are read against: reserved, so it is nobody's (RFC 2606). */
-const HERE = 'https://here.invalid/';
-
-/**
- * An address as it may stand in a page: absolute with scheme http, https, mailto or tel, or relative and on
- * this site (a path, a query, a fragment). Anything else, such as `javascript:`, gives `''`. Controls are
- * taken out before anything else, then it is read as browsers read it (URL Standard, 4.4: leading and trailing
- * C0 controls and spaces, tabs and newlines anywhere do not count), so that no other reading is possible.
- */
-export function safeAddress(href: string): string {
-  // eslint-disable-next-line no-control-regex
-  const address = href.replace(/[\u0000-\u001f\u007f-\u009f]/g, '').trim();
-  if (address === '' || !URL.canParse(address, HERE)) return '';
-  if (URL.canParse(address)) return SCHEMES.has(new URL(address).protocol) ? address : '';
-  return new URL(address, HERE).origin === new URL(HERE).origin ? address : '';
 }

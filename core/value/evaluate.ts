@@ -1,16 +1,16 @@
 import {
   own,
-  type DocId,
   type EntryDoc,
   type FieldId,
   type NodeId,
   type PropertyId,
   type Source,
   type Typed,
-  type ValueType,
+  type TypeSpec,
 } from '../model';
-import { convert } from './convert';
+import { convert, passesAsIs } from './convert';
 import type { Data } from './data';
+import { declaredType, isEntry, type Item } from './items';
 
 /** The result of a value that, being empty, was decided to hide the element that uses it. */
 export const HIDE = Object.freeze({ type: 'hide' as const, value: null });
@@ -19,8 +19,8 @@ export type Hide = typeof HIDE;
 /** A value that is known: typed, empty (`null`), or one that hides what uses it. */
 export type Known = Typed | Hide | null;
 
-/** What is known only when a page is written: the page's entry, and those of the repeats around, by depth. */
-export type Run = { page: EntryDoc; items: EntryDoc[] };
+/** What is known only when a page is written: the page's entry, and the items of the repeats around, by depth. */
+export type Run = { page: EntryDoc; items: Item[] };
 
 /** A value that must be read for each page: the residue of partial evaluation. */
 export class Later {
@@ -29,24 +29,23 @@ export class Later {
     /** Whether reading can ever give `HIDE`; where not, nobody needs to look. */
     readonly mayHide: boolean,
     /** The type of what is read, when it is converted and checked for emptiness already. */
-    readonly type?: ValueType,
+    readonly type?: TypeSpec,
     /** The one field it is read from, when it is: of the page's entry, or of the repeat at a depth, with its declared type. */
     readonly field?: {
       readonly of: 'page' | number;
       readonly id: FieldId;
-      readonly declared: ValueType;
+      readonly declared: TypeSpec;
     },
   ) {}
 }
 
-/** An entry that is known only when a page is written. */
-export class LaterEntry {
+/** An item that is known only when a page is written. */
+export class LaterItem {
   constructor(
-    readonly read: (run: Run) => EntryDoc,
-    /** The page's own, or that of the repeat at a depth. */
+    readonly read: (run: Run) => Item,
+    /** The page's own entry, or the item of the repeat at a depth. */
     readonly of: 'page' | number,
-    /** Its content type. */
-    readonly type: DocId,
+    readonly type: Item['type'],
   ) {}
 }
 
@@ -57,10 +56,12 @@ export interface Names {
   readonly data: Data;
   /** The values of the properties of the definition around, given by the place where its instance stands. */
   readonly properties: Readonly<Record<PropertyId, Result>>;
+  /** The types they are declared with. */
+  readonly types: Readonly<Record<PropertyId, TypeSpec>>;
   /** The entry a page is made for. */
-  readonly page: EntryDoc | LaterEntry | undefined;
-  /** The entries of the repeats around, by the repeat's node. */
-  readonly repeats: Readonly<Record<NodeId, EntryDoc | LaterEntry>>;
+  readonly page: EntryDoc | LaterItem | undefined;
+  /** The items of the repeats around, by the repeat's node. */
+  readonly repeats: Readonly<Record<NodeId, Item | LaterItem>>;
 }
 
 /**
@@ -70,7 +71,7 @@ export interface Names {
  */
 export function evaluate(
   source: Source,
-  type: ValueType,
+  type: TypeSpec,
   names: Names,
   fallback: Result = null,
 ): Result {
@@ -89,7 +90,7 @@ export function evaluate(
     return value === null ? otherwise : value;
   }
   // A value handed on as it is was converted where it came in: nothing is left to do here.
-  if (raw.type === type && otherwise === null) return raw;
+  if (raw.type && passesAsIs(raw.type, type) && otherwise === null) return raw;
   const { data } = names;
   const mayHide =
     raw.mayHide || otherwise === HIDE || (otherwise instanceof Later && otherwise.mayHide);
@@ -100,7 +101,7 @@ export function evaluate(
   return new Later(readAs, mayHide, type, raw.field);
 }
 
-function as(value: Known, type: ValueType, data: Data): Known {
+function as(value: Known, type: TypeSpec, data: Data): Known {
   if (value === null || value.type === 'hide') return value;
   return convert(value, type, data);
 }
@@ -118,7 +119,7 @@ function read(source: Source, names: Names): Result {
     case 'field': {
       const entry = source.from === 'page' ? names.page : own(names.repeats, source.from.repeat);
       if (entry === undefined) return null;
-      if (!(entry instanceof LaterEntry)) return fieldOf(entry, source.path, names.data);
+      if (!(entry instanceof LaterItem)) return fieldOf(entry, source.path, names.data);
       const { path } = source;
       const { data } = names;
       if (path.length === 1) {
@@ -149,24 +150,18 @@ function alongPath(value: Result, path: readonly FieldId[], data: Data): Result 
     : follow(value);
 }
 
-/** The type that a content type gives to a field; nothing when either is gone. */
-export function declaredType(type: DocId, field: FieldId, data: Data): ValueType | undefined {
-  const fields = data.type(type)?.fields;
-  return fields && own(fields, field)?.type;
-}
-
-/** What an entry holds in a field, as the field's declared type; nothing when it is empty, does not convert, or the field is gone. */
-export function declaredValue(entry: EntryDoc, field: FieldId, data: Data): Typed | null {
-  const declared = declaredType(entry.type, field, data);
-  const held = own(entry.values, field);
+/** What an item holds in a field, as the field's declared type; nothing when it is empty, does not convert, or the field is gone. */
+export function declaredValue(item: Item, field: FieldId, data: Data): Typed | null {
+  const declared = declaredType(item.type, field, data);
+  const held = own(item.values, field);
   return declared === undefined || held === undefined ? null : convert(held, declared, data);
 }
 
-/** The value of an entry's field, crossing references along the path; an empty path is the entry itself. */
-export function fieldOf(entry: EntryDoc, path: readonly FieldId[], data: Data): Typed | null {
+/** The value of an item's field, crossing references along the path; an empty path is the entry itself. */
+export function fieldOf(item: Item, path: readonly FieldId[], data: Data): Typed | null {
   const last = path.at(-1);
-  if (last === undefined) return { type: 'entry', value: entry.id };
-  let at: EntryDoc = entry;
+  if (last === undefined) return isEntry(item) ? { type: 'entry', value: item.id } : null;
+  let at: Item = item;
   for (const step of path.slice(0, -1)) {
     const reference = declaredValue(at, step, data);
     const next =
@@ -177,4 +172,39 @@ export function fieldOf(entry: EntryDoc, path: readonly FieldId[], data: Data): 
     at = next;
   }
   return declaredValue(at, last, data);
+}
+
+/** The type of what a path leads to from items of a type, where every reference on the way says its own. */
+export function typeAlong(
+  type: Item['type'],
+  path: readonly FieldId[],
+  data: Data,
+): TypeSpec | undefined {
+  let at: Item['type'] | undefined = type;
+  for (const [i, field] of path.entries()) {
+    const declared: TypeSpec | undefined =
+      at === undefined ? undefined : declaredType(at, field, data);
+    if (i === path.length - 1) return declared;
+    at = declared?.kind === 'entry' ? declared.of : undefined;
+  }
+  return undefined;
+}
+
+/** The type of what a source gives where it stands, before any conversion; nothing when it is not known. */
+export function typeOf(source: Source, names: Names): TypeSpec | undefined {
+  switch (source.is) {
+    case 'value':
+      return undefined;
+    case 'property': {
+      const type = own(names.types, source.property);
+      if (!source.path?.length) return type;
+      return type?.kind === 'entry' && type.of !== undefined
+        ? typeAlong(type.of, source.path, names.data)
+        : undefined;
+    }
+    case 'field': {
+      const item = source.from === 'page' ? names.page : own(names.repeats, source.from.repeat);
+      return item && typeAlong(item.type, source.path, names.data);
+    }
+  }
 }

@@ -1,4 +1,5 @@
 export * from './data';
 export * from './convert';
+export * from './items';
 export * from './evaluate';
 export * from './query';

@@ -2,7 +2,17 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { danglingIn } from '@sormet/core/edit';
-import { text, type EntryDoc, type PageDoc } from '@sormet/core/model';
+import {
+  documentFindings,
+  FORMAT,
+  newId,
+  sameJson,
+  text,
+  type Documents,
+  type EntryDoc,
+  type PageDoc,
+} from '@sormet/core/model';
+import { HistoryEntity } from './entities';
 import { eventually, startTestServer, type TestServer } from '../test/test-server';
 
 /** The demo's database as the first version left it: edits, two releases, a component that is gone but placed, CSS that does not end. */
@@ -13,6 +23,11 @@ beforeAll(async () => {
   server = await startTestServer(gunzipSync(readFileSync(STORED)).toString('utf8'));
 });
 afterAll(() => server.stop());
+
+const lines = async () => {
+  const { body } = await server.api.get('/api/sites/brackenfold/history/lines').expect(200);
+  return (body as { lines: { who: string; says: string; first: number }[] }).lines;
+};
 
 const setTitle = (title: string) =>
   ({ name: 'setPage', args: { page: 'page-home', set: { title: text(title) } } }) as const;
@@ -28,10 +43,32 @@ test('what it declared is stored as it is stored now, and what no stylesheet can
   expect(stored).toContain('"color":{"css":"RGB(10,20,30)"}');
   expect(stored).toContain('"width":{"css":"calc(10px + 20px)"}');
   expect(stored).not.toContain('red/*');
-  const { body } = await server.api.get('/api/sites/brackenfold/history/lines').expect(200);
-  expect((body as { lines: { says: string }[] }).lines[0]!.says).toContain(
-    'wrote every declaration',
-  );
+  expect((await lines())[0]!.says).toContain('wrote every declaration');
+});
+
+test('it is brought to this format by a revision of its own, and what it was before can be read', async () => {
+  const upgrade = (await lines()).find(({ says }) => says.includes('from format 1'))!;
+  expect(upgrade).toMatchObject({
+    who: 'Sormet',
+    says: `brought the site from format 1 to format ${FORMAT}`,
+  });
+  const findings = (documents: Documents) =>
+    Object.values(documents).flatMap((doc) => documentFindings(doc));
+  for (const revision of [1, 2, upgrade.first - 1, upgrade.first]) {
+    const { documents } = await server.store.stateAt('brackenfold', revision);
+    expect([revision, findings(documents)]).toEqual([revision, []]);
+  }
+  const before = await server.store.stateAt('brackenfold', upgrade.first - 1);
+  const after = await server.store.stateAt('brackenfold', upgrade.first);
+  expect(sameJson(before.documents, after.documents)).toBe(true);
+  const { id } = await server.database
+    .getRepository(HistoryEntity)
+    .findOneByOrFail({ revision: upgrade.first })
+    .then(({ edit }) => ({ id: edit }));
+  await server.api
+    .post('/api/sites/brackenfold/edits')
+    .send({ id: newId(), who: 'a window', name: 'revert', args: { edits: [id] }, changes: [] })
+    .expect(422);
 });
 
 test('what points at nothing stands in no way, is said, and is mended', async () => {

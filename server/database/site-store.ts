@@ -1,6 +1,5 @@
 import { In, type DataSource, type EntityManager } from 'typeorm';
-import type { Documents } from '@sormet/core/model';
-import { upgrade } from '@sormet/core/model';
+import { upgraded, type Documents, type Stored } from '@sormet/core/model';
 import { applyChanges, inverse, type Change, type Past } from '@sormet/core/edit';
 import { Linker } from '@sormet/core/resolve';
 import { DocumentEntity, HistoryEntity, SiteEntity, type SiteRow } from './entities';
@@ -61,8 +60,9 @@ export class SiteStore {
     const later = from.revision < revision;
     const documents = applyChanges(from.documents, later ? changes : inverse(changes));
     if (later) checkWhole(site, revision, documents, count);
-    const state = { revision, documents };
-    return later ? this.keep(site, state) : state;
+    if (later) return this.keep(site, { revision, documents });
+    // What it was before it was brought to this format is read as this format has it.
+    return { revision, documents: upgraded(documents as unknown as Stored) };
   }
 
   /** All documents and the revision they stand at, read at one moment. */
@@ -70,7 +70,7 @@ export class SiteStore {
     const read = async (at: EntityManager): Promise<SiteState> => {
       const row = await at.getRepository(SiteEntity).findOneByOrFail({ id: site });
       const rows = await at.getRepository(DocumentEntity).findBy({ site });
-      const documents = Object.fromEntries(rows.map(({ id, body }) => [id, upgrade(body)]));
+      const documents = Object.fromEntries(rows.map(({ id, body }) => [id, body]));
       checkWhole(site, row.revision, documents, row.documents);
       return { revision: row.revision, documents };
     };

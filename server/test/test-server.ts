@@ -13,6 +13,7 @@ import { SiteStore } from '../database/site-store';
 import { LiveChanges } from '../live/live-changes';
 import { loadSite } from '../load-site';
 import { tidySites } from '../tidy-sites';
+import { upgradeSites } from '../upgrade-sites';
 import { Publisher } from '../publish/publisher';
 import { Pictures } from '../files/pictures';
 import { LiveReleases } from '../sites/live-releases';
@@ -51,6 +52,7 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
   const database = await connect(url);
   await loadSite(database, brackenfold());
   const store = new SiteStore(database);
+  await upgradeSites(store);
   await tidySites(store);
   const live = new LiveChanges(url);
   const publisher = new Publisher(store, url);

@@ -39,7 +39,7 @@ export function resolvedOf(built: Built | undefined, node: NodeId): Resolved[] {
   const { doc } = built.linked;
   const visit = (at: Resolved) => {
     if (at.from.id === node && isOwn(at, doc)) {
-      if (!(at.kind === 'group' && at.entry)) found.push(at);
+      if (!(at.kind === 'group' && at.item)) found.push(at);
       return;
     }
     if (at.kind !== 'text') at.children.forEach(visit);

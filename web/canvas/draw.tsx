@@ -1,5 +1,6 @@
 import { createElement, Fragment, memo, useLayoutEffect, useRef, type ReactNode } from 'react';
-import type { Resolved, ResolvedElement } from '@sormet/core/resolve';
+import { isVoid } from '@sormet/core/model';
+import type { Content, Resolved, ResolvedElement } from '@sormet/core/resolve';
 import { onlyText } from './only-text';
 import type { Registry } from './registry';
 
@@ -16,7 +17,7 @@ interface DrawProps {
  * object is not drawn again.
  */
 export const Draw = memo(function Draw({ node, registry }: DrawProps): ReactNode {
-  if (node.kind === 'text') return node.text;
+  if (node.kind === 'text') return drawContent(node.content);
   if (node.kind === 'group') return <DrawList nodes={node.children} registry={registry} />;
   const text = onlyText(node);
   return text === undefined ? (
@@ -36,8 +37,22 @@ function DrawList({
   return nodes.map((child) => <Draw key={keyOf(child)} node={child} registry={registry} />);
 }
 
+/** Content as React draws it: words as words, elements around them. */
+function drawContent(content: Content): ReactNode {
+  if (typeof content === 'string') return content;
+  return content.map((fragment, i) =>
+    typeof fragment === 'string'
+      ? fragment
+      : createElement(
+          fragment.tag,
+          { ...fragment.attributes, key: i },
+          isVoid(fragment.tag) ? undefined : drawContent(fragment.children),
+        ),
+  );
+}
+
 function keyOf(node: Resolved): string {
-  return node.kind === 'group' && node.entry ? `${node.from.id}@${node.entry.id}` : node.from.id;
+  return node.kind === 'group' && node.item ? `${node.from.id}@${node.item.id}` : node.from.id;
 }
 
 function propsOf(node: ResolvedElement): Record<string, string> {

@@ -62,9 +62,9 @@ function TypeFields({ type }: { type: TypeDoc }): ReactNode {
           <div key={id}>
             <dt>{field.label}</dt>
             <dd>
-              {field.of
-                ? (docOf(documents, 'type', field.of)?.name.toLowerCase() ?? 'gone')
-                : field.type}
+              {field.type.kind === 'entry' && field.type.of
+                ? (docOf(documents, 'type', field.type.of)?.name.toLowerCase() ?? 'gone')
+                : field.type.kind}
               {id === type.title ? ', title' : ''}
             </dd>
           </div>
@@ -199,7 +199,6 @@ function EntryForm({
               type={field.type}
               value={own(entry.values, id)}
               label={field.label}
-              {...(field.of ? { of: field.of } : {})}
               onChange={(value: Typed, group) =>
                 sync.edit(
                   { name: 'setField', args: { entry: entry.id, field: id, value } },
@@ -207,7 +206,7 @@ function EntryForm({
                 )
               }
             />
-            {(own(entry.values, id)?.value ?? null) !== null && field.type !== 'text' ? (
+            {(own(entry.values, id)?.value ?? null) !== null && field.type.kind !== 'text' ? (
               <Button
                 size="small"
                 type="text"

@@ -4,38 +4,38 @@ import {
   allOf,
   assetPath,
   entryTitle,
+  inOrder,
+  safeAddress,
   newId,
   FORMAT,
   type AssetDoc,
   type Documents,
   type Typed,
-  type ValueType,
+  type TypeSpec,
 } from '@sormet/core/model';
-import { safeAddress } from '@sormet/core/value';
 import { benchActions } from '../bench/bench-slice';
 import { api, type StoredFile } from '../site/api';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { useAppDispatch } from '../app/store';
 import { siteActions } from '../site/site-slice';
+import { ShowValue } from './show-value';
 import { WordSteps } from './word-steps';
 
 interface EditorProps {
-  readonly type: ValueType;
+  readonly type: TypeSpec;
   readonly value: Typed | undefined;
   readonly label: string;
   /** Told every change, with a name under which changes that follow each other are one step. */
   readonly onChange: (value: Typed, group: string | null) => void;
   readonly placeholder?: string;
-  /** The content type of the entries offered, for references. */
-  readonly of?: string;
 }
 
 /** The editor of a type, small enough for a cell. */
 export function ValueEditor(props: EditorProps): ReactNode {
   const { documents } = useDerived();
   const { type, value, label, onChange, placeholder } = props;
-  const given = value?.type === type ? value.value : undefined;
-  switch (type) {
+  const given = value?.type === type.kind ? value.value : undefined;
+  switch (type.kind) {
     case 'text':
       return (
         <WordsInput
@@ -102,11 +102,27 @@ export function ValueEditor(props: EditorProps): ReactNode {
           value={typeof given === 'string' ? given : undefined}
           placeholder={placeholder ?? ' '}
           options={allOf(documents, 'entry')
-            .filter((entry) => props.of === undefined || entry.type === props.of)
+            .filter((entry) => type.of === undefined || entry.type === type.of)
             .map((entry) => ({ value: entry.id, label: entryTitle(documents, entry) }))}
           onChange={(chosen: string) => onChange({ type: 'entry', value: chosen }, null)}
         />
       );
+    case 'choice':
+      return (
+        <Select
+          size="small"
+          variant="borderless"
+          aria-label={label}
+          value={typeof given === 'string' ? given : undefined}
+          placeholder={placeholder ?? ' '}
+          options={inOrder(type.options)
+            .filter(([, option]) => option.gone === undefined)
+            .map(([id, option]) => ({ value: id, label: option.label }))}
+          onChange={(chosen: string) => onChange({ type: 'choice', value: chosen }, null)}
+        />
+      );
+    default:
+      return <ShowValue documents={documents} value={value} />;
   }
 }
 

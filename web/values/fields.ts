@@ -6,7 +6,9 @@ import {
   type NodeId,
   type Source,
   type TreeDoc,
-  type ValueType,
+  queriedType,
+  type TypeSpec,
+  type ValueKind,
   own,
 } from '@sormet/core/model';
 import { feeds } from '@sormet/core/value';
@@ -23,34 +25,36 @@ export function fittingFields(
   documents: Documents,
   doc: TreeDoc,
   node: NodeId,
-  type: ValueType,
+  type: TypeSpec,
 ): FittingField[] {
   const found: FittingField[] = [];
   const addType = (typeId: string, from: Extract<Source, { is: 'field' }>['from']) => {
     const contentType = docOf(documents, 'type', typeId);
     if (!contentType) return;
     const name = contentType.name.toLowerCase();
-    const add = (path: string[], label: string, of: ValueType) => {
-      if (!feeds(of, type)) return;
+    const add = (path: string[], label: string, of: ValueKind) => {
+      if (!feeds(of, type.kind)) return;
       const key = JSON.stringify([from, path]);
       found.push({ key, label, source: { is: 'field', from, path, whenEmpty: 'default' } });
     };
     for (const [id, field] of inOrder(contentType.fields)) {
-      add([id], `${name} · ${field.label.toLowerCase()}`, field.type);
-      const other = field.of === undefined ? undefined : docOf(documents, 'type', field.of);
+      add([id], `${name} · ${field.label.toLowerCase()}`, field.type.kind);
+      const to = field.type.kind === 'entry' ? field.type.of : undefined;
+      const other = to === undefined ? undefined : docOf(documents, 'type', to);
       if (other)
         for (const [inner, { label, type: innerType }] of inOrder(other.fields))
           add(
             [id, inner],
             `${name} · ${field.label.toLowerCase()} · ${label.toLowerCase()}`,
-            innerType,
+            innerType.kind,
           );
     }
-    if (type === 'link' || type === 'entry') add([], `${name} · its page`, 'entry');
+    if (type.kind === 'link' || type.kind === 'entry') add([], `${name} · its page`, 'entry');
   };
   for (const repeat of repeatsAround(doc, node)) {
     const stored = own(doc.nodes, repeat);
-    if (stored?.kind === 'repeat') addType(stored.query.type, { repeat });
+    const queried = stored?.kind === 'repeat' ? queriedType(stored.query) : undefined;
+    if (queried !== undefined) addType(queried, { repeat });
   }
   if (doc.kind === 'page' && doc.entries !== null) addType(doc.entries, 'page');
   return found;
@@ -69,7 +73,7 @@ export function fieldLabel(
         ? doc.entries
         : null
       : repeat?.kind === 'repeat'
-        ? repeat.query.type
+        ? (queriedType(repeat.query) ?? null)
         : null;
   const words: string[] = [];
   const first = typeId && docOf(documents, 'type', typeId);
@@ -78,7 +82,7 @@ export function fieldLabel(
     const type = typeId ? docOf(documents, 'type', typeId) : undefined;
     const field = type && own(type.fields, id);
     words.push(field ? field.label.toLowerCase() : 'a field that is gone');
-    typeId = field?.of ?? null;
+    typeId = (field?.type.kind === 'entry' && field.type.of) || null;
   }
   if (source.path.length === 0) words.push('its page');
   return words.join(' · ');

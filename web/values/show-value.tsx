@@ -1,21 +1,24 @@
 import type { ReactNode } from 'react';
 import {
   assetPath,
+  dateInWords,
+  kindOf,
   docOf,
   entryTitle,
   pathOf,
   type Documents,
   type LinkValue,
+  richWords,
   type Typed,
 } from '@sormet/core/model';
 import type { Hide } from '@sormet/core/value';
-import { dateInWords } from '@sormet/core/value';
 
 /** A value in words, short enough for a cell. */
 export function valueWords(documents: Documents, value: Typed | Hide | null | undefined): string {
   if (!value) return 'nothing';
   if (value.type === 'hide') return 'hides the element';
   if (value.value === null || value.value === '') return 'nothing';
+  const kind = kindOf(value.type);
   switch (value.type) {
     case 'text':
       return value.value;
@@ -33,6 +36,12 @@ export function valueWords(documents: Documents, value: Typed | Hide | null | un
       const entry = docOf(documents, 'entry', value.value);
       return entry ? entryTitle(documents, entry) : 'an entry that is gone';
     }
+    case 'rich':
+      return richWords(value.value).trim() || 'nothing';
+    case 'list':
+      return value.value.length === 1 ? 'one record' : `${value.value.length} records`;
+    default:
+      return kind.css?.(value.value as never) ?? String(value.value);
   }
 }
 

@@ -1,5 +1,13 @@
 import { brackenfold } from '@sormet/demo';
-import { treeDocOf, type PageDoc, type TreeDoc, type Typed } from '@sormet/core/model';
+import {
+  treeDocOf,
+  type PageDoc,
+  type TreeDoc,
+  type Typed,
+  kindOnly,
+  TEXT,
+  type ValueKind,
+} from '@sormet/core/model';
 import { HIDE } from '@sormet/core/value';
 import { fieldLabel, fittingFields } from './fields';
 import { valueWords } from './show-value';
@@ -7,8 +15,8 @@ import { valueWords } from './show-value';
 const { documents } = brackenfold();
 const shedPage = documents['page-shed'] as PageDoc;
 
-function labels(doc: TreeDoc, node: string, type: Typed['type']): string[] {
-  return fittingFields(documents, doc, node, type).map(({ label }) => label);
+function labels(doc: TreeDoc, node: string, type: ValueKind): string[] {
+  return fittingFields(documents, doc, node, kindOnly(type)).map(({ label }) => label);
 }
 
 /** The node of a page that places a component. */
@@ -52,7 +60,7 @@ describe('the fields offered', () => {
 
   test('are named as they were bound', () => {
     const line = instanceOf(shedPage, 'session-line');
-    for (const { label, source } of fittingFields(documents, shedPage, line, 'text'))
+    for (const { label, source } of fittingFields(documents, shedPage, line, TEXT))
       expect(fieldLabel(documents, shedPage, source)).toBe(label);
     expect(fieldLabel(documents, shedPage, { is: 'field', from: 'page', path: ['nothing'] })).toBe(
       'shed · a field that is gone',

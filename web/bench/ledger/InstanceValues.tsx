@@ -10,6 +10,7 @@ import {
   type Typed,
   type WhenEmpty,
   own,
+  BOOLEAN,
 } from '@sormet/core/model';
 import type { ResolvedGroup } from '@sormet/core/resolve';
 import type { Known } from '@sormet/core/value';
@@ -225,7 +226,7 @@ function ShownRow({ selected }: { selected: Selected }): ReactNode {
       <td className={set ? 'cell set wins' : 'cell set'}>
         <div className="cell-with-actions">
           <ValueEditor
-            type="boolean"
+            type={BOOLEAN}
             value={set}
             label="shown, set here"
             onChange={(value) => give({ is: 'value', ...value } as Source)}
@@ -247,7 +248,7 @@ function ShownRow({ selected }: { selected: Selected }): ReactNode {
       <td className={bound ? 'cell bound wins' : 'cell bound'}>
         <BoundTo
           label="shown"
-          fields={fittingFields(documents, doc, id, 'boolean')}
+          fields={fittingFields(documents, doc, id, BOOLEAN)}
           bound={bound}
           boundLabel={bound ? fieldLabel(documents, doc, bound) : ''}
           onBind={(next) => give(next)}

@@ -1,0 +1,60 @@
+import { Type, type Static } from '@sinclair/typebox';
+import type { KindOf } from './kind';
+import { listKind } from './list';
+import { PLAIN_KINDS, specsOf, typedSchemas } from './plain';
+
+/** Every kind of value there is. */
+export const VALUE_KINDS = [...PLAIN_KINDS, listKind] as const;
+
+/** The type of what a property, a field or a place takes: its kind, with what belongs to that. */
+export const TypeSpec = Type.Union([...specsOf(VALUE_KINDS)]);
+export type TypeSpec = Static<typeof TypeSpec>;
+export type ValueKind = TypeSpec['kind'];
+export type SpecOf<K extends ValueKind> = Extract<TypeSpec, { kind: K }>;
+
+/** A value together with the kind it was written in; it is converted on reading, never on storing. */
+export const Typed = Type.Union([...typedSchemas(VALUE_KINDS)]);
+export type Typed = Static<typeof Typed>;
+export type TypedOf<K extends ValueKind> = Extract<Typed, { type: K }>;
+
+const BY_NAME = new Map<string, KindOf>(
+  VALUE_KINDS.map((kind) => [kind.kind, kind as unknown as KindOf]),
+);
+
+/** What there is to say about a kind of value. */
+export function kindOf(kind: ValueKind): KindOf {
+  return BY_NAME.get(kind)!;
+}
+
+/** The types that places of HTML take, which nothing narrows. */
+export const TEXT = Object.freeze({ kind: 'text' }) satisfies SpecOf<'text'>;
+export const RICH = Object.freeze({ kind: 'rich' }) satisfies SpecOf<'rich'>;
+export const BOOLEAN = Object.freeze({ kind: 'boolean' }) satisfies SpecOf<'boolean'>;
+export const LINK = Object.freeze({ kind: 'link' }) satisfies SpecOf<'link'>;
+export const IMAGE = Object.freeze({ kind: 'image' }) satisfies SpecOf<'image'>;
+export const DATE = Object.freeze({ kind: 'date' }) satisfies SpecOf<'date'>;
+export const NUMBER = Object.freeze({ kind: 'number' }) satisfies SpecOf<'number'>;
+export const ENTRY = Object.freeze({ kind: 'entry' }) satisfies SpecOf<'entry'>;
+
+/** The type of a kind that nothing narrows: a choice of no options, a list of records without fields. */
+export function kindOnly(kind: ValueKind): TypeSpec {
+  if (kind === 'choice') return { kind, options: {} };
+  if (kind === 'list') return { kind, fields: {} };
+  return { kind };
+}
+
+/** Whether a type lets through every value of its kind. */
+export function isWide(spec: TypeSpec): boolean {
+  if (kindOf(spec.kind).within === undefined) return true;
+  for (const member in spec)
+    if (member !== 'kind' && spec[member as keyof TypeSpec] !== undefined) return false;
+  return true;
+}
+
+export { dateInWords } from './date';
+export { ImageValue } from './image';
+export type { Fragment, FragmentElement, KindOf, SiteValues, Written } from './kind';
+export type { LengthValue } from './length';
+export { LinkValue } from './link';
+export { ListRecord, RecordField } from './list';
+export { RICH_PIECE, richWords, type RichPiece } from './rich';

@@ -1,0 +1,21 @@
+import { Type } from '@sinclair/typebox';
+import { defineKind, specSchema } from './kind';
+
+/** A double. */
+export const numberKind = defineKind({
+  kind: 'number',
+  spec: specSchema('number', {
+    /** Numbers below or above count as empty. */
+    least: Type.Optional(Type.Number()),
+    most: Type.Optional(Type.Number()),
+  }),
+  value: Type.Number(),
+  empty: null,
+  within: (value, { least = -Infinity, most = Infinity }) =>
+    value >= least && value <= most ? value : null,
+  to: { text: (value) => String(value) },
+  fragments: (value) => [String(value)],
+  attribute: (name, value) => [[name, String(value)]],
+  css: (value) => String(value),
+  asksSite: false,
+});

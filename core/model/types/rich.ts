@@ -1,0 +1,63 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { LinkValue } from './link';
+import { defineKind, specSchema, type Fragment, type SiteValues } from './kind';
+
+/** Elements that stand in a line, and those that are blocks of their own. */
+const INLINE = ['strong', 'em', 'a', 'code', 'small', 'br'] as const;
+const BLOCKS = ['p', 'h2', 'h3', 'h4', 'ul', 'ol', 'li', 'blockquote'] as const;
+
+/** One piece of rich text: words, or an element of a closed list around more of them. Never HTML in a string. */
+export const RICH_PIECE = Type.Recursive(
+  (Self) =>
+    Type.Union([
+      Type.String({ maxLength: 20000 }),
+      Type.Object(
+        {
+          tag: Type.Union([...INLINE, ...BLOCKS].map((tag) => Type.Literal(tag))),
+          /** Where an `a` leads. */
+          link: Type.Optional(LinkValue),
+          children: Type.Array(Self, { maxItems: 2000 }),
+        },
+        { additionalProperties: false },
+      ),
+    ]),
+  { $id: 'RichPiece' },
+);
+export type RichPiece = Static<typeof RICH_PIECE>;
+
+const RichValue = Type.Array(Type.Unsafe<RichPiece>(Type.Ref('RichPiece')), { maxItems: 2000 });
+
+/** Rich text: structured down to the writers. */
+export const richKind = defineKind({
+  kind: 'rich',
+  spec: specSchema('rich', {}),
+  value: RichValue,
+  empty: [],
+  isEmpty: (value) => richWords(value).trim() === '',
+  to: { text: (value) => richWords(value) },
+  from: {
+    text: (value: string) => [value],
+    number: (value: number) => [String(value)],
+  },
+  fragments: (value, site) => value.map((piece) => fragmentOf(piece, site)),
+  asksSite: true,
+});
+
+/** The words of rich text alone, blocks apart by a space. */
+export function richWords(pieces: readonly RichPiece[]): string {
+  return pieces
+    .map((piece) => (typeof piece === 'string' ? piece : richWords(piece.children)))
+    .join(pieces.some(isBlock) ? ' ' : '');
+}
+
+function isBlock(piece: RichPiece): boolean {
+  return typeof piece !== 'string' && (BLOCKS as readonly string[]).includes(piece.tag);
+}
+
+function fragmentOf(piece: RichPiece, site: SiteValues): Fragment {
+  if (typeof piece === 'string') return piece;
+  const { tag, link, children } = piece;
+  const href = tag === 'a' && link ? site.href(link) : '';
+  const inner = tag === 'br' ? [] : children.map((child) => fragmentOf(child, site));
+  return { tag, attributes: href === '' ? {} : { href }, children: inner };
+}

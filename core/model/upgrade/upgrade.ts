@@ -1,0 +1,39 @@
+import { FORMAT, type Documents } from '../documents';
+import { toFormat2 } from './format-2';
+
+/** Stored documents of any format: only what every format has in common is known of them. */
+export type Stored = Readonly<Record<string, StoredDoc>>;
+export interface StoredDoc {
+  readonly id: string;
+  readonly kind: string;
+  readonly format: number;
+}
+
+/** What brings the documents of a site from each older format to the next. */
+const UPGRADES: Readonly<Record<number, (documents: Stored) => Stored>> = { 1: toFormat2 };
+
+/** The format of a site's documents: that of the oldest among them. */
+export function formatOf(documents: Stored): number {
+  let format: number = FORMAT;
+  for (const id in documents) format = Math.min(format, documents[id]!.format);
+  return format;
+}
+
+/**
+ * The documents of a site in the current format; the same object when they are.
+ * @throws when they are of a format that this program does not know
+ */
+export function upgraded(stored: Stored): Documents {
+  let documents = stored;
+  for (const id in stored)
+    if (stored[id]!.format > FORMAT)
+      throw new Error(
+        `The document ${id} is of format ${stored[id]!.format}, which is not known here.`,
+      );
+  for (let format = formatOf(documents); format < FORMAT; format = formatOf(documents)) {
+    const step = UPGRADES[format];
+    if (!step) throw new Error(`Documents of format ${format} are not known here.`);
+    documents = step(documents);
+  }
+  return documents as unknown as Documents;
+}

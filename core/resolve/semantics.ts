@@ -1,0 +1,92 @@
+import { kindOf, RICH, TEXT, BOOLEAN, type Source, type TypeSpec, type Written } from '../model';
+import { evaluate, HIDE, Later, type Data, type Known, type Result } from '../value';
+import { fitted, type Content } from './fragments';
+import type { LinkedElement, LinkedText } from './linked';
+import type { Scope } from './scope';
+
+/**
+ * What parts of a tree come to at a place, said once for both writers: with all names known everything is known, and
+ * what is known only when a page is written is left as `Later`, behind tests.
+ */
+
+/** What a condition asks of its value: that it is yes, that it is there, that it hides nothing. */
+export interface Test {
+  readonly value: Later;
+  readonly passes: 'yes' | 'there' | 'unhidden';
+}
+
+/** An attribute with the value it has at a place. */
+export interface AttributeAt {
+  readonly name: string;
+  readonly type: TypeSpec;
+  readonly value: Result;
+}
+
+export interface ElementAt {
+  readonly attributes: readonly AttributeAt[];
+  /** What must hold for the element to be written at all. */
+  readonly tests: readonly Test[];
+}
+
+/**
+ * An element at a place: its attributes, and on what it depends; `null` when it is known not to be there. A picture
+ * without a picture is no element, and what is decided to hide hides the element that finally uses it.
+ */
+export function elementAt(node: LinkedElement, scope: Scope): ElementAt | null {
+  const tests: Test[] = [];
+  const attributes: AttributeAt[] = [];
+  let needed = node.tag === 'img' ? 'src' : undefined;
+  for (const { name, type, source } of node.attributes) {
+    const value = evaluate(source, type, scope);
+    const required = name === needed;
+    if (value instanceof Later) {
+      if (required) tests.push({ value, passes: 'there' });
+      else if (value.mayHide) tests.push({ value, passes: 'unhidden' });
+    } else if (value === HIDE || (value === null && required)) return null;
+    if (required) needed = undefined;
+    attributes.push({ name, type, value });
+  }
+  if (needed !== undefined) return null;
+  for (const child of node.children) {
+    if (child.kind !== 'text') continue;
+    const value = textAt(child, scope);
+    if (value === HIDE) return null;
+    if (value instanceof Later && value.mayHide) tests.push({ value, passes: 'unhidden' });
+  }
+  return { attributes, tests };
+}
+
+/** Whether a part is shown at a place: always, unless a source says otherwise; an empty answer hides it. */
+export function shownAt(shown: Source | undefined, scope: Scope): boolean | Later {
+  if (!shown) return true;
+  const value = evaluate(shown, BOOLEAN, scope);
+  return value instanceof Later ? value : isYes(value);
+}
+
+/** Whether a value is a boolean that is true. */
+export function isYes(known: Known): boolean {
+  return known !== null && known.type === 'boolean' && known.value === true;
+}
+
+/** What a text gives at a place, as plain or rich text. */
+export function textAt(node: LinkedText, scope: Scope): Result {
+  return evaluate(node.text, node.rich === undefined ? TEXT : RICH, scope);
+}
+
+/** What a known text is written as: words, or fragments that fit where it stands. */
+export function contentOf(value: Known, rich: LinkedText['rich'], data: Data): Content {
+  if (value === null || value.type === 'hide' || value.value === null) return '';
+  if (value.type === 'text') return value.value;
+  return fitted(kindOf(value.type).fragments?.(value.value as never, data) ?? [], rich ?? 'line');
+}
+
+const NONE_WRITTEN: Written = [];
+/** A picture without an alternative text is decoration, and says so (HTML, 4.8.4.4.4). */
+const EMPTY_ALT: Written = [['alt', '']];
+
+/** What one attribute's value is written as; nothing for an empty one. */
+export function writtenAttribute(name: string, value: Known, data: Data): Written {
+  if (value === null || value.type === 'hide' || value.value === null)
+    return name === 'alt' ? EMPTY_ALT : NONE_WRITTEN;
+  return kindOf(value.type).attribute?.(name, value.value as never, data) ?? NONE_WRITTEN;
+}

@@ -1,0 +1,60 @@
+import type { EntityManager } from 'typeorm';
+import { differences } from '@sormet/core/edit';
+import { FORMAT, formatOf, newId, upgraded, type Stored } from '@sormet/core/model';
+import { DocumentEntity, HistoryEntity, SiteEntity } from './database/entities';
+import type { SiteStore } from './database/site-store';
+import { storeUses } from './edits/accept';
+
+/**
+ * Brings every site of an older format to this one, as a revision in its history like any other: what it was
+ * stays readable, and who it was says Sormet.
+ */
+export async function upgradeSites(store: SiteStore): Promise<void> {
+  for (const { id } of await store.database.getRepository(SiteEntity).find())
+    await store.database.transaction((manager) => upgradeSite(manager, id));
+}
+
+async function upgradeSite(manager: EntityManager, id: string): Promise<void> {
+  const site = await manager
+    .getRepository(SiteEntity)
+    .createQueryBuilder('s')
+    .setLock('pessimistic_write')
+    .where('s.id = :id', { id })
+    .getOneOrFail();
+  const rows = await manager.getRepository(DocumentEntity).findBy({ site: id });
+  const stored = Object.fromEntries(rows.map((row) => [row.id, row.body])) as unknown as Stored;
+  const from = formatOf(stored);
+  if (from === FORMAT) return;
+  const documents = upgraded(stored);
+  const changes = differences(stored, documents);
+  const revision = site.revision + 1;
+  const count = Object.keys(documents).length;
+  for (const doc of new Set(changes.map((change) => change.doc))) {
+    const now = documents[doc];
+    if (now)
+      await manager
+        .getRepository(DocumentEntity)
+        .upsert({ site: id, id: doc, kind: now.kind, version: revision, body: now as never }, [
+          'site',
+          'id',
+        ]);
+    else await manager.getRepository(DocumentEntity).delete({ site: id, id: doc });
+  }
+  // What an older format says it uses is not read any more: the table is made anew.
+  await manager.query('DELETE FROM uses WHERE site = $1', [id]);
+  for (const doc of Object.values(documents)) await storeUses(manager, id, undefined, doc);
+  await manager.getRepository(HistoryEntity).insert({
+    site: id,
+    revision,
+    edit: newId(),
+    who: 'Sormet',
+    at: new Date(),
+    name: 'upgrade',
+    args: { from, to: FORMAT },
+    changes: changes as never,
+    says: `brought the site from format ${from} to format ${FORMAT}`,
+    documents: count,
+    stretch: null,
+  });
+  await manager.getRepository(SiteEntity).update({ id }, { revision, documents: count });
+}
