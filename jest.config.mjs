@@ -12,6 +12,8 @@ const transform = {
 const transformIgnorePatterns = ['/node_modules/(?!(fractional-indexing|parse5|entities|@noble)/)'];
 
 export default {
+  // A machine shared with others may stand still for seconds.
+  testTimeout: 30_000,
   projects: [
     {
       displayName: 'core',

@@ -8,10 +8,12 @@ import {
   own,
   pointer,
   treeDocOf,
+  type ComponentDoc,
   type Documents,
   type NodeId,
   type TreeDoc,
 } from '../model';
+import { documentWord } from './names';
 import type { DocumentFinding } from './soundness';
 
 /** Which element would stand where it may not, in the touched trees and in all that hold them. */
@@ -162,6 +164,7 @@ class NestingCheck {
         const component = treeDocOf(this.documents, node.component);
         const root = component && childrenOf(component.nodes).roots[0];
         if (!component || root === undefined) return;
+        if (component.kind === 'component') this.slotFindings(doc, id, component, here);
         this.node(component, root, above, way + 1, here, (slot, tags, inner) => {
           if (component.kind !== 'component' || !own(component.slots, slot)) return;
           for (const child of children.of(id, slot))
@@ -169,7 +172,47 @@ class NestingCheck {
         });
         return;
       }
-      case 'text':
+      case 'text': {
+        const fault = node.rich && richFault(node.rich, above);
+        if (fault)
+          this.findings.push({ doc: here.doc, path: pointer('nodes', here.node), reason: fault });
+      }
     }
   }
+
+  /** What an instance puts into slots that do not let it in. */
+  private slotFindings(
+    doc: TreeDoc,
+    id: NodeId,
+    component: ComponentDoc,
+    { doc: at, node }: { doc: string; node: NodeId },
+  ): void {
+    for (const slot in component.slots) {
+      const { label, allows, most } = component.slots[slot]!;
+      const filled = childrenOf(doc.nodes).of(id, slot);
+      if (most !== undefined && filled.length > most)
+        this.findings.push({
+          doc: at,
+          path: pointer('nodes', node),
+          reason: `the slot “${label}” holds ${most} at most`,
+        });
+      const other = filled.find((child) => {
+        const inner = doc.nodes[child]!;
+        return allows && !(inner.kind === 'instance' && Object.hasOwn(allows, inner.component));
+      });
+      if (other === undefined) continue;
+      const names = Object.keys(allows!).map((each) => documentWord(own(this.documents, each)));
+      this.findings.push({
+        doc: at,
+        path: pointer('nodes', node === id ? other : node),
+        reason: `the slot “${label}” takes only ${names.join(', ') || 'nothing'}`,
+      });
+    }
+  }
+}
+
+/** Why rich text may not stand somewhere: it may hold links, and blocks where it is said to. */
+function richFault(rich: 'line' | 'blocks', above: readonly string[]): string | null {
+  if (above.includes('a')) return 'rich text may hold links, and a link cannot stand in a link';
+  return rich === 'blocks' ? nestingFault('p', above) : null;
 }

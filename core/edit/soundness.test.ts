@@ -1,4 +1,13 @@
-import { documentFindings, text, WorkingCopy, type Documents } from '../model';
+import {
+  childrenOf,
+  documentFindings,
+  newId,
+  placeAt,
+  text,
+  WorkingCopy,
+  type Documents,
+  type PageDoc,
+} from '../model';
 import { component, contentType, documentsOf, entry, page, queryOf, words } from '../test';
 import { compileSite } from '../compile';
 import { Linker } from '../resolve';
@@ -6,9 +15,11 @@ import {
   applyChanges,
   danglingIn,
   doEdit,
+  findingsOf,
   inverse,
   isRefusal,
   plant,
+  type Branch,
   type Done,
   type NamedEdit,
   type Past,
@@ -169,6 +180,69 @@ describe('what is too much', () => {
       children: Array.from({ length: 10_001 }, () => ({ tag: 'p' })),
     };
     expect(refusal(start, placing('about', many))).toContain('Do it in parts');
+  });
+});
+
+describe('a slot', () => {
+  const row = component(
+    'row',
+    { tag: 'div', children: [{ tag: 'div', children: [{ slot: 'cards' }] }] },
+    {},
+    ['cards'],
+  );
+  row.slots['cards'] = { label: 'Cards', order: 'a0', allows: { card: true }, most: 2 };
+  const base = documentsOf(
+    card,
+    row,
+    page('home', '/', { tag: 'main', children: [{ id: 'row', component: 'row' }] }),
+  );
+  const into = (documents: Documents, branch: Branch): NamedEdit => {
+    const { nodes } = documents['home'] as PageDoc;
+    const place = placeAt(nodes, 'row', 9, 'cards');
+    return { name: 'place', args: { doc: 'home', ...plant(branch, place, newId) } };
+  };
+
+  test('takes what it allows, and says so of anything else', () => {
+    expect(refusal(base, into(base, { component: 'card' }))).toBe('done');
+    expect(refusal(base, into(base, { tag: 'p', text: 'Words' }))).toBe(
+      'The slot “Cards” takes only card.',
+    );
+  });
+
+  test('takes no more than it holds, and what is there already stands in no way', () => {
+    let documents = base;
+    for (let i = 0; i < 2; i += 1)
+      ({ documents } = done(documents, into(documents, { component: 'card' })));
+    expect(refusal(documents, into(documents, { component: 'card' }))).toBe(
+      'The slot “Cards” holds 2 at most.',
+    );
+    const narrowed = {
+      ...documents,
+      row: { ...row, slots: { cards: { ...row.slots['cards']!, most: 1 } } },
+    };
+    expect(
+      refusal(narrowed, { name: 'remove', args: { doc: 'home', node: cardsIn(narrowed)[0]! } }),
+    ).toBe('done');
+  });
+
+  const cardsIn = (documents: Documents) =>
+    childrenOf((documents['home'] as PageDoc).nodes).of('row', 'cards');
+});
+
+describe('rich text', () => {
+  const at = (branch: Branch) => documentsOf(page('home', '/', branch));
+  const rich: Branch = { text: { is: 'value', type: 'rich', value: [] }, rich: 'blocks' };
+
+  test('with blocks stands where blocks may, and none in a link, since it may hold some', () => {
+    const faults = (branch: Branch) => findingsOf(at(branch)).map(({ reason }) => reason);
+    expect(faults({ tag: 'div', children: [rich] })).toEqual([]);
+    expect(faults({ tag: 'p', children: [{ ...rich, rich: 'line' }] })).toEqual([]);
+    expect(faults({ tag: 'h2', children: [rich] })).toEqual([
+      'h2 holds only text-level elements, not p',
+    ]);
+    expect(faults({ tag: 'a', children: [{ ...rich, rich: 'line' }] })).toEqual([
+      'rich text may hold links, and a link cannot stand in a link',
+    ]);
   });
 });
 

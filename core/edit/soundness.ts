@@ -201,8 +201,9 @@ function nesting(documents: Documents, touched: Touched): DocumentFinding[] {
     paths.some(
       ([member, , inner]) =>
         member === undefined ||
+        member === 'slots' ||
         (member === 'nodes' &&
-          (inner === undefined || ['place', 'tag', 'component', 'slot'].includes(inner))),
+          (inner === undefined || ['place', 'tag', 'component', 'slot', 'rich'].includes(inner))),
     )
       ? [id]
       : [],

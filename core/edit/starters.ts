@@ -25,6 +25,8 @@ export interface Branch {
   readonly style?: Block;
   readonly shown?: Source;
   readonly text?: string | Source;
+  /** A text that is rich: in a line of words, or with blocks of its own. */
+  readonly rich?: 'line' | 'blocks';
   readonly children?: readonly Branch[];
   /** What fills the slots of an instance, or what a repeat shows for no entries (`none`). */
   readonly slots?: Record<string, readonly Branch[]>;
@@ -79,6 +81,7 @@ function nodeOf(from: Branch, place: Place): TreeNode {
     kind: 'text',
     ...common,
     text: typeof source === 'string' ? text(source) : source,
+    ...(from.rich ? { rich: from.rich } : {}),
     ...shown,
   };
 }

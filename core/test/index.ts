@@ -1,2 +1,3 @@
 export * from './small-site';
 export * from './html';
+export * from './arbitrary-values';

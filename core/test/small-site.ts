@@ -18,6 +18,7 @@ import {
   type StylesDoc,
   type TypeDoc,
   type Typed,
+  type TypedOf,
   type TypeSpec,
   type ValueKind,
 } from '../model';
@@ -169,4 +170,4 @@ export function documentsOf(...docs: Doc[]): Documents {
   return Object.fromEntries([site, styles, ...docs].map((doc) => [doc.id, doc]));
 }
 
-export const words = (value: string): Typed => ({ type: 'text', value });
+export const words = (value: string): TypedOf<'text'> => ({ type: 'text', value });

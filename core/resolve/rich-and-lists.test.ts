@@ -1,0 +1,314 @@
+import fc from 'fast-check';
+import { parseFragment, serialize } from 'parse5';
+import {
+  kindOnly,
+  literal,
+  ordersFor,
+  type ComponentDoc,
+  type Documents,
+  type EntryDoc,
+  type ListRecord,
+  type Query,
+  type RecordField,
+  type RichPiece,
+  type Source,
+  type Typed,
+  type TypeSpec,
+  type ValueKind,
+} from '../model';
+import {
+  asset,
+  component,
+  contentType,
+  documentsOf,
+  entry,
+  htmlOf,
+  page,
+  rich,
+  valuesOf,
+  words,
+} from '../test';
+import { dataOf } from '../value';
+import { build, Linker, prepare, write, writtenContent } from '.';
+
+/** What a page shows, by both writers. */
+function shown(documents: Documents, id: string, at?: EntryDoc): string {
+  const data = dataOf(documents);
+  const linked = new Linker().link(documents, id);
+  const written = write(prepare(linked, data), at);
+  expect(htmlOf(build(linked, data, at).root)).toBe(written);
+  return written;
+}
+
+function field(kind: ValueKind, order: string): RecordField {
+  return { label: kind, key: kind, order, type: kindOnly(kind) as RecordField['type'] };
+}
+
+describe('rich text', () => {
+  const story = contentType('story', { words: 'rich' });
+  const inPage = (where: 'line' | 'blocks'): Documents =>
+    documentsOf(
+      story,
+      asset('pic'),
+      page('home', '/', { tag: 'div' }),
+      page(
+        'each',
+        '/stories/<slug>',
+        {
+          tag: 'div',
+          children: [
+            {
+              tag: where === 'line' ? 'p' : 'div',
+              children: [{ text: { is: 'field', from: 'page', path: ['words'] }, rich: where }],
+            },
+          ],
+        },
+        'story',
+      ),
+    );
+  const told = (value: RichPiece[]) => entry('story', 'one', { words: { type: 'rich', value } });
+
+  test('is written as the elements it is made of, its words escaped, its links by path', () => {
+    const value: RichPiece[] = [
+      { tag: 'p', children: ['Bring ', { tag: 'strong', children: ['<it>'] }, ' & mend it.'] },
+      {
+        tag: 'p',
+        children: [{ tag: 'a', link: { to: 'page', page: 'home' }, children: ['Home'] }],
+      },
+    ];
+    expect(shown({ ...inPage('blocks'), 'story-one': told(value) }, 'each', told(value))).toBe(
+      '<div><div><p>Bring <strong>&lt;it&gt;</strong> &amp; mend it.</p><p><a href="/">Home</a></p></div></div>',
+    );
+  });
+
+  test('in a line leaves its blocks out and keeps their words apart', () => {
+    const value: RichPiece[] = [
+      { tag: 'p', children: ['One'] },
+      { tag: 'p', children: [{ tag: 'em', children: ['Two'] }] },
+    ];
+    expect(shown({ ...inPage('line'), 'story-one': told(value) }, 'each', told(value))).toBe(
+      '<div><p>One <em>Two</em></p></div>',
+    );
+  });
+
+  test('survives an HTML parser unchanged, whatever its shape (HTML Living Standard, 13.2; parse5)', () => {
+    fc.assert(
+      fc.property(rich, fc.constantFrom('line' as const, 'blocks' as const), (value, where) => {
+        const one = told(value);
+        const html = shown({ ...inPage(where), 'story-one': one }, 'each', one);
+        expect(serialize(parseFragment(html))).toBe(html);
+        expect(html).not.toMatch(/javascript:/);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  test('takes plain words, numbers, and gives plain words where they are wanted', () => {
+    const card = component(
+      'card',
+      {
+        tag: 'div',
+        children: [
+          { tag: 'h2', children: [{ text: { is: 'property', property: 'body' }, rich: 'line' }] },
+          { tag: 'p', text: { is: 'property', property: 'body' } },
+        ],
+      },
+      { body: literal({ type: 'rich', value: [] }) },
+    );
+    const at = (value: Typed) =>
+      documentsOf(
+        card,
+        page('p', '/', {
+          tag: 'div',
+          children: [{ component: 'card', values: { body: literal(value) } }],
+        }),
+      );
+    expect(shown(at(words('A name')), 'p')).toContain('<h2>A name</h2><p>A name</p>');
+    expect(shown(at({ type: 'number', value: 4 }), 'p')).toContain('<h2>4</h2>');
+    const value: RichPiece[] = ['A ', { tag: 'em', children: ['rich'] }, ' one'];
+    expect(shown(at({ type: 'rich', value }), 'p')).toContain(
+      '<h2>A <em>rich</em> one</h2><p>A rich one</p>',
+    );
+  });
+});
+
+describe('a repeat over a list', () => {
+  const fields = { name: field('text', 'a0'), count: field('number', 'a1') };
+  const spec: TypeSpec = { kind: 'list', fields };
+  const record = (id: string, name: string, count: number): ListRecord => ({
+    id,
+    values: { name: words(name), count: { type: 'number', value: count } },
+  });
+  const query = (more: Partial<Query> = {}): Query => ({
+    from: { list: { is: 'property', property: 'items' } },
+    where: {},
+    order: {},
+    ...more,
+  });
+  const item = (path: string[]): Source => ({ is: 'field', from: { repeat: 'each' }, path });
+  const listing = (asked: Query): ComponentDoc => {
+    const made = component(
+      'listing',
+      {
+        tag: 'ul',
+        children: [
+          {
+            id: 'each',
+            repeat: asked,
+            children: [
+              {
+                tag: 'li',
+                children: [{ text: item(['name']) }, { tag: 'b', text: item(['count']) }],
+              },
+            ],
+            slots: { none: [{ tag: 'li', text: 'none' }] },
+          },
+        ],
+      },
+      { items: literal({ type: 'list', value: [] }) },
+    );
+    Object.assign(made.properties['items']!, { type: spec });
+    return made;
+  };
+  const placed = (source: Source | undefined) =>
+    page('p', '/', {
+      tag: 'div',
+      children: [{ component: 'listing', values: source ? { items: source } : {} }],
+    });
+  const three = [record('a', 'Awl', 2), record('b', 'Brush', 9), record('c', 'Clamp', 2)];
+  const given = literal({ type: 'list', value: three });
+
+  test('shows what it holds once for each record, in the order of the list', () => {
+    expect(shown(documentsOf(listing(query()), placed(given)), 'p')).toBe(
+      '<div><ul><li>Awl<b>2</b></li><li>Brush<b>9</b></li><li>Clamp<b>2</b></li></ul></div>',
+    );
+  });
+
+  test('shows its other children for an empty one', () => {
+    expect(shown(documentsOf(listing(query()), placed(undefined)), 'p')).toContain('<li>none</li>');
+  });
+
+  test('is narrowed, sorted, and cut by sources, as a query of entries is', () => {
+    const number = (value: number) => literal({ type: 'number', value });
+    const asked = query({
+      where: { few: { path: ['count'], is: 'atMost', source: number(2) } },
+      order: { by: { path: ['name'], descending: true, order: 'a0' } },
+      limit: number(1),
+    });
+    expect(shown(documentsOf(listing(asked), placed(given)), 'p')).toContain(
+      '<ul><li>Clamp<b>2</b></li></ul>',
+    );
+  });
+
+  test('reads the list of an entry that is known only when the page is written', () => {
+    const shop = contentType('shop', { name: 'text', stock: spec });
+    const one = entry('shop', 'one', { name: words('One'), stock: { type: 'list', value: three } });
+    const two = entry('shop', 'two', { name: words('Two') });
+    const each = page(
+      'each',
+      '/shops/<slug>',
+      {
+        tag: 'div',
+        children: [
+          {
+            component: 'listing',
+            values: { items: { is: 'field', from: 'page', path: ['stock'] } },
+          },
+        ],
+      },
+      'shop',
+    );
+    const documents = documentsOf(listing(query()), shop, one, two, each);
+    expect(shown(documents, 'each', one)).toContain('<li>Brush<b>9</b></li>');
+    expect(shown(documents, 'each', two)).toContain('<li>none</li>');
+  });
+
+  test('gives what looking at each record would, whatever is asked', () => {
+    const condition = fc.record({
+      path: fc.constantFrom('name', 'count'),
+      is: fc.constantFrom('equals', 'differs', 'atLeast', 'atMost', 'contains' as const),
+      value: fc.oneof(valuesOf('text'), valuesOf('number')),
+    });
+    const ask = fc.record({
+      where: fc.array(condition, { maxLength: 2 }),
+      order: fc.array(fc.tuple(fc.constantFrom('name', 'count'), fc.boolean()), { maxLength: 2 }),
+      limit: fc.option(fc.integer({ min: -1, max: 4 })),
+      offset: fc.option(fc.integer({ min: -1, max: 4 })),
+    });
+    fc.assert(
+      fc.property(valuesOf('list'), ask, (list, { where, order, limit, offset }) => {
+        const keys = ordersFor(order.length);
+        const asked = query({
+          where: Object.fromEntries(
+            where.map(({ path, is, value }, i) => [
+              `w${i}`,
+              { path: [path], is, source: literal(value) },
+            ]),
+          ),
+          order: Object.fromEntries(
+            order.map(([path, descending], i) => [
+              `o${i}`,
+              { path: [path], descending, order: keys[i]! },
+            ]),
+          ),
+          ...(limit === null ? {} : { limit: literal({ type: 'number', value: limit }) }),
+          ...(offset === null ? {} : { offset: literal({ type: 'number', value: offset }) }),
+        });
+        const found = oracle((list.value ?? []) as ListRecord[], where, order, limit, offset);
+        const html = shown(documentsOf(listing(asked), placed(literal(list))), 'p');
+        const rows = found.map(({ values }) => {
+          const { name, count } = values as never as Record<string, { value: never }>;
+          return htmlOfRow(name!.value, count!.value);
+        });
+        expect(html).toBe(`<div><ul>${rows.join('') || '<li>none</li>'}</ul></div>`);
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  const htmlOfRow = (name: string, count: number) =>
+    `<li>${writtenContent(name)}<b>${count}</b></li>`;
+
+  type Asked = { path: string; is: string; value: Typed };
+
+  /** The same, one record at a time. */
+  function oracle(
+    list: readonly ListRecord[],
+    where: readonly Asked[],
+    order: readonly [string, boolean][],
+    limit: number | null,
+    offset: number | null,
+  ): ListRecord[] {
+    const held = (record: ListRecord, path: string) => {
+      const value = record.values[path]?.value as string | number | null;
+      return value === '' ? null : value;
+    };
+    const meets = (record: ListRecord, { path, is, value }: Asked) => {
+      // A number becomes the text that stands for it; a text becomes no number.
+      const wanted =
+        path === 'name' && typeof value.value === 'number' ? String(value.value) : value.value;
+      if (wanted === null || wanted === '' || (path === 'count' && typeof wanted === 'string'))
+        return false;
+      const has = held(record, path);
+      if (has === null) return is === 'differs';
+      if (is === 'equals') return has === wanted;
+      if (is === 'differs') return has !== wanted;
+      if (is === 'atLeast') return has >= (wanted as string);
+      if (is === 'atMost') return has <= (wanted as string);
+      return String(has).includes(String(wanted));
+    };
+    const found = list.filter((record) => where.every((each) => meets(record, each)));
+    if (order.length > 0)
+      found.sort((a, b) => {
+        for (const [path, descending] of order) {
+          const [left, right] = [held(a, path), held(b, path)];
+          if (left === right) continue;
+          if (left === null || right === null) return left === null ? 1 : -1;
+          return left < right === descending ? 1 : -1;
+        }
+        return a.id < b.id ? -1 : 1;
+      });
+    const from = Math.max(0, offset ?? 0);
+    return limit === null ? found.slice(from) : found.slice(from, from + Math.max(0, limit));
+  }
+});

@@ -1,0 +1,89 @@
+import fc from 'fast-check';
+import { VALUE_KINDS, type ListRecord, type RichPiece, type Typed, type ValueKind } from '../model';
+
+const words = fc.oneof(
+  fc.string({ unit: 'grapheme', maxLength: 12 }),
+  fc.constantFrom('', 'a & b', '<b>', '"quoted"', '\u00a0', ' ', 'https://a.example/'),
+);
+
+const link = fc.oneof(
+  fc
+    .constantFrom('/about', 'javascript:alert(1)', '', 'mailto:a@b.example')
+    .map((href) => ({ to: 'address' as const, href })),
+  fc.constantFrom('home', 'gone').map((page) => ({ to: 'page' as const, page })),
+);
+
+const RICH_TAGS = [
+  'strong',
+  'em',
+  'a',
+  'code',
+  'small',
+  'br',
+  'p',
+  'h2',
+  'h3',
+  'h4',
+  'ul',
+  'ol',
+  'li',
+  'blockquote',
+] as const;
+
+/** Rich text of any shape that its schema lets through, nesting that no parser keeps included. */
+export const rich: fc.Arbitrary<RichPiece[]> = fc
+  .letrec<{ piece: RichPiece }>((tie) => ({
+    piece: fc.oneof(
+      { depthSize: 'small', withCrossShrink: true },
+      words,
+      fc
+        .record({
+          tag: fc.constantFrom(...RICH_TAGS),
+          link: fc.option(link, { nil: undefined }),
+          children: fc.array(tie('piece'), { maxLength: 3 }),
+        })
+        .map(({ tag, link: to, children }) =>
+          to ? { tag, link: to, children } : { tag, children },
+        ),
+    ),
+  }))
+  .piece.chain((first) => fc.array(fc.constant(first), { minLength: 1, maxLength: 2 }));
+
+const plain = {
+  text: words,
+  rich,
+  link,
+  image: fc.constantFrom('pic', 'gone').map((asset) => ({ asset })),
+  boolean: fc.boolean(),
+  number: fc.oneof(fc.integer(), fc.double({ noNaN: true, noDefaultInfinity: true })),
+  length: fc.record({ value: fc.integer(), unit: fc.constantFrom('px' as const, 'rem' as const) }),
+  colour: fc.constantFrom('#a1b2c3', '#a1b2c3d4'),
+  choice: fc.constantFrom('one', 'two', 'other'),
+  date: fc.constantFrom('2026-12-03', '2024-02-29', ''),
+  entry: fc.constantFrom('shed-other', 'shed-gone'),
+} satisfies Record<Exclude<ValueKind, 'list'>, fc.Arbitrary<unknown>>;
+
+const records: fc.Arbitrary<ListRecord[]> = fc
+  .array(fc.record({ name: words, count: fc.integer({ min: -3, max: 3 }) }), { maxLength: 5 })
+  .map((list) =>
+    list.map(({ name, count }, i) => ({
+      id: `r${i}`,
+      values: {
+        name: { type: 'text', value: name },
+        count: { type: 'number', value: count },
+      },
+    })),
+  );
+
+/** Values of a kind, as its schema lets them through. */
+export function valuesOf(kind: ValueKind): fc.Arbitrary<Typed> {
+  const value: fc.Arbitrary<unknown> = kind === 'list' ? records : plain[kind];
+  return fc
+    .oneof({ weight: 9, arbitrary: value }, { weight: 1, arbitrary: fc.constant(null) })
+    .map((each) => ({ type: kind, value: each }) as Typed);
+}
+
+/** Values of every kind there is. */
+export const anyValue: fc.Arbitrary<Typed> = fc.oneof(
+  ...VALUE_KINDS.map(({ kind }) => valuesOf(kind)),
+);

@@ -1,0 +1,120 @@
+import fc from 'fast-check';
+import {
+  kindOnly,
+  kindOf,
+  schemaFindings,
+  Source,
+  TypeSpec,
+  Typed,
+  VALUE_KINDS,
+  type SpecOf,
+  type Typed as TypedValue,
+  type ValueKind,
+} from '../model';
+import { anyValue, asset, contentType, documentsOf, entry, page, valuesOf, words } from '../test';
+import { convert, dataOf, feeds, isEmpty, passesAsIs } from '.';
+
+const shed = contentType('shed', { name: 'text' });
+const data = dataOf(
+  documentsOf(
+    shed,
+    entry('shed', 'other', { name: words('Other') }),
+    page('each', '/sheds/<slug>', { tag: 'div' }, 'shed'),
+    page('home', '/', { tag: 'div' }),
+    asset('pic'),
+  ),
+);
+const kinds = VALUE_KINDS.map(({ kind }) => kind);
+const value = (typed: TypedValue) => convert(typed, kindOnly(typed.type), data);
+
+describe.each(kinds)('a value of kind %s', (kind) => {
+  test('is described: its type, its value, and what something new of it holds', () => {
+    expect(schemaFindings(TypeSpec, kindOnly(kind))).toEqual([]);
+    const { empty } = kindOf(kind);
+    expect(schemaFindings(Typed, { type: kind, value: empty })).toEqual([]);
+    expect(schemaFindings(Source, { is: 'value', type: kind, value: empty })).toEqual([]);
+    expect(schemaFindings(Typed, { type: kind, value: { not: 'one' } })).not.toEqual([]);
+  });
+
+  test('converts to nothing but values that pass the schema of what they became', () => {
+    fc.assert(
+      fc.property(valuesOf(kind), fc.constantFrom(...kinds), (typed, to) => {
+        expect(schemaFindings(Typed, typed)).toEqual([]);
+        const spec = to === 'choice' ? options('one', 'two') : kindOnly(to);
+        const made = convert(typed, spec, data);
+        if (made === null) return;
+        expect(made.type).toBe(to);
+        expect(schemaFindings(Typed, made)).toEqual([]);
+        expect(isEmpty(made, data)).toBe(false);
+        expect(feeds(kind, to)).toBe(true);
+      }),
+    );
+  });
+
+  test('is what it is: read as its own kind it is the same object, or empty', () => {
+    fc.assert(
+      fc.property(valuesOf(kind), (typed) => {
+        const made =
+          kind === 'choice' ? convert(typed, options('one', 'two', 'other'), data) : value(typed);
+        if (isEmpty(typed, data)) expect(made).toBeNull();
+        else expect(made).toBe(typed);
+      }),
+    );
+  });
+});
+
+function options(...ids: string[]): SpecOf<'choice'> {
+  return {
+    kind: 'choice',
+    options: Object.fromEntries(ids.map((id) => [id, { label: id, order: 'a0' }])),
+  };
+}
+
+describe('a type that is narrower than its kind', () => {
+  const read = (typed: TypedValue, spec: TypeSpec) => convert(typed, spec, data)?.value ?? null;
+
+  test('lets through numbers within its limits and texts that are short enough', () => {
+    const number = { kind: 'number' as const, least: 1, most: 6 };
+    expect(read({ type: 'number', value: 6 }, number)).toBe(6);
+    expect(read({ type: 'number', value: 7 }, number)).toBeNull();
+    expect(read(words('four'), { kind: 'text', longest: 4 })).toBe('four');
+    expect(read(words('fives'), { kind: 'text', longest: 4 })).toBeNull();
+  });
+
+  test('lets through entries of its content type', () => {
+    const other: TypedValue = { type: 'entry', value: 'shed-other' };
+    expect(read(other, { kind: 'entry', of: 'shed' })).toBe('shed-other');
+    expect(read(other, { kind: 'entry', of: 'mender' })).toBeNull();
+    expect(read(other, { kind: 'entry' })).toBe('shed-other');
+  });
+
+  test('knows its options: one that is gone is empty, or counts as the one that stands in for it', () => {
+    const spec = options('one', 'two', 'three');
+    spec.options['two']!.gone = true;
+    spec.options['three']!.gone = 'one';
+    const chosen = (id: string) => read({ type: 'choice', value: id }, spec);
+    expect(['one', 'two', 'three', 'never'].map(chosen)).toEqual(['one', null, 'one', null]);
+    spec.options['one']!.gone = 'two';
+    expect(chosen('three')).toBeNull();
+  });
+
+  test('says what passes on as it is: only to a type that lets everything of its kind through', () => {
+    fc.assert(
+      fc.property(anyValue, (typed) => {
+        const from = typed.type === 'choice' ? options('one') : kindOnly(typed.type);
+        const made = convert(typed, from, data);
+        for (const to of kinds.map(kindOnly))
+          if (made !== null && passesAsIs(from, to)) expect(convert(made, to, data)).toBe(made);
+      }),
+    );
+  });
+});
+
+test('what one kind says of another, that other kind knows', () => {
+  const names = new Set<string>(kinds);
+  for (const kind of VALUE_KINDS) {
+    const { to, from } = kindOf(kind.kind as ValueKind);
+    for (const name of [...Object.keys(to ?? {}), ...Object.keys(from ?? {})])
+      expect(names.has(name)).toBe(true);
+  }
+});
