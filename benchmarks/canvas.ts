@@ -86,7 +86,8 @@ function site(): Documents {
       surround: null,
       widths: {},
     },
-    { id: 'styles', kind: 'styles', format: FORMAT, tags: {}, fonts: {} },
+    { id: 'tags', kind: 'tags', format: FORMAT, tags: {} },
+    { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} },
   ];
   return Object.fromEntries(docs.map((doc) => [doc.id, doc])) as unknown as Documents;
 }

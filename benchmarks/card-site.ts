@@ -46,6 +46,7 @@ function component(
       ]),
     ),
     groups: {},
+    rules: {},
     slots: {},
     nodes: plant(root, { parent: null, order: 'a0' }, () => `${id}${(next += 1)}`).nodes,
   };
@@ -246,7 +247,8 @@ export function cardSite(pages: readonly PageData[]): {
       surround: null,
       widths: {},
     },
-    { id: 'styles', kind: 'styles', format: FORMAT, tags: {}, fonts: {} },
+    { id: 'tags', kind: 'tags', format: FORMAT, tags: {} },
+    { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} },
     type('workshop', { name: field('text'), summary: field('text') }),
     type('session', {
       title: field('text'),

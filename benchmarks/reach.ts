@@ -18,7 +18,8 @@ function largeSite(): Documents {
       surround: null,
       widths: {},
     },
-    { id: 'styles', kind: 'styles', format: FORMAT, tags: {}, fonts: {} },
+    { id: 'tags', kind: 'tags', format: FORMAT, tags: {} },
+    { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} },
     {
       id: 'card',
       kind: 'component',

@@ -50,6 +50,7 @@ function component(
     name,
     properties: made,
     groups,
+    rules: {},
     slots: Object.fromEntries(
       Object.entries(slots).map(([slot, label], i) => [slot, { label, order: slotOrders[i]! }]),
     ),

@@ -8,7 +8,7 @@ import { entries, types } from './entries';
 import { pages } from './pages';
 import { drawBench, drawPlaceholder, drawTable } from './pictures/bench';
 import { drawShed } from './pictures/shed';
-import { styles } from './styles';
+import { fonts, tags, tokens } from './styles';
 
 /** A site to begin with: its documents, and the bytes of its files by content. */
 export interface DemoSite {
@@ -25,12 +25,13 @@ const site: SiteDoc = {
   language: 'en-GB',
   surround: 'surround',
   widths: { w960: { max: 960 }, w600: { max: 600 } },
+  fonts,
 };
 
 /** Brackenfold Repair Sheds: the demo site. Building it twice gives the same documents. */
 export function brackenfold(): DemoSite {
   const files = new Map<string, { bytes: Buffer; mediaType: AssetDoc['mediaType'] }>();
-  const docs: Doc[] = [site, styles, ...types, ...entries, ...components, ...pages];
+  const docs: Doc[] = [site, tags, tokens, ...types, ...entries, ...components, ...pages];
   const add = (id: string, name: string, mediaType: AssetDoc['mediaType'], bytes: Buffer) => {
     const sha256 = createHash('sha256').update(bytes).digest('hex');
     files.set(sha256, { bytes, mediaType });

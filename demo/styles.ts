@@ -1,13 +1,13 @@
-import { FORMAT, type StylesDoc } from '@sormet/core/model';
+import { FORMAT, type SiteDoc, type TagsDoc, type TokensDoc } from '@sormet/core/model';
 import { blockOf } from '@sormet/core/style';
 
 const TEXT = "'Atkinson Hyperlegible Next', sans-serif";
 const HEADINGS = 'Literata, serif';
 
 /** How Brackenfold looks before any section says otherwise. */
-export const styles: StylesDoc = {
-  id: 'styles',
-  kind: 'styles',
+export const tags: TagsDoc = {
+  id: 'tags',
+  kind: 'tags',
   format: FORMAT,
   tags: {
     body: blockOf({
@@ -49,19 +49,24 @@ export const styles: StylesDoc = {
     p: blockOf({ 'margin-top': '12px', 'max-width': '62ch' }),
     a: blockOf({ color: '#7d2f12', 'text-underline-offset': '3px' }),
   },
-  fonts: {
-    literata: { family: 'Literata', asset: 'font-literata', weight: '200 900', style: 'normal' },
-    text400: {
-      family: 'Atkinson Hyperlegible Next',
-      asset: 'font-text-400',
-      weight: '400',
-      style: 'normal',
-    },
-    text700: {
-      family: 'Atkinson Hyperlegible Next',
-      asset: 'font-text-700',
-      weight: '700',
-      style: 'normal',
-    },
+};
+
+/** Names for values that several declarations share: none yet. */
+export const tokens: TokensDoc = { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} };
+
+/** The fonts that Brackenfold ships with. */
+export const fonts: SiteDoc['fonts'] = {
+  literata: { family: 'Literata', asset: 'font-literata', weight: '200 900', style: 'normal' },
+  text400: {
+    family: 'Atkinson Hyperlegible Next',
+    asset: 'font-text-400',
+    weight: '400',
+    style: 'normal',
+  },
+  text700: {
+    family: 'Atkinson Hyperlegible Next',
+    asset: 'font-text-700',
+    weight: '700',
+    style: 'normal',
   },
 };

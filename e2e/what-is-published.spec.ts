@@ -1,7 +1,7 @@
 import { expect, test, type APIRequestContext } from '@playwright/test';
 import { HtmlValidate } from 'html-validate';
 import { parse, serialize, type DefaultTreeAdapterTypes } from 'parse5';
-import { stylesOf, siteOf, type Documents } from '@sormet/core/model';
+import { tagsOf, siteOf, type Documents } from '@sormet/core/model';
 import { build, Linker, rulesOf, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
 import { cascade, declaredProperties, widthsOf } from '@sormet/core/style';
 import { dataOf } from '@sormet/core/value';
@@ -180,9 +180,9 @@ function winnersOf(
   element: ResolvedElement,
   width: string,
 ): [string, string][] {
-  const rules = rulesOf(element, documents, stylesOf(documents));
+  const rules = rulesOf(element, documents, tagsOf(documents));
   return declaredProperties(rules).flatMap((property): [string, string][] => {
     const [winner] = cascade(rules, property, width, siteOf(documents));
-    return winner ? [[property, winner.css]] : [];
+    return winner ? [[property, winner.declared.css]] : [];
   });
 }

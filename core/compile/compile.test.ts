@@ -11,7 +11,7 @@ import {
   entry,
   page,
   queryOf,
-  styles,
+  tags,
   words,
 } from '../test/small-site';
 import {
@@ -237,7 +237,7 @@ describe('CSS', () => {
     style: blockOf({ color: 'red' }, { w500: { color: 'blue' }, w900: { color: 'green' } }),
   });
   const documents = documentsOf(
-    { ...styles, tags: { section: blockOf({ margin: '0' }), h6: blockOf({ color: 'pink' }) } },
+    { ...tags, tags: { section: blockOf({ margin: '0' }), h6: blockOf({ color: 'pink' }) } },
     red,
     page('p', '/', {
       id: 'body',
@@ -251,7 +251,7 @@ describe('CSS', () => {
   )!;
 
   test('is layered: reset, tags, then heights, the nearer to the page the stronger', () => {
-    expect(css.split('\n')[0]).toBe('@layer reset,tags,h0,h1;');
+    expect(css.split('\n')[0]).toBe('@layer reset,tags,h0.own,h1.own;');
     expect(css).toContain('@layer h0.own{.root_c{color:red}');
     expect(css).toContain('@layer h1.own{.inst_p{color:black}}');
   });

@@ -1,6 +1,6 @@
 import { sha256 } from '@noble/hashes/sha2';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
-import { siteOf, stylesOf, TEXT, type Address, type Documents, type Source } from '../model';
+import { siteOf, TEXT, type Address, type Documents, type Source } from '../model';
 import {
   escapeAttribute,
   escapeText,
@@ -19,7 +19,7 @@ import {
   type Names,
   type Recorded,
 } from '../value';
-import { cssOf } from './css';
+import { cssOf, stylesRead } from './css';
 
 /** A page as it is published: its HTML, the CSS file it loads, and what it was made from. */
 export interface CompiledPage {
@@ -75,9 +75,10 @@ export class PageCompiler {
     const linked = this.linker.link(this.documents, page);
     const template = prepare(linked, this.data);
     const text = cssOf(this.documents, template.used);
-    const styles = stylesOf(this.documents);
-    this.sink.add(siteOf(this.documents).id).add(styles.id);
-    for (const font of Object.values(styles.fonts)) this.sink.add(font.asset);
+    const site = siteOf(this.documents);
+    this.sink.add(site.id);
+    for (const font of Object.values(site.fonts)) this.sink.add(font.asset);
+    for (const each of stylesRead(this.documents, template.used)) this.sink.add(each);
     addDefinitions(linked, this.sink);
     const prepared: Prepared = {
       template,

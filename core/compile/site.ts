@@ -12,6 +12,7 @@ import {
 } from '../model';
 import { shortName } from '../edit';
 import type { Linker } from '../resolve';
+import { recordOf } from '../value';
 import { PageCompiler, redirectHtml } from './page';
 
 /** One file of a release. */
@@ -42,7 +43,7 @@ export interface CompiledSite {
  * The version of how pages are made and of what is noted about them. Pages of a release that another version
  * made are never taken over, since what they note may be less than what they were made from.
  */
-export const COMPILER = 2;
+export const COMPILER = 3;
 
 /** The path of the file that serves an address. */
 export function fileOf(path: string): string {
@@ -64,6 +65,7 @@ export function changedBetween(before: Documents, after: Documents): Set<string>
     const moved = whereabouts(old) !== whereabouts(now);
     changed.add(id);
     if (moved) changed.add('path:' + id);
+    for (const record of changedRecords(old, now)) changed.add(recordOf(id, record));
     for (const doc of [old, now]) {
       if (doc?.kind === 'entry') changed.add('entries:' + doc.type);
       if (doc?.kind === 'page' && doc.entries && moved) changed.add('pages:' + doc.entries);
@@ -72,6 +74,16 @@ export function changedBetween(before: Documents, after: Documents): Set<string>
   for (const id in after) if (own(before, id) !== after[id]) note(id);
   for (const id in before) if (!Object.hasOwn(after, id)) note(id);
   return changed;
+}
+
+/** The tokens or tags that differ between two states of the document that holds them. */
+function changedRecords(old: Doc | undefined, now: Doc | undefined): string[] {
+  const recordsOf = (doc: Doc | undefined): Readonly<Record<string, unknown>> =>
+    doc?.kind === 'tokens' ? doc.tokens : doc?.kind === 'tags' ? doc.tags : {};
+  const [before, after] = [recordsOf(old), recordsOf(now)];
+  return [...new Set([...Object.keys(before), ...Object.keys(after)])].filter(
+    (record) => own(before, record) !== own(after, record),
+  );
 }
 
 /** Everything that decides where a page or an entry is found. */
@@ -205,7 +217,14 @@ function reasonOf(id: string, documents: Documents, earlier: Documents): string 
   }
   if (id.startsWith('path:') || id.startsWith('pages:'))
     return 'the address of a page it links to changed';
-  const doc = own(documents, id) ?? own(earlier, id);
+  const [name, record] = id.split('#');
+  const doc = own(documents, name!) ?? own(earlier, name!);
+  if (record !== undefined && doc?.kind === 'tags') return `the style of every ${record} changed`;
+  if (record !== undefined && doc?.kind === 'tokens') {
+    const before = docOf(earlier, 'tokens', doc.id);
+    const token = own(doc.tokens, record) ?? (before && own(before.tokens, record));
+    return `the token ${token?.name ?? 'that is gone'} changed`;
+  }
   switch (doc?.kind) {
     case 'page':
       return `the page ${doc.path} changed`;
@@ -213,8 +232,12 @@ function reasonOf(id: string, documents: Documents, earlier: Documents): string 
       return `the definition of ${shortName(doc.name)} changed`;
     case 'entry':
       return `the entry ${doc.slug} changed`;
-    case 'styles':
-      return 'the shared styles changed';
+    case 'tokens':
+      return 'the tokens changed';
+    case 'tags':
+      return 'the tag styles changed';
+    case 'style':
+      return `the style ${doc.name} changed`;
     case 'site':
       return 'the settings of the site changed';
     case 'asset':

@@ -90,6 +90,7 @@ export const makeComponent = defineEdit({
       properties: lifted.properties,
       groups: {},
       slots: {},
+      rules: {},
       nodes,
     };
     const placed: InstanceNode = {

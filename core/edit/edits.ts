@@ -6,7 +6,17 @@ import { refuse, type EditKind, type Past } from './define';
 import { mend, tidy } from './mend';
 import { revert } from './revert';
 import * as siteEdits from './site-edits';
-import { declare, declareTag, move, nameNode, place, remove, setControl } from './tree-edits';
+import {
+  declare,
+  declareRule,
+  declareShared,
+  declareTag,
+  move,
+  nameNode,
+  place,
+  remove,
+  setControl,
+} from './tree-edits';
 import { newFindings, type DocumentFinding } from './soundness';
 
 /** Every named edit. */
@@ -18,6 +28,8 @@ export const EDITS = {
   setControl,
   declare,
   declareTag,
+  declareShared,
+  declareRule,
   revert,
   mend,
   tidy,

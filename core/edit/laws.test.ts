@@ -14,13 +14,18 @@ import {
   rootOf,
   type ComponentDoc,
   type Documents,
+  type EntryDoc,
   type PageDoc,
+  type Source,
+  type TypeDoc,
+  type Typed,
 } from '../model';
 import { Reach } from '../reach';
 import { build, Linker, prepare, write, type Built } from '../resolve';
 import { dataOf, type Data } from '../value';
 import { htmlOf } from '../test/html';
-import { component, queryOf } from '../test';
+import { component, queryOf, signDocs, TONE } from '../test';
+import { blockOf } from '../style';
 import { pastOf, runEdits } from '../test/random-edits';
 import {
   applyChanges,
@@ -33,6 +38,7 @@ import {
   mismatches,
   plant,
   touched,
+  type Branch,
   type NamedEdit,
 } from '.';
 
@@ -50,24 +56,47 @@ const roll = component('roll', {
     },
   ],
 });
-const rolled = (id: string): PageDoc => {
-  const doc = shipped[id] as PageDoc;
-  const place = placeAt(doc.nodes, rootOf(doc.nodes), 9, 'main');
-  return {
-    ...doc,
-    nodes: { ...doc.nodes, ...plant({ id: `${id}-roll`, component: 'roll' }, place, newId).nodes },
-  };
+const withMore = (id: string, ...branches: Branch[]): PageDoc =>
+  branches.reduce((doc, branch) => {
+    const place = placeAt(doc.nodes, rootOf(doc.nodes), 9, 'main');
+    return { ...doc, nodes: { ...doc.nodes, ...plant(branch, place, newId).nodes } };
+  }, shipped[id] as PageDoc);
+const shed = shipped['shed'] as TypeDoc;
+/** A content type with a choice among its fields, and entries that differ in it. */
+const toned: Documents = {
+  shed: {
+    ...shed,
+    fields: { ...shed.fields, tone: { label: 'Tone', key: 'tone', order: 'b00', type: TONE } },
+  },
+  ...Object.fromEntries(
+    Object.values(shipped)
+      .filter((doc): doc is EntryDoc => doc.kind === 'entry' && doc.type === 'shed')
+      .map((doc, i) => {
+        const tone: Typed = { type: 'choice', value: i % 2 === 0 ? 'loud' : 'calm' };
+        return [doc.id, { ...doc, values: { ...doc.values, tone } }];
+      }),
+  ),
 };
+const signed: Branch = {
+  id: 'a-sign',
+  component: 'sign',
+  shared: { pill: true, 'pill-wide': true },
+  style: blockOf({ color: 'green' }),
+};
+const ofEntry: Source = { is: 'field', from: 'page', path: ['tone'] };
 /**
- * The demo, with a component that nothing places and whose nodes have the ids of another's, and with one that two
- * pages place and that lists entries.
+ * The demo, with a component that nothing places and whose nodes have the ids of another's, with one that two pages
+ * place and that lists entries, and with one whose look varies in every way there is.
  */
 const demo: Documents = {
   ...shipped,
   spare: { ...(shipped['quote'] as ComponentDoc), id: 'spare', name: 'Spare/Quote' },
+  ...toned,
+  ...Object.fromEntries(signDocs.map((doc) => [doc.id, doc])),
   roll,
-  'page-home': rolled('page-home'),
-  'page-about': rolled('page-about'),
+  'page-home': withMore('page-home', { id: 'home-roll', component: 'roll' }, signed),
+  'page-about': withMore('page-about', { id: 'about-roll', component: 'roll' }),
+  'page-shed': withMore('page-shed', { ...signed, values: { tone: ofEntry } }),
 };
 
 /** Runs of edits as lists of numbers; fast-check shortens a run that breaks a law. */

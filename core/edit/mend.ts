@@ -13,6 +13,7 @@ import {
   TEXT,
 } from '../model';
 import { writtenBlock, declarationKey } from '../style';
+import { blocksOf } from './blocks';
 import { change, changeTo, type Change } from './change';
 import { emptyLiteral } from './control';
 import { defineEdit, refuse } from './define';
@@ -73,21 +74,14 @@ export const tidy = defineEdit({
   args: Type.Object({}, exact),
   run(documents) {
     const changes: Change[] = [];
-    const add = (doc: string, tokens: string[], block: Block) => {
+    const add = (doc: string, tokens: readonly string[], block: Block) => {
       const now = tidied(block);
       for (const key of Object.keys(block).sort())
         changes.push(...changeTo(documents, doc, [...tokens, key], own(now, key)));
     };
     for (const id of Object.keys(documents).sort()) {
       const doc = documents[id]!;
-      if (doc.kind === 'styles')
-        for (const tag of Object.keys(doc.tags).sort()) add(id, ['tags', tag], doc.tags[tag]!);
-      if (doc.kind === 'page' || doc.kind === 'component')
-        for (const node of Object.keys(doc.nodes).sort()) {
-          const stored = doc.nodes[node]!;
-          if (stored.kind === 'element' || stored.kind === 'instance')
-            add(id, ['nodes', node, 'style'], stored.style);
-        }
+      for (const { where, block } of blocksOf(doc)) add(id, where, block);
     }
     return changes;
   },
@@ -96,9 +90,9 @@ export const tidy = defineEdit({
 
 function tidied(block: Block): Block {
   return Object.fromEntries(
-    writtenBlock(block).map(({ property, width, css }) => [
+    writtenBlock(block).map(({ property, width, declared }) => [
       declarationKey(property, width),
-      { css },
+      declared,
     ]),
   );
 }

@@ -19,8 +19,12 @@ export function documentWord(doc: Doc | undefined): string {
       return doc.name;
     case 'site':
       return 'the settings of the site';
-    case 'styles':
-      return 'the shared styles';
+    case 'tokens':
+      return 'the tokens';
+    case 'tags':
+      return 'the tag styles';
+    case 'style':
+      return `the style ${doc.name}`;
     case undefined:
       return 'a document that is gone';
   }

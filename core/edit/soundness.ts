@@ -12,7 +12,8 @@ import {
   type Finding,
   type NodeId,
 } from '../model';
-import { blockFindings } from '../style';
+import { blockFindings, tokenReason } from '../style';
+import { blocksOf } from './blocks';
 import type { Change } from './change';
 import { documentWord } from './names';
 import { nestingFindings } from './nesting';
@@ -119,26 +120,18 @@ function declarations(documents: Documents, touched: Touched): DocumentFinding[]
   for (const [id, paths] of touched) {
     const doc = own(documents, id);
     const blocks = new Map<string, Block>();
-    const add = (block: Block | undefined, ...where: string[]) => {
-      if (block) blocks.set(pointer(...where), block);
-    };
-    for (const [member, name] of paths) {
-      if (doc?.kind === 'page' || doc?.kind === 'component') {
-        if (member !== undefined && member !== 'nodes') continue;
-        for (const node of name === undefined ? Object.keys(doc.nodes) : [name]) {
-          const stored = own(doc.nodes, node);
-          if (stored?.kind === 'element' || stored?.kind === 'instance')
-            add(stored.style, 'nodes', node, 'style');
-        }
-      } else if (doc?.kind === 'styles') {
-        if (member !== undefined && member !== 'tags') continue;
-        for (const tag of name === undefined ? Object.keys(doc.tags) : [name])
-          add(own(doc.tags, tag), 'tags', tag);
-      }
-    }
+    if (!doc) continue;
+    for (const path of paths)
+      for (const { where, block } of blocksOf(doc, path)) blocks.set(pointer(...where), block);
     for (const [where, block] of blocks)
       for (const { path, reason } of blockFindings(block))
         findings.push({ doc: id, path: where + path, reason });
+    if (doc.kind === 'tokens')
+      for (const token in doc.tokens) {
+        const reason = tokenReason(doc.tokens[token]!);
+        if (reason !== undefined)
+          findings.push({ doc: id, path: pointer('tokens', token, 'value'), reason });
+      }
   }
   return findings;
 }

@@ -23,6 +23,8 @@ export interface Branch {
   readonly attributes?: Record<string, Source>;
   readonly values?: Record<string, Source>;
   readonly style?: Block;
+  /** The shared styles put on it. */
+  readonly shared?: Readonly<Record<string, true>>;
   readonly shown?: Source;
   readonly text?: string | Source;
   /** A text that is rich: in a line of words, or with blocks of its own. */
@@ -63,6 +65,7 @@ function nodeOf(from: Branch, place: Place): TreeNode {
       tag: from.tag,
       attributes: from.attributes ?? {},
       style: from.style ?? {},
+      ...(from.shared ? { shared: from.shared } : {}),
       ...shown,
     };
   if (from.component)
@@ -72,6 +75,7 @@ function nodeOf(from: Branch, place: Place): TreeNode {
       component: from.component,
       values: from.values ?? {},
       style: from.style ?? {},
+      ...(from.shared ? { shared: from.shared } : {}),
       ...shown,
     };
   if (from.slot) return { kind: 'slot', ...common, slot: from.slot };

@@ -6,14 +6,16 @@ import {
   own,
   Place,
   rootOf,
-  stylesOf,
   Source,
   treeDocOf,
+  tagsOf,
+  docOf,
   Tree,
   withDescendants,
   type Block,
+  type Ref,
 } from '../model';
-import { declarationKey, expand, longhandsOf } from '../style';
+import { declarationKey, expand, longhandsOf, refsIn } from '../style';
 import { changeTo, type Change } from './change';
 import {
   attributeWord,
@@ -133,15 +135,20 @@ function controlWord(documents: Documents, node: TreeNode, control: ControlArg):
   return property?.label ?? 'a property';
 }
 
+/** A property with its value at one width; `null` takes it back. */
+const DECLARATION = {
+  property: Type.String({ maxLength: 60 }),
+  width: Type.String({ maxLength: 40 }),
+  css: Type.Union([Type.String({ maxLength: 500 }), Type.Null()]),
+};
+
 /** Declares a CSS property on a node at one width, shorthands taken apart; `null` takes it back. */
 export const declare = defineEdit({
   args: Type.Object(
     {
       doc: Id,
       node: Id,
-      property: Type.String({ maxLength: 60 }),
-      width: Type.String({ maxLength: 40 }),
-      css: Type.Union([Type.String({ maxLength: 500 }), Type.Null()]),
+      ...DECLARATION,
     },
     exact,
   ),
@@ -160,19 +167,44 @@ export const declareTag = defineEdit({
   args: Type.Object(
     {
       tag: Type.String({ pattern: '^[a-z][a-z0-9]*$' }),
-      property: Type.String({ maxLength: 60 }),
-      width: Type.String({ maxLength: 40 }),
-      css: Type.Union([Type.String({ maxLength: 500 }), Type.Null()]),
+      ...DECLARATION,
     },
     exact,
   ),
   run(documents, { tag, property, width, css }) {
-    const styles = stylesOf(documents);
-    const block = own(styles.tags, tag);
-    if (!block) return refuse(`The site has no style for ${tag} yet.`, styles.id);
-    return declareIn(documents, styles.id, ['tags', tag], block, property, width, css);
+    const tags = tagsOf(documents);
+    const block = own(tags.tags, tag);
+    if (!block) return refuse(`The site has no style for ${tag} yet.`, tags.id);
+    return declareIn(documents, tags.id, ['tags', tag], block, property, width, css);
   },
   says: (_, { tag, property }) => `styled ${property} of every ${tag}`,
+});
+
+/** Declares a CSS property in a shared style. */
+export const declareShared = defineEdit({
+  args: Type.Object({ style: Id, ...DECLARATION }, exact),
+  run(documents, { style, property, width, css }) {
+    const stored = docOf(documents, 'style', style);
+    if (!stored) return gone('The shared style', style);
+    return declareIn(documents, style, ['style'], stored.style, property, width, css);
+  },
+  says: (documents, { style, property }) =>
+    `styled ${property} of ${docOf(documents, 'style', style)?.name ?? 'a shared style'}`,
+});
+
+/** Declares a CSS property on what a rule of a definition patches. */
+export const declareRule = defineEdit({
+  args: Type.Object({ component: Id, rule: Id, node: Id, ...DECLARATION }, exact),
+  run(documents, { component, rule, node, property, width, css }) {
+    const stored = docOf(documents, 'component', component);
+    const patch = stored && own(stored.rules, rule)?.patch;
+    const block = patch && own(patch, node)?.style;
+    if (!block) return gone('The rule', component);
+    const where = ['rules', rule, 'patch', node, 'style'];
+    return declareIn(documents, component, where, block, property, width, css);
+  },
+  says: (documents, { component, node, property }) =>
+    `styled ${property} of ${named(documents, component, node)} where a rule holds`,
 });
 
 function declareIn(
@@ -191,9 +223,14 @@ function declareIn(
       .filter((key) => [...names].some((name) => key === declarationKey(name, width)))
       .flatMap((key) => changeTo(documents, doc, [...tokens, key], undefined));
   }
-  const expanded = expand(property, css);
+  // What stands in for a part of the value may be kept, or used again for another property.
+  const refs: Record<string, Ref> = {};
+  for (const key in block) Object.assign(refs, block[key]!.refs);
+  const expanded = expand(property, css, refs);
   if (!expanded.ok) return refuse(expanded.reason, doc, '/' + tokens.join('/'));
-  return Object.entries(expanded.longhands).flatMap(([longhand, value]): Change[] =>
-    changeTo(documents, doc, [...tokens, declarationKey(longhand, width)], { css: value }),
-  );
+  return Object.entries(expanded.longhands).flatMap(([longhand, value]): Change[] => {
+    const used = refsIn(value, refs);
+    const declared = used ? { css: value, refs: used } : { css: value };
+    return changeTo(documents, doc, [...tokens, declarationKey(longhand, width)], declared);
+  });
 }

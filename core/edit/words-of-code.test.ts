@@ -1,5 +1,5 @@
 import { compileSite } from '../compile';
-import { text, type Documents, type EntryDoc, type StylesDoc, type TypeDoc } from '../model';
+import { text, type Documents, type EntryDoc, type TagsDoc, type TypeDoc } from '../model';
 import { Reach } from '../reach';
 import { build, Linker, prepare, rulesOf, write } from '../resolve';
 import { component, contentType, documentsOf, entry, htmlOf, nodesOf, page } from '../test';
@@ -69,7 +69,7 @@ describe.each(NAMES)('everything that is named “%s”', (name) => {
     expect(htmlOf(built.root)).toContain('<h2>Named</h2><p>Named</p>');
     expect(write(prepare(linked, data), one)).toBe(htmlOf(built.root));
     for (const node of nodesOf(built.root))
-      if (node.kind === 'element') rulesOf(node, documents, documents['styles'] as StylesDoc);
+      if (node.kind === 'element') rulesOf(node, documents, documents['tags'] as TagsDoc);
     const { manifest } = compileSite(documents, new Linker());
     expect(Object.keys(manifest)).toContain(`/x/${one.slug}/index.html`);
     expect(new Reach(documents).answer(name).instances).toHaveLength(1);

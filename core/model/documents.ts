@@ -5,7 +5,7 @@ import { OrderKey } from './order';
 import { Source } from './source';
 import { Typed, TypeSpec } from './types';
 import { own } from './own';
-import { Block, Tree, type TreeNode } from './tree';
+import { Block, Declared, PlaceholderType, Tree, type TreeNode } from './tree';
 
 const Id = Type.String({ pattern: ID_PATTERN });
 const Label = Type.String({ minLength: 1, maxLength: 120 });
@@ -42,13 +42,7 @@ export const SiteDoc = document('site', {
       additionalProperties: false,
     },
   ),
-});
-export type SiteDoc = Static<typeof SiteDoc>;
-
-export const StylesDoc = document('styles', {
-  tags: Type.Record(Type.String({ pattern: '^[a-z][a-z0-9]*$' }), Block, {
-    additionalProperties: false,
-  }),
+  /** The fonts it ships with. */
   fonts: Type.Record(
     Id,
     Type.Object(
@@ -63,7 +57,44 @@ export const StylesDoc = document('styles', {
     { additionalProperties: false },
   ),
 });
-export type StylesDoc = Static<typeof StylesDoc>;
+export type SiteDoc = Static<typeof SiteDoc>;
+
+/** The tokens of a site: values with names, written once and used in declarations. */
+export const TokensDoc = document('tokens', {
+  tokens: Type.Record(
+    Id,
+    Type.Object(
+      { name: Label, order: OrderKey, type: PlaceholderType, value: Declared },
+      { additionalProperties: false },
+    ),
+    { additionalProperties: false },
+  ),
+});
+export type TokensDoc = Static<typeof TokensDoc>;
+
+/** How every element of a tag looks. */
+export const TagsDoc = document('tags', {
+  tags: Type.Record(Type.String({ pattern: '^[a-z][a-z0-9]*$' }), Block, {
+    additionalProperties: false,
+  }),
+});
+export type TagsDoc = Static<typeof TagsDoc>;
+
+/** A shared style: a chosen part of a look, put on whatever should have it. */
+export const StyleDoc = document('style', {
+  name: Label,
+  /** One order for the whole site: the later wins, on whatever both are. */
+  order: OrderKey,
+  /** The style it modifies, and without which it makes no sense. */
+  base: Type.Union([Id, Type.Null()]),
+  /** Where it was brought in from; nothing for one that was made here. */
+  origin: Type.Union([
+    Type.Object({ site: Label, style: Id }, { additionalProperties: false }),
+    Type.Null(),
+  ]),
+  style: Block,
+});
+export type StyleDoc = Static<typeof StyleDoc>;
 
 export const PageDoc = document('page', {
   name: Label,
@@ -87,6 +118,8 @@ export const Property = Type.Object(
     group: Type.Union([Id, Type.Null()]),
     order: OrderKey,
     default: Source,
+    /** An independent way of varying: rules may name its options. Only a choice can be one. */
+    axis: Type.Optional(Type.Literal(true)),
     /** What it is for, shown to whoever sets it. */
     help: Type.Optional(Type.String({ maxLength: 500 })),
   },
@@ -118,12 +151,47 @@ export const Slot = Type.Object(
 );
 export type Slot = Static<typeof Slot>;
 
+/** In which state of which element a rule holds: the definition's root, or the node that is patched. */
+export const Pseudo = Type.Object(
+  {
+    of: Type.Union([Type.Literal('root'), Type.Literal('self')]),
+    is: Type.Union([
+      Type.Literal(':hover'),
+      Type.Literal(':focus-visible'),
+      Type.Literal(':active'),
+    ]),
+  },
+  { additionalProperties: false },
+);
+export type Pseudo = Static<typeof Pseudo>;
+
+/** What of a definition is otherwise when some of its axes have some option, or somebody points at it. */
+export const Rule = Type.Object(
+  {
+    order: OrderKey,
+    when: Type.Object(
+      {
+        /** By property: the option that it must have. */
+        axes: Type.Record(Id, Id, { additionalProperties: false }),
+        pseudo: Type.Optional(Pseudo),
+      },
+      { additionalProperties: false },
+    ),
+    patch: Type.Record(Id, Type.Object({ style: Block }, { additionalProperties: false }), {
+      additionalProperties: false,
+    }),
+  },
+  { additionalProperties: false },
+);
+export type Rule = Static<typeof Rule>;
+
 export const ComponentDoc = document('component', {
   /** With its folder: `Sections/Shed intro`. */
   name: Type.String({ pattern: '^[^/]+(/[^/]+)*$', minLength: 1, maxLength: 200 }),
   properties: Type.Record(Id, Property, { additionalProperties: false }),
   groups: Type.Record(Id, Group, { additionalProperties: false }),
   slots: Type.Record(Id, Slot, { additionalProperties: false }),
+  rules: Type.Record(Id, Rule, { additionalProperties: false }),
   nodes: Tree,
 });
 export type ComponentDoc = Static<typeof ComponentDoc>;
@@ -171,7 +239,9 @@ export type AssetDoc = Static<typeof AssetDoc>;
 /** Each kind of document with its schema. */
 export const SCHEMAS = {
   site: SiteDoc,
-  styles: StylesDoc,
+  tokens: TokensDoc,
+  tags: TagsDoc,
+  style: StyleDoc,
   page: PageDoc,
   component: ComponentDoc,
   type: TypeDoc,
@@ -180,7 +250,8 @@ export const SCHEMAS = {
 } as const;
 
 export type Kind = keyof typeof SCHEMAS;
-export type Doc = SiteDoc | StylesDoc | PageDoc | ComponentDoc | TypeDoc | EntryDoc | AssetDoc;
+export type Doc =
+  SiteDoc | TokensDoc | TagsDoc | StyleDoc | PageDoc | ComponentDoc | TypeDoc | EntryDoc | AssetDoc;
 export type DocOf<K extends Kind> = Extract<Doc, { kind: K }>;
 
 /** The documents of a site by id. Never changed in place: an edit makes a new record that shares the rest. */
@@ -211,12 +282,20 @@ export function siteOf(documents: Documents): SiteDoc {
   return onlyOf(documents, 'site');
 }
 
-/** The shared styles of a site. @throws when they are missing, which no stored site is. */
-export function stylesOf(documents: Documents): StylesDoc {
-  return onlyOf(documents, 'styles');
+/** The tag styles of a site. @throws when they are missing, which no stored site is. */
+export function tagsOf(documents: Documents): TagsDoc {
+  return onlyOf(documents, 'tags');
 }
 
-function onlyOf<K extends 'site' | 'styles'>(documents: Documents, kind: K): DocOf<K> {
+/** The tokens of a site. @throws when they are missing, which no stored site is. */
+export function tokensDocOf(documents: Documents): TokensDoc {
+  return onlyOf(documents, 'tokens');
+}
+
+/** The kinds of which a site has exactly one document. */
+export const ONLY_KINDS = ['site', 'tokens', 'tags'] as const;
+
+function onlyOf<K extends (typeof ONLY_KINDS)[number]>(documents: Documents, kind: K): DocOf<K> {
   for (const id in documents) {
     const doc = documents[id]!;
     if (doc.kind === kind) return doc as DocOf<K>;

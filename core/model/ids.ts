@@ -22,3 +22,4 @@ export type SlotId = string;
 export type FieldId = string;
 export type WidthId = string;
 export type GroupId = string;
+export type RuleId = string;

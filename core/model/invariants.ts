@@ -1,15 +1,15 @@
 import { childrenOf } from './children';
 import type { ComponentDoc, Doc, Documents, TreeDoc } from './documents';
-import { allOf, docOf } from './documents';
+import { allOf, docOf, ONLY_KINDS } from './documents';
 import { attributesOf, isVoid, TAGS } from './html';
 import type { NodeId } from './ids';
 import { DEEPEST_TREE, LARGEST_TREE } from './limits';
-import { chainOf, sourcesOf } from './node-sources';
+import { blockSources, chainOf, ruleSources, sourcesOf } from './node-sources';
 import { own } from './own';
 import { isPerEntry, addressesOf } from './paths';
 import { pointer } from './pointer';
 import type { Source } from './source';
-import { NONE, type TreeNode } from './tree';
+import { NONE, type Block, type TreeNode } from './tree';
 import type { Finding } from './well-formed';
 
 /**
@@ -29,6 +29,15 @@ export function invariantFindings(doc: Doc, only?: ReadonlySet<NodeId>): Finding
       const rest = doc.kind === 'page' ? pageFindings(doc) : componentFindings(doc);
       return [...treeFindings(doc), ...rest];
     }
+    case 'tags':
+      return Object.keys(doc.tags).flatMap((tag) => sharedFindings(doc.tags[tag]!, 'tags', tag));
+    case 'style':
+      return [
+        ...sharedFindings(doc.style, 'style'),
+        ...(doc.base === doc.id
+          ? [{ path: '/base', reason: 'a style does not modify itself' }]
+          : []),
+      ];
     case 'type':
       return Object.hasOwn(doc.fields, doc.title)
         ? []
@@ -38,10 +47,18 @@ export function invariantFindings(doc: Doc, only?: ReadonlySet<NodeId>): Finding
   }
 }
 
+/** What many elements share reads nothing of where one of them stands: tokens may stand in it, sources not. */
+function sharedFindings(block: Block, ...where: string[]): Finding[] {
+  return blockSources(block).map(([path]) => ({
+    path: pointer(...where, ...path),
+    reason: 'what many elements share reads no source',
+  }));
+}
+
 /** What keeps the documents of a site from being sound together. */
 export function siteFindings(documents: Documents): (Finding & { doc: string })[] {
   const findings: (Finding & { doc: string })[] = [];
-  for (const kind of ['site', 'styles'] as const) {
+  for (const kind of ONLY_KINDS) {
     const [first, second] = allOf(documents, kind);
     if (!first)
       findings.push({ doc: kind, path: '', reason: `a site has one document of kind ${kind}` });
@@ -228,6 +245,14 @@ function componentFindings(doc: ComponentDoc): Finding[] {
       });
     if (source.is !== 'value')
       findings.push({ path: pointer('properties', id, 'default'), reason: 'a default is a value' });
+    if (doc.properties[id]!.axis && doc.properties[id]!.type.kind !== 'choice')
+      findings.push({
+        path: pointer('properties', id, 'axis'),
+        reason: 'only a choice is an axis',
+      });
   }
+  for (const [path, source, node] of ruleSources(doc.rules))
+    for (const reason of sourceFindings(doc, node, source))
+      findings.push({ path: pointer(...path), reason });
   return findings;
 }

@@ -1,5 +1,7 @@
+import type { ComponentDoc } from './documents';
+import type { NodeId } from './ids';
 import type { Source } from './source';
-import type { Query, TreeNode } from './tree';
+import type { Block, Query, TreeNode } from './tree';
 
 /** The sources a node holds, each with the members that lead to it, in an order that storing does not change. */
 export function sourcesOf(node: TreeNode): [string[], Source][] {
@@ -10,11 +12,39 @@ export function sourcesOf(node: TreeNode): [string[], Source][] {
   if (node.kind === 'instance')
     for (const id of Object.keys(node.values).sort())
       found.push([['values', id], node.values[id]!]);
+  if (node.kind === 'element' || node.kind === 'instance')
+    for (const [path, source] of blockSources(node.style)) found.push([['style', ...path], source]);
   if (node.kind === 'text') found.push([['text'], node.text]);
   if (node.kind === 'repeat') found.push(...querySources(node.query));
   if (node.kind !== 'slot' && node.kind !== 'repeat' && node.shown)
     found.push([['shown'], node.shown]);
   return found;
+}
+
+/** The sources that stand in a block's declarations. */
+export function blockSources(block: Block): [string[], Source][] {
+  const found: [string[], Source][] = [];
+  for (const key of Object.keys(block).sort()) {
+    const { refs } = block[key]!;
+    for (const name of Object.keys(refs ?? {}).sort()) {
+      const ref = refs![name]!;
+      if ('source' in ref) found.push([[key, 'refs', name, 'source'], ref.source]);
+    }
+  }
+  return found;
+}
+
+/** The sources in the rules of a definition: each with the members that lead to it and the node it is read at. */
+export function ruleSources(rules: ComponentDoc['rules']): [string[], Source, NodeId][] {
+  return Object.keys(rules).flatMap((rule) =>
+    Object.entries(rules[rule]!.patch).flatMap(([node, { style }]) =>
+      blockSources(style).map(([path, source]): [string[], Source, NodeId] => [
+        ['rules', rule, 'patch', node, 'style', ...path],
+        source,
+        node,
+      ]),
+    ),
+  );
 }
 
 /** The sources of a query: where its records come from, what they are compared with, how many and from which on. */

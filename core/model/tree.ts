@@ -20,9 +20,34 @@ export const Place = Type.Object(
 );
 export type Place = Static<typeof Place>;
 
-/** A declaration's value as written in CSS. Tokens and sources will stand beside it. */
+/** What a placeholder in a declaration stands for, as CSS types it. */
+export const PlaceholderType = Type.Union(
+  (['colour', 'length', 'number', 'font', 'duration'] as const).map((type) => Type.Literal(type)),
+);
+export type PlaceholderType = Static<typeof PlaceholderType>;
+
+/** What stands in a placeholder's place: a token of the site, or what a source gives where the declaration stands. */
+export const Ref = Type.Union([
+  Type.Object({ token: Id, type: PlaceholderType }, { additionalProperties: false }),
+  Type.Object(
+    {
+      source: Source,
+      type: Type.Union([Type.Literal('colour'), Type.Literal('length'), Type.Literal('number')]),
+    },
+    { additionalProperties: false },
+  ),
+]);
+export type Ref = Static<typeof Ref>;
+
+/**
+ * A declaration's value: CSS as the parser writes it. Where something else stands in, it holds `var(--NAME)`, and
+ * `refs` says under NAME what that is.
+ */
 export const Declared = Type.Object(
-  { css: Type.String({ minLength: 1, maxLength: 500 }) },
+  {
+    css: Type.String({ minLength: 1, maxLength: 500 }),
+    refs: Type.Optional(Type.Record(Id, Ref, { additionalProperties: false, maxProperties: 20 })),
+  },
   { additionalProperties: false },
 );
 export type Declared = Static<typeof Declared>;
@@ -39,6 +64,8 @@ export const Block = Type.Record(
 export type Block = Static<typeof Block>;
 
 const shown = Type.Optional(Source);
+/** The shared styles put on it; which of them wins is said once, by their order on the site. */
+const shared = Type.Optional(Type.Record(Id, Type.Literal(true), { additionalProperties: false }));
 
 export const ElementNode = Type.Object(
   {
@@ -50,6 +77,7 @@ export const ElementNode = Type.Object(
       additionalProperties: false,
     }),
     style: Block,
+    shared,
     shown,
   },
   { additionalProperties: false },
@@ -78,6 +106,7 @@ export const InstanceNode = Type.Object(
     component: Id,
     values: Type.Record(Id, Source, { additionalProperties: false }),
     style: Block,
+    shared,
     shown,
   },
   { additionalProperties: false },

@@ -185,6 +185,6 @@ function sameHead(before: Doc | undefined, after: Doc | undefined): boolean {
       before.description === after.description
     );
   if (before.kind === 'component' && after.kind === 'component')
-    return before.properties === after.properties;
+    return before.properties === after.properties && before.rules === after.rules;
   return false;
 }

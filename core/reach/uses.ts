@@ -1,12 +1,15 @@
 import {
+  blockSources,
   chainOf,
   pointer,
   queriedType,
   sourcesOf,
+  type Block,
   type Doc,
   type DocId,
   type LinkValue,
   type NodeId,
+  type Ref,
   type RichPiece,
   type Source,
   type TreeNode,
@@ -14,7 +17,8 @@ import {
 } from '../model';
 
 /** How one thing uses another. */
-export type UseKind = 'places' | 'sets' | 'shows' | 'links' | 'lists' | 'reads' | 'stands';
+export type UseKind =
+  'places' | 'sets' | 'shows' | 'links' | 'lists' | 'reads' | 'stands' | 'styles';
 
 /**
  * One use: this node of this document (`''` for the document itself) uses that document, or the member
@@ -46,6 +50,12 @@ export function documentUses(doc: Doc): Use[] {
       break;
     case 'component':
       for (const id in doc.properties) sourceUses(doc.properties[id]!.default, use);
+      for (const id in doc.rules)
+        for (const node in doc.rules[id]!.patch) {
+          const { style } = doc.rules[id]!.patch[node]!;
+          blockUses(style, use);
+          for (const [, source] of blockSources(style)) sourceUses(source, use);
+        }
       break;
     case 'entry':
       use('stands', doc.type);
@@ -60,10 +70,18 @@ export function documentUses(doc: Doc): Use[] {
         if (type.kind === 'entry' && type.of) use('reads', type.of);
       }
       break;
-    case 'styles':
-      for (const id in doc.fonts) use('shows', doc.fonts[id]!.asset);
+    case 'tags':
+      for (const tag in doc.tags) blockUses(doc.tags[tag]!, use);
+      break;
+    case 'tokens':
+      for (const id in doc.tokens) refUses(doc.tokens[id]!.value.refs, use);
+      break;
+    case 'style':
+      if (doc.base) use('stands', doc.base);
+      blockUses(doc.style, use);
       break;
     case 'site':
+      for (const id in doc.fonts) use('shows', doc.fonts[id]!.asset);
       if (doc.surround) use('stands', doc.surround);
       break;
     case 'asset':
@@ -81,6 +99,10 @@ export function nodeUses(from: DocId, id: NodeId, node: TreeNode): Use[] {
   }
   const listed = node.kind === 'repeat' ? queriedType(node.query) : undefined;
   if (listed !== undefined) use('lists', listed);
+  if (node.kind === 'element' || node.kind === 'instance') {
+    for (const style of Object.keys(node.shared ?? {}).sort()) use('styles', style);
+    blockUses(node.style, use);
+  }
   for (const [, source] of sourcesOf(node)) sourceUses(source, use);
   return uses;
 }
@@ -88,6 +110,21 @@ export function nodeUses(from: DocId, id: NodeId, node: TreeNode): Use[] {
 /** The name of a member of a document, as uses are kept under. */
 export function member(doc: DocId, id: string): string {
   return `${doc}#${id}`;
+}
+
+/** The tokens that declarations use. */
+function blockUses(block: Block, use: (kind: UseKind, to: string) => void): void {
+  for (const key in block) refUses(block[key]!.refs, use);
+}
+
+function refUses(
+  refs: Readonly<Record<string, Ref>> | undefined,
+  use: (kind: UseKind, to: string) => void,
+): void {
+  for (const name in refs) {
+    const ref = refs[name]!;
+    if ('token' in ref) use('styles', pointer('tokens', ref.token));
+  }
 }
 
 function sourceUses(source: Source, use: (kind: UseKind, to: string) => void): void {

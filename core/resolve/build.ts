@@ -1,7 +1,16 @@
 import { own, type EntryDoc } from '../model';
 import { runQuery, type Data, type Item, type Known } from '../value';
 import { sameContent } from './fragments';
-import { contentOf, elementAt, shownAt, textAt, writtenAttribute } from './semantics';
+import {
+  contentOf,
+  customText,
+  elementAt,
+  lookAt,
+  NO_LOOK,
+  shownAt,
+  textAt,
+  writtenAttribute,
+} from './semantics';
 import type {
   Linked,
   LinkedElement,
@@ -10,9 +19,10 @@ import type {
   LinkedRepeat,
   LinkedSlot,
   LinkedText,
+  Look,
   Reads,
 } from './linked';
-import type { Resolved, ResolvedElement, ResolvedGroup, ResolvedText } from './resolved';
+import type { Outer, Resolved, ResolvedElement, ResolvedGroup, ResolvedText } from './resolved';
 import { instanceScope, itemScope, rootScope, sameFill, sameResult, type Scope } from './scope';
 
 /** A resolved document. */
@@ -40,7 +50,7 @@ export function build(
   const old = before?.linked.doc === linked.doc ? before : undefined;
   const scope = rootScope(linked, data, page, old?.scope);
   if (old && old.linked === linked && old.scope === scope) return old;
-  const root = new Builder(made).node(linked.root, scope, '', old?.root ?? undefined);
+  const root = new Builder(made).node(linked.root, scope, NO_OUTER, old?.root ?? undefined);
   return { linked, scope, root };
 }
 
@@ -50,13 +60,13 @@ class Builder {
   node(
     from: LinkedNode,
     scope: Scope,
-    outer: string,
+    outer: Outer,
     before: Resolved | undefined,
   ): Resolved | null {
     if (
       before &&
       before.from === from &&
-      before.outer === outer &&
+      sameOuter(before.outer, outer) &&
       sameFor(from.reads, before.scope, scope)
     ) {
       return before;
@@ -78,23 +88,24 @@ class Builder {
   private element(
     from: LinkedElement,
     scope: Scope,
-    outer: string,
+    outer: Outer,
     before: ResolvedElement | undefined,
   ): Resolved | null {
     if (shownAt(from.shown, scope) !== true) return null;
     const here = elementAt(from, scope);
     if (!here) return null;
     const attributes: Record<string, string> = {};
-    const classes = from.ownClass && outer ? `${from.ownClass} ${outer}` : from.ownClass || outer;
+    const { classes, style } = outerOf(from.look, scope, outer);
     if (classes) attributes['class'] = classes;
     for (const { name, value } of here.attributes)
       for (const [key, text] of writtenAttribute(name, value as Known, scope.data))
         attributes[key] = text;
+    if (style) attributes['style'] = style;
     const children = this.list(from.children, scope, before?.children);
     if (
       before &&
       before.tag === from.tag &&
-      before.outer === outer &&
+      sameOuter(before.outer, outer) &&
       before.children === children &&
       before.scope.within === scope.within &&
       sameStrings(before.attributes, attributes)
@@ -116,20 +127,19 @@ class Builder {
       return before;
     }
     this.made.nodes += 1;
-    return { kind: 'text', from, scope, outer: '', content };
+    return { kind: 'text', from, scope, outer: NO_OUTER, content };
   }
 
   private instance(
     from: LinkedInstance,
     scope: Scope,
-    outer: string,
+    outer: Outer,
     before: ResolvedGroup | undefined,
   ): Resolved | null {
     if (shownAt(from.shown, scope) !== true) return null;
     const inner = instanceScope(from, scope, before?.inner);
-    const classes = from.ownClass && outer ? `${from.ownClass} ${outer}` : from.ownClass || outer;
     const old = before?.children[0];
-    const root = this.node(from.component.root, inner, classes, old);
+    const root = this.node(from.component.root, inner, outerOf(from.look, scope, outer), old);
     const children = root === null ? NO_CHILDREN : root === old ? before!.children : [root];
     return this.group(from, scope, outer, inner, undefined, children, before);
   }
@@ -139,29 +149,29 @@ class Builder {
     const inner = fill ? fill.scope : scope;
     const nodes = fill ? fill.nodes : from.fallback;
     const children = this.list(nodes, inner, before?.children);
-    return this.group(from, scope, '', inner, undefined, children, before);
+    return this.group(from, scope, NO_OUTER, inner, undefined, children, before);
   }
 
   private repeat(from: LinkedRepeat, scope: Scope, before: ResolvedGroup | undefined): Resolved {
     const found = runQuery(from.query, scope) as readonly Item[];
     if (found.length === 0) {
       const children = this.list(from.none, scope, before?.children);
-      return this.group(from, scope, '', scope, undefined, children, before);
+      return this.group(from, scope, NO_OUTER, scope, undefined, children, before);
     }
     const items = found.map((item, i) => {
       const old = itemBefore(before, item, i);
       const inner = itemScope(from.id, item, scope, old?.inner);
       const children = this.list(from.items, inner, old?.children);
-      return this.group(from, scope, '', inner, item, children, old);
+      return this.group(from, scope, NO_OUTER, inner, item, children, old);
     });
     const children = sameItems(before?.children, items) ? before!.children : items;
-    return this.group(from, scope, '', scope, undefined, children, before);
+    return this.group(from, scope, NO_OUTER, scope, undefined, children, before);
   }
 
   private group(
     from: ResolvedGroup['from'],
     scope: Scope,
-    outer: string,
+    outer: Outer,
     inner: Scope,
     item: Item | undefined,
     children: readonly Resolved[],
@@ -170,7 +180,7 @@ class Builder {
     if (
       before &&
       before.children === children &&
-      before.outer === outer &&
+      sameOuter(before.outer, outer) &&
       before.item === item &&
       before.from.kind === from.kind &&
       before.scope.within === scope.within
@@ -205,7 +215,7 @@ class Builder {
         }
         if (old) at += 1;
       }
-      const child = this.node(node, scope, '', old);
+      const child = this.node(node, scope, NO_OUTER, old);
       if (child === null) continue;
       if (same && before![children.length] !== child) same = false;
       children.push(child);
@@ -229,6 +239,28 @@ function itemBefore(
   if (near) return near;
   for (const child of before.children) if (matches(child)) return matches(child);
   return undefined;
+}
+
+const NO_OUTER: Outer = Object.freeze({ classes: '', style: '' });
+
+function sameOuter(a: Outer, b: Outer): boolean {
+  return a === b || (a.classes === b.classes && a.style === b.style);
+}
+
+/** What a node and the instances around it say of its element's look, with every name known. */
+function outerOf(look: Look, scope: Scope, outer: Outer): Outer {
+  if (look.classes.length === 0) return outer;
+  const { classes, customs } = lookAt(look, scope, NO_LOOK);
+  const joined = (parts: readonly string[], with_: string, more: string) =>
+    [...parts, more].filter(Boolean).join(with_);
+  return {
+    classes: joined(classes as readonly string[], ' ', outer.classes),
+    style: joined(
+      customs.map(({ name, value }) => customText(name, value as Known)),
+      ';',
+      outer.style,
+    ),
+  };
 }
 
 /** Whether two scopes mean the same for a node that reads only this. */

@@ -1,5 +1,5 @@
 import type { Linked, LinkedNode } from './linked';
-import type { Used } from './write';
+import { noteLook, type Used } from './write';
 
 /**
  * The styles of everything a linked document can reach, shown or not: what a canvas needs, where a
@@ -17,15 +17,10 @@ export function reachableStyles(linked: Linked): Used {
     switch (node.kind) {
       case 'element':
         used.tags.add(node.tag);
-        if (node.ownClass) used.classes.set(node.ownClass, { doc, node: node.id, height: 0 });
+        noteLook(used, node.look, doc, node.id, 0);
         return visitAll(node.children, doc);
       case 'instance':
-        if (node.ownClass)
-          used.classes.set(node.ownClass, {
-            doc,
-            node: node.id,
-            height: node.component.height + 1,
-          });
+        noteLook(used, node.look, doc, node.id, node.component.height + 1);
         visitDocument(node.component);
         for (const slot in node.slots) visitAll(node.slots[slot]!, doc);
         return;

@@ -1,8 +1,16 @@
 import { isWide, type TypeSpec } from '../model';
 import type { Data, Later, Run } from '../value';
 import { escapeAttribute, escapeText } from './escape';
-import { attributeText, holds, textHtml, type Program, type Step } from './program';
-import type { Test } from './semantics';
+import {
+  attributeText,
+  classesText,
+  customsText,
+  holds,
+  textHtml,
+  type Program,
+  type Step,
+} from './program';
+import type { ClassAt, Test } from './semantics';
 
 /** Longer texts are handed to the function rather than written into its source. */
 const LONGEST_LITERAL = 2000;
@@ -63,6 +71,11 @@ class Emitter {
         ? `(${plain} && v.value ? c[0](v.value) : ${otherwise}(run))`
         : `${otherwise}(run)`;
     }
+    if (step.is === 'classes') return this.classes(step.classes);
+    if (step.is === 'customs') {
+      const { customs } = step;
+      return `${this.constant((run: Run) => customsText(customs, run))}(run)`;
+    }
     if (step.is !== 'attribute') return undefined;
     const { name, value, type } = step;
     const { data } = this;
@@ -76,6 +89,19 @@ class Emitter {
       return `(${plain} && v.value !== null && (h = ${href}(v.value)) !== "" ? ${open} + c[1](h) + '"' : ${otherwise}(run))`;
     }
     return `${otherwise}(run)`;
+  }
+
+  /** The class attribute: classes that are always there come first of what is joined, so nothing need be looked at twice. */
+  private classes(classes: readonly ClassAt[]): string {
+    const first = classes[0];
+    if (typeof first !== 'string')
+      return `${this.constant((run: Run) => classesText(classes, run))}(run)`;
+    const rest = classes.slice(1).map((each) => {
+      if (typeof each === 'string') return JSON.stringify(' ' + each);
+      const tests = each.tests.map((test) => this.test(test)).join(' && ');
+      return `(${tests} ? ${JSON.stringify(' ' + each.className)} : "")`;
+    });
+    return [JSON.stringify(` class="${first}`), ...rest, JSON.stringify('"')].join(' + ');
   }
 
   private statement(step: Exclude<Step, string>): string {
@@ -97,6 +123,10 @@ class Emitter {
   private test(test: Test): string {
     const otherwise = `${this.constant((run: Run) => holds(test, run))}(run)`;
     const plain = test.passes === 'yes' && this.plain(test.value, 'boolean');
+    const { passes } = test;
+    const chosen = typeof passes === 'object' ? this.plain(test.value, 'choice') : undefined;
+    if (chosen && typeof passes === 'object')
+      return `(${chosen} ? v.value === ${JSON.stringify(passes.option)} : ${otherwise})`;
     return plain ? `(${plain} && v.value !== null ? v.value : ${otherwise})` : otherwise;
   }
 

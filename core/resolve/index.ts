@@ -8,5 +8,6 @@ export { interpret, type Program } from './program';
 export { sameContent, writtenContent, type Content } from './fragments';
 export * from './canvas-styles';
 export * from './rules';
+export { classOf, customOf, sharedClassOf } from './look';
 export * from './trace';
 export { escapeAttribute, escapeText } from './escape';

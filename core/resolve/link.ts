@@ -33,8 +33,10 @@ import type {
   LinkedRepeat,
   LinkedSlot,
   LinkedText,
+  Look,
   Reads,
 } from './linked';
+import { lookOf } from './look';
 
 /**
  * Links documents to their definitions, keeping what it linked before: a document is linked again only
@@ -137,7 +139,7 @@ export class Linker {
 
   /**
    * The nodes that must be linked again: those that changed, instances whose definition did, and
-   * everything around them. Nothing when all must, because properties changed that any node may read.
+   * everything around them. Nothing when all must, because properties or rules changed, which any node may read.
    */
   private staleIn(
     doc: TreeDoc,
@@ -146,7 +148,9 @@ export class Linker {
   ): Set<NodeId> | undefined {
     if (
       doc.kind === 'component' &&
-      (source.kind !== 'component' || source.properties !== doc.properties)
+      (source.kind !== 'component' ||
+        source.properties !== doc.properties ||
+        source.rules !== doc.rules)
     )
       return undefined;
     const tree = doc.nodes;
@@ -205,7 +209,8 @@ export class Linker {
           .filter((name) => Object.hasOwn(known, name))
           .map((name) => ({ name, type: known[name]!, source: node.attributes[name]! }));
         const inner = list(children.of(id));
-        const reads = new ReadsBuilder(doc).shown(node.shown).nodes(inner);
+        const look = lookOf(doc, id, node.style, node.shared, 0);
+        const reads = new ReadsBuilder(doc).shown(node.shown).nodes(inner).look(look);
         for (const { type, source } of attributes) reads.source(source, type);
         const made: LinkedElement = {
           kind: 'element',
@@ -213,7 +218,7 @@ export class Linker {
           reads: reads.done(),
           tag: node.tag,
           isVoid: isVoid(node.tag),
-          ownClass: classOf(doc.id, id, node.style),
+          look,
           attributes,
           shown: node.shown,
           children: inner,
@@ -267,7 +272,8 @@ export class Linker {
     definitions.set(node.component, component);
     if (component?.source.kind !== 'component') return undefined;
     const slots: Record<string, readonly LinkedNode[]> = {};
-    const reads = new ReadsBuilder(doc).shown(node.shown);
+    const look = lookOf(doc, id, node.style, node.shared, component.height + 1);
+    const reads = new ReadsBuilder(doc).shown(node.shown).look(look);
     for (const slot of Object.keys(component.source.slots).sort()) {
       const filled = list(children.of(id, slot));
       if (filled.length > 0) slots[slot] = filled;
@@ -288,19 +294,10 @@ export class Linker {
       component,
       values: node.values,
       slots,
-      ownClass: classOf(doc.id, id, node.style),
+      look,
       shown: node.shown,
     };
   }
-}
-
-/**
- * The class of a node's own declarations, when it has any: node and document, since ids of nodes are unique
- * only in their document. No id holds a `_`, so no two pairs give one class.
- */
-function classOf(doc: DocId, id: NodeId, style: object): string {
-  for (const _ in style) return `${id}_${doc}`;
-  return '';
 }
 
 /** A root whose component is gone resolves to nothing. */
@@ -356,6 +353,12 @@ class ReadsBuilder {
       this.page ||= reads.page;
       this.data ||= reads.data;
     }
+    return this;
+  }
+
+  look({ classes, customs }: Look): this {
+    for (const { when } of classes) for (const { property } of when) this.properties.add(property);
+    for (const { source, type } of customs) this.source(source, type);
     return this;
   }
 

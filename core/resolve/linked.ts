@@ -4,6 +4,7 @@ import type {
   Property,
   PropertyId,
   Query,
+  RuleId,
   SlotId,
   Source,
   TreeDoc,
@@ -33,12 +34,35 @@ export interface LinkedAttribute {
   readonly source: Source;
 }
 
+/** A class of a node: always there, or only while some axes of the definition have some options. */
+export interface ClassTerm {
+  readonly className: string;
+  readonly when: readonly { readonly property: PropertyId; readonly option: string }[];
+  /** What it stands for: what the node declares itself, a shared style, a rule of the definition. */
+  readonly by:
+    | { readonly is: 'own' }
+    | { readonly is: 'shared'; readonly style: DocId }
+    | { readonly is: 'rule'; readonly rule: RuleId; readonly at: number };
+}
+
+/** A custom property that is set on the element itself: what a source in one of its declarations gives. */
+export interface Custom {
+  readonly name: string;
+  readonly type: TypeSpec;
+  readonly source: Source;
+}
+
+/** What a node says of its element's look. */
+export interface Look {
+  readonly classes: readonly ClassTerm[];
+  readonly customs: readonly Custom[];
+}
+
 export interface LinkedElement extends LinkedBase {
   readonly kind: 'element';
   readonly tag: string;
   readonly isVoid: boolean;
-  /** The class of its own declarations, `''` when it has none. */
-  readonly ownClass: string;
+  readonly look: Look;
   readonly attributes: readonly LinkedAttribute[];
   readonly shown: Source | undefined;
   readonly children: readonly LinkedNode[];
@@ -58,8 +82,8 @@ export interface LinkedInstance extends LinkedBase {
   /** What it sets, by property; the component's other properties have their default. */
   readonly values: Readonly<Record<PropertyId, Source>>;
   readonly slots: Readonly<Record<SlotId, readonly LinkedNode[]>>;
-  /** The class of its outer style, `''` when it has none. */
-  readonly ownClass: string;
+  /** What it says of its component's root. */
+  readonly look: Look;
   readonly shown: Source | undefined;
 }
 

@@ -1,9 +1,18 @@
 import type { TypeSpec } from '../model';
-import { HIDE, type Data, type Item, type Known, type Later, type Run } from '../value';
+import { HIDE, Later, type Data, type Item, type Known, type Run } from '../value';
 import { escapeAttribute } from './escape';
 import { writtenContent } from './fragments';
 import type { LinkedText } from './linked';
-import { contentOf, isYes, writtenAttribute, type Test } from './semantics';
+import {
+  contentOf,
+  customText,
+  isOption,
+  isYes,
+  writtenAttribute,
+  type ClassAt,
+  type CustomAt,
+  type Test,
+} from './semantics';
 
 /** One step that is left to do for each page; a string is written as it is. */
 export type Step =
@@ -15,6 +24,8 @@ export type Step =
       readonly type: TypeSpec;
       readonly value: Later;
     }
+  | { readonly is: 'classes'; readonly classes: readonly ClassAt[] }
+  | { readonly is: 'customs'; readonly customs: readonly CustomAt[] }
   | { readonly is: 'when'; readonly tests: readonly Test[]; readonly then: Program }
   | {
       readonly is: 'each';
@@ -40,6 +51,12 @@ export function interpret(program: Program, data: Data, run: Run): string {
         case 'attribute':
           out += attributeText(step.name, step.value.read(run), data);
           break;
+        case 'classes':
+          out += classesText(step.classes, run);
+          break;
+        case 'customs':
+          out += customsText(step.customs, run);
+          break;
         case 'when':
           if (step.tests.every((test) => holds(test, run))) out += interpret(step.then, data, run);
           break;
@@ -60,12 +77,31 @@ export function interpret(program: Program, data: Data, run: Run): string {
 export function holds({ value, passes }: Test, run: Run): boolean {
   const known = value.read(run);
   if (passes === 'yes') return isYes(known);
+  if (typeof passes === 'object') return isOption(known, passes.option);
   return known !== HIDE && (passes === 'unhidden' || known !== null);
 }
 
 /** A text as it is written, `''` where it is empty. */
 export function textHtml(value: Known, rich: LinkedText['rich'], data: Data): string {
   return writtenContent(contentOf(value, rich, data));
+}
+
+/** The class attribute for a page, `''` where it has none. */
+export function classesText(classes: readonly ClassAt[], run: Run): string {
+  const there: string[] = [];
+  for (const each of classes)
+    if (typeof each === 'string') there.push(each);
+    else if (each.tests.every((test) => holds(test, run))) there.push(each.className);
+  return there.length === 0 ? '' : ` class="${there.join(' ')}"`;
+}
+
+/** The style attribute for a page, `''` where it has none. */
+export function customsText(customs: readonly CustomAt[], run: Run): string {
+  const style = customs
+    .map(({ name, value }) => customText(name, value instanceof Later ? value.read(run) : value))
+    .filter(Boolean)
+    .join(';');
+  return style === '' ? '' : ` style="${escapeAttribute(style)}"`;
 }
 
 /** An attribute as it is written, `''` where its value is empty. */

@@ -1,6 +1,6 @@
 import { brackenfold } from '@sormet/demo';
 import { parseFragment, serialize } from 'parse5';
-import { text, stylesOf, yesNo, type Documents, type PageDoc, type Source } from '../model';
+import { text, tagsOf, yesNo, type Documents, type PageDoc, type Source } from '../model';
 import { plant } from '../edit';
 import { blockOf } from '../style';
 import { htmlOf, nodesOf } from '../test/html';
@@ -389,8 +389,8 @@ describe('where things come from', () => {
   test('an element is styled by its definition, then by each instance whose root it is', () => {
     expect(sections[0]!.attributes['class']).toBe('root_styled oroot_outer one_p');
     expect(
-      rulesOf(sections[0]!, documents, stylesOf(documents)).map(({ rank, block }) => [
-        rank,
+      rulesOf(sections[0]!, documents, tagsOf(documents)).map(({ level, block }) => [
+        level.of === 'tags' ? -1 : level.height,
         block['color']?.css,
       ]),
     ).toEqual([
@@ -524,7 +524,7 @@ describe('what is written', () => {
       page('p', '/s/<slug>', { component: 'h', values: { when: ofPage('open') } }, 'shed'),
     );
     const { used } = prepare(new Linker().link(documents, 'p'), dataOf(documents));
-    expect([...used.classes.keys()]).toEqual(['maybe_h']);
+    expect([...used.classes.keys()]).toEqual(['maybe_h 0']);
     expect([...used.tags].sort()).toEqual(['div', 'p']);
   });
 });

@@ -3,6 +3,12 @@ import type { Content } from './fragments';
 import type { LinkedElement, LinkedInstance, LinkedRepeat, LinkedSlot, LinkedText } from './linked';
 import { withinKey, type Scope } from './scope';
 
+/** What is said of a root from outside of its definition: classes, and custom properties as in a style attribute. */
+export interface Outer {
+  readonly classes: string;
+  readonly style: string;
+}
+
 /**
  * What a document shows: elements and texts, and groups that leave nothing in HTML but say what an
  * instance, a slot, a repeat or one round of it stands for. `from` and `scope` say what it was resolved
@@ -12,8 +18,8 @@ export interface ResolvedElement {
   readonly kind: 'element';
   from: LinkedElement;
   scope: Scope;
-  /** The classes given to it by the instances whose root it is. */
-  readonly outer: string;
+  /** What the instances whose root it is say of its look. */
+  readonly outer: Outer;
   readonly tag: string;
   readonly attributes: Readonly<Record<string, string>>;
   readonly children: readonly Resolved[];
@@ -23,7 +29,7 @@ export interface ResolvedText {
   readonly kind: 'text';
   from: LinkedText;
   scope: Scope;
-  readonly outer: '';
+  readonly outer: Outer;
   /** The words, or what a rich text is written as. */
   readonly content: Content;
 }
@@ -32,7 +38,7 @@ export interface ResolvedGroup {
   readonly kind: 'group';
   from: LinkedInstance | LinkedSlot | LinkedRepeat;
   scope: Scope;
-  readonly outer: string;
+  readonly outer: Outer;
   /** The scope of what it holds, where that is another. */
   inner: Scope;
   /** The item, when the group is one round of a repeat. */

@@ -1,38 +1,82 @@
-import { nodeIn, own, rootOf, treeDocOf, type Documents, type StylesDoc } from '../model';
-import type { Rule } from '../style';
+import { docOf, nodeIn, own, rootOf, treeDocOf, type Documents, type TagsDoc } from '../model';
+import { compareLevels, rulesInOrder, stylesInOrder, type AppliedBlock } from '../style';
 import type { ResolvedElement } from './resolved';
+import { classOf } from './look';
 import type { Within } from './scope';
 
 /**
- * The rules that apply to a resolved element, weakest first: its tag's, its own in its definition, then
- * what each instance says of it whose root it is, from the inside out.
+ * The blocks that apply to a resolved element, weakest first: its tag's, then from the inside out what its own
+ * definition says of it and what each instance says of it whose root it is; each time shared styles, its own
+ * declarations, then the rules of that definition that hold.
  */
-export function rulesOf(element: ResolvedElement, documents: Documents, styles: StylesDoc): Rule[] {
-  const rules: Rule[] = [
+export function rulesOf(
+  element: ResolvedElement,
+  documents: Documents,
+  tags: TagsDoc,
+): AppliedBlock[] {
+  const found: AppliedBlock[] = [
     {
-      origin: { is: 'tag', doc: styles.id, tag: element.tag },
-      rank: -1,
-      block: own(styles.tags, element.tag) ?? {},
+      origin: { is: 'tag', doc: tags.id, tag: element.tag },
+      level: { of: 'tags' },
+      block: own(tags.tags, element.tag) ?? {},
     },
   ];
-  const { within } = element.scope;
-  rules.push(ruleOf(documents, within.doc, element.from.id, 0));
-  let at: Within = within;
+  const styles = stylesInOrder(documents);
+  // Which rules hold is what was written: each has a class of its own.
+  const classes = new Set((element.attributes['class'] ?? '').split(' '));
+  let at: Within = element.scope.within;
   let node = element.from.id;
-  let height = 1;
-  while (at.parent && at.entry === undefined) {
+  for (let height = 0; ; height += 1) {
+    found.push(...saidOf(documents, styles, at.doc, node, height, classes));
+    if (!at.parent || at.entry !== undefined) break;
     const tree = treeDocOf(documents, at.doc);
     if (!tree || rootOf(tree.nodes) !== node) break;
     node = at.node;
     at = at.parent;
-    rules.push(ruleOf(documents, at.doc, node, height));
-    height += 1;
   }
-  return rules;
+  return found.sort((a, b) => compareLevels(a.level, b.level));
 }
 
-function ruleOf(documents: Documents, doc: string, node: string, height: number): Rule {
+/** What one document says of one of its nodes. */
+function saidOf(
+  documents: Documents,
+  styles: readonly string[],
+  doc: string,
+  node: string,
+  height: number,
+  classes: ReadonlySet<string>,
+): AppliedBlock[] {
   const stored = nodeIn(documents, doc, node);
-  const block = stored?.kind === 'element' || stored?.kind === 'instance' ? stored.style : {};
-  return { origin: { is: 'node', doc, node }, rank: height, block };
+  if (stored?.kind !== 'element' && stored?.kind !== 'instance') return [];
+  const found: AppliedBlock[] = [];
+  for (const style of Object.keys(stored.shared ?? {})) {
+    const block = docOf(documents, 'style', style)?.style;
+    if (block)
+      found.push({
+        origin: { is: 'shared', doc: style },
+        level: { of: 'shared', height, at: styles.indexOf(style) },
+        block,
+      });
+  }
+  found.push({
+    origin: { is: 'node', doc, node },
+    level: { of: 'own', height, at: 0 },
+    block: stored.style,
+  });
+  const component = docOf(documents, 'component', doc);
+  rulesInOrderOf(component).forEach(([rule, { when, patch }], at) => {
+    const block = own(patch, node)?.style;
+    if (!block || !classes.has(classOf(doc, node, rule))) return;
+    found.push({
+      origin: { is: 'rule', doc, rule, node },
+      level: { of: 'rules', height, at },
+      block,
+      ...(when.pseudo ? { pseudo: when.pseudo } : {}),
+    });
+  });
+  return found;
+}
+
+function rulesInOrderOf(component: Parameters<typeof rulesInOrder>[0] | undefined) {
+  return component ? rulesInOrder(component) : [];
 }

@@ -1,7 +1,16 @@
-import { kindOf, RICH, TEXT, BOOLEAN, type Source, type TypeSpec, type Written } from '../model';
+import {
+  kindOf,
+  own,
+  RICH,
+  TEXT,
+  BOOLEAN,
+  type Source,
+  type TypeSpec,
+  type Written,
+} from '../model';
 import { evaluate, HIDE, Later, type Data, type Known, type Result } from '../value';
 import { fitted, type Content } from './fragments';
-import type { LinkedElement, LinkedText } from './linked';
+import type { LinkedElement, LinkedText, Look } from './linked';
 import type { Scope } from './scope';
 
 /**
@@ -9,10 +18,60 @@ import type { Scope } from './scope';
  * what is known only when a page is written is left as `Later`, behind tests.
  */
 
-/** What a condition asks of its value: that it is yes, that it is there, that it hides nothing. */
+/** What a condition asks of its value: that it is yes, that it is there, that it hides nothing, that it is an option. */
 export interface Test {
   readonly value: Later;
-  readonly passes: 'yes' | 'there' | 'unhidden';
+  readonly passes: 'yes' | 'there' | 'unhidden' | { readonly option: string };
+}
+
+/** A class at a place: there, or there only for some pages. */
+export type ClassAt = string | { readonly className: string; readonly tests: readonly Test[] };
+
+/** A custom property at a place, with what its declarations take in its stead. */
+export interface CustomAt {
+  readonly name: string;
+  readonly value: Result;
+}
+
+/** How an element looks as far as classes and custom properties say it. */
+export interface LookAt {
+  readonly classes: readonly ClassAt[];
+  readonly customs: readonly CustomAt[];
+}
+
+export const NO_LOOK: LookAt = Object.freeze({ classes: [], customs: [] });
+
+/** What a node says of its element's look at a place, and what the instances around say of it as their root. */
+export function lookAt({ classes, customs }: Look, scope: Scope, outer: LookAt): LookAt {
+  if (classes.length === 0) return outer;
+  const here: ClassAt[] = [];
+  for (const { className, when } of classes) {
+    const tests: Test[] = [];
+    let never = false;
+    for (const { property, option } of when) {
+      const value = own(scope.properties, property) ?? null;
+      if (value instanceof Later) tests.push({ value, passes: { option } });
+      else if (!isOption(value, option)) never = true;
+    }
+    if (!never) here.push(tests.length === 0 ? className : { className, tests });
+  }
+  const set = customs.map(({ name, type, source }) => ({
+    name,
+    value: evaluate(source, type, scope),
+  }));
+  return { classes: [...here, ...outer.classes], customs: [...set, ...outer.customs] };
+}
+
+/** Whether a value is this option of a choice. */
+export function isOption(value: Known, option: string): boolean {
+  return value !== null && value.type === 'choice' && value.value === option;
+}
+
+/** A custom property as it stands in a style attribute; `''` where there is no value. */
+export function customText(name: string, value: Known): string {
+  if (value === null || value.type === 'hide' || value.value === null) return '';
+  const css = kindOf(value.type).css?.(value.value as never);
+  return css === undefined ? '' : `--${name}:${css}`;
 }
 
 /** An attribute with the value it has at a place. */

@@ -1,8 +1,11 @@
 import { own, type DocId, type EntryDoc, type NodeId, type Source } from '../model';
-import { Later, LaterItem, queriedItems, runQuery, type Data } from '../value';
+import { Later, LaterItem, queriedItems, runQuery, type Data, type Known } from '../value';
 import { emit } from './emit';
+import { escapeAttribute } from './escape';
 import { writtenContent } from './fragments';
 import type {
+  ClassTerm,
+  Look,
   Linked,
   LinkedElement,
   LinkedInstance,
@@ -11,7 +14,17 @@ import type {
   LinkedText,
 } from './linked';
 import { attributeText, interpret, type Program, type Step } from './program';
-import { contentOf, elementAt, shownAt, textAt, type Test } from './semantics';
+import {
+  contentOf,
+  customText,
+  elementAt,
+  lookAt,
+  NO_LOOK,
+  shownAt,
+  textAt,
+  type LookAt,
+  type Test,
+} from './semantics';
 import { instanceScope, itemScope, rootScope, type Scope } from './scope';
 
 /** A page's body, ready to be written for any entry, and what of the styles it may show. */
@@ -24,9 +37,32 @@ export interface Template {
 
 /** The styles that some entry may show: nodes with declarations of their own, and tags. */
 export interface Used {
-  /** By class: the document and node that declare it, and their height. */
-  readonly classes: Map<string, { doc: DocId; node: NodeId; height: number }>;
+  /** By class and height: what declares it. */
+  readonly classes: Map<string, UsedClass>;
   readonly tags: Set<string>;
+}
+
+/** A class that something may have, and where its declarations stand. */
+export interface UsedClass {
+  readonly className: string;
+  readonly by: ClassTerm['by'];
+  readonly doc: DocId;
+  readonly node: NodeId;
+  readonly height: number;
+}
+
+/** Notes the classes of a node at a height; a shared style counts once for each height it is put on at. */
+export function noteLook(
+  used: Used,
+  { classes }: Look,
+  doc: DocId,
+  node: NodeId,
+  height: number,
+): void {
+  for (const { className, by } of classes) {
+    const key = `${className} ${height}`;
+    if (!used.classes.has(key)) used.classes.set(key, { className, by, doc, node, height });
+  }
 }
 
 /**
@@ -37,7 +73,7 @@ export function prepare(linked: Linked, data: Data): Template {
   const entries = linked.source.kind === 'page' ? linked.source.entries : null;
   const page = entries === null ? undefined : new LaterItem((run) => run.page, 'page', entries);
   const parts = new Parts({ classes: new Map(), tags: new Set() });
-  writeNode(linked.root, rootScope(linked, data, page), '', parts);
+  writeNode(linked.root, rootScope(linked, data, page), NO_LOOK, parts);
   const { steps: program, used } = parts;
   return { program, used, write: writerOf(program, data) };
 }
@@ -68,9 +104,8 @@ class Parts {
     return new Parts(this.used);
   }
 
-  note({ ownClass, id }: LinkedElement | LinkedInstance, scope: Scope, height: number): void {
-    if (ownClass !== '' && !this.used.classes.has(ownClass))
-      this.used.classes.set(ownClass, { doc: scope.within.doc, node: id, height });
+  note({ look, id }: LinkedElement | LinkedInstance, scope: Scope, height: number): void {
+    noteLook(this.used, look, scope.within.doc, id, height);
   }
 
   add(step: Step): void {
@@ -86,7 +121,7 @@ class Parts {
   }
 }
 
-function writeNode(node: LinkedNode, scope: Scope, outer: string, parts: Parts): void {
+function writeNode(node: LinkedNode, scope: Scope, outer: LookAt, parts: Parts): void {
   switch (node.kind) {
     case 'element':
       return conditional(node.shown, scope, parts, (inner) =>
@@ -97,9 +132,8 @@ function writeNode(node: LinkedNode, scope: Scope, outer: string, parts: Parts):
     case 'instance':
       return conditional(node.shown, scope, parts, (inner) => {
         inner.note(node, scope, node.component.height + 1);
-        const classes =
-          node.ownClass && outer ? `${node.ownClass} ${outer}` : node.ownClass || outer;
-        writeNode(node.component.root, instanceScope(node, scope), classes, inner);
+        const look = lookAt(node.look, scope, outer);
+        writeNode(node.component.root, instanceScope(node, scope), look, inner);
       });
     case 'slot': {
       const fill = own(scope.slots, node.slot);
@@ -111,7 +145,7 @@ function writeNode(node: LinkedNode, scope: Scope, outer: string, parts: Parts):
 }
 
 function writeList(nodes: readonly LinkedNode[], scope: Scope, parts: Parts): void {
-  for (const node of nodes) writeNode(node, scope, '', parts);
+  for (const node of nodes) writeNode(node, scope, NO_LOOK, parts);
 }
 
 /** Writes what is shown on a condition: at once when it is known, else behind a test. */
@@ -132,18 +166,20 @@ function guarded(parts: Parts, tests: readonly Test[], writeInner: (parts: Parts
   if (inner.steps.length > 0) parts.add({ is: 'when', tests, then: inner.steps });
 }
 
-function writeElement(node: LinkedElement, scope: Scope, outer: string, parts: Parts): void {
+function writeElement(node: LinkedElement, scope: Scope, outer: LookAt, parts: Parts): void {
   const here = elementAt(node, scope);
   if (!here) return;
   const open = parts.inner();
-  const classes = node.ownClass && outer ? `${node.ownClass} ${outer}` : node.ownClass || outer;
-  open.add(classes ? `<${node.tag} class="${classes}"` : `<${node.tag}`);
+  const look = lookAt(node.look, scope, outer);
+  open.add('<' + node.tag);
+  open.add(classStep(look));
   for (const { name, type, value } of here.attributes)
     open.add(
       value instanceof Later
         ? { is: 'attribute', name, type, value }
         : attributeText(name, value, scope.data),
     );
+  open.add(styleStep(look));
   parts.note(node, scope, 0);
   parts.used.tags.add(node.tag);
   const all = (inner: Parts) => {
@@ -155,6 +191,21 @@ function writeElement(node: LinkedElement, scope: Scope, outer: string, parts: P
   };
   if (here.tests.length === 0) return all(parts);
   guarded(parts, here.tests, all);
+}
+
+/** The class attribute: written where every class is known, else made of those that hold for a page. */
+function classStep({ classes }: LookAt): Step {
+  if (classes.every((each) => typeof each === 'string'))
+    return classes.length === 0 ? '' : ` class="${classes.join(' ')}"`;
+  return { is: 'classes', classes };
+}
+
+/** The style attribute with the custom properties that are set on the element itself. */
+function styleStep({ customs }: LookAt): Step {
+  if (customs.some(({ value }) => value instanceof Later)) return { is: 'customs', customs };
+  const known = customs.map(({ name, value }) => customText(name, value as Known));
+  const style = known.filter(Boolean).join(';');
+  return style === '' ? '' : ` style="${escapeAttribute(style)}"`;
 }
 
 function textStep(node: LinkedText, scope: Scope): Step {

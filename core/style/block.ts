@@ -1,4 +1,11 @@
-import { own, pointer, type Block, type Finding } from '../model';
+import {
+  own,
+  pointer,
+  type Block,
+  type Declared,
+  type Finding,
+  type PlaceholderType,
+} from '../model';
 import { keyParts, type Width } from './cascade';
 import { expand } from './expand';
 
@@ -22,30 +29,47 @@ export function blockOf(
 }
 
 /** What keeps one declaration from being a CSS longhand with a value that fits, written as it is stored. */
-function declarationReason(key: string, css: string): string | undefined {
+function declarationReason(key: string, { css, refs = {} }: Declared): string | undefined {
   const { property } = keyParts(key);
-  const expanded = expand(property, css);
+  const expanded = expand(property, css, refs);
   if (!expanded.ok) return expanded.reason;
   const written = own(expanded.longhands, property);
   if (written === undefined) return `${property} is stored as its longhands`;
-  return written === css ? undefined : `“${css}” is stored as “${written}”`;
+  if (written !== css) return `“${css}” is stored as “${written}”`;
+  const unused = Object.keys(refs).find((name) => !css.includes(`var(--${name})`));
+  return unused === undefined ? undefined : `--${unused} is in it nowhere`;
 }
 
 /** What keeps the declarations of a block from being CSS longhands with values that fit. */
 export function blockFindings(block: Block): Finding[] {
   const findings: Finding[] = [];
   for (const key in block) {
-    const reason = declarationReason(key, block[key]!.css);
+    const reason = declarationReason(key, block[key]!);
     if (reason !== undefined) findings.push({ path: pointer(key), reason });
   }
   return findings;
+}
+
+/** A property that takes what a token of a type holds, to check it with. */
+const TAKES: Record<PlaceholderType, string> = {
+  colour: 'color',
+  length: 'margin-top',
+  number: 'flex-grow',
+  font: 'font-family',
+  duration: 'transition-duration',
+};
+
+/** What keeps a token from holding a value of its type, written as it is stored. */
+export function tokenReason({ type, value }: { type: PlaceholderType; value: Declared }) {
+  return declarationReason(TAKES[type], value);
 }
 
 /** A declaration as it goes into a stylesheet. */
 export interface WrittenDeclaration {
   readonly property: string;
   readonly width: Width;
-  readonly css: string;
+  /** Where something else stands in, with placeholders. */
+  readonly declared: Declared;
 }
 
 const written = new WeakMap<Block, readonly WrittenDeclaration[]>();
@@ -62,9 +86,11 @@ export function writtenBlock(block: Block): readonly WrittenDeclaration[] {
       .sort()
       .flatMap((key): WrittenDeclaration[] => {
         const { property, width } = keyParts(key);
-        const expanded = expand(property, block[key]!.css);
+        const { css: held, refs } = block[key]!;
+        const expanded = expand(property, held, refs);
         const css = expanded.ok ? own(expanded.longhands, property) : undefined;
-        return css === undefined ? [] : [{ property, width, css }];
+        if (css === undefined) return [];
+        return [{ property, width, declared: refs ? { css, refs } : { css } }];
       });
     written.set(block, list);
   }

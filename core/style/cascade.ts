@@ -1,14 +1,19 @@
-import { own, type Block, type SiteDoc, type WidthId } from '../model';
+import { own, type Block, type Declared, type Pseudo, type SiteDoc, type WidthId } from '../model';
+import type { Level } from './levels';
 
-/** What said a declaration: a tag's style, or a node (an element's own, or an instance of its root). */
+/** What said a declaration: a tag's style, a node (an element's own, or an instance of its root), a shared style, a rule. */
 export type Origin =
-  { is: 'tag'; doc: string; tag: string } | { is: 'node'; doc: string; node: string };
+  | { is: 'tag'; doc: string; tag: string }
+  | { is: 'node'; doc: string; node: string }
+  | { is: 'shared'; doc: string }
+  | { is: 'rule'; doc: string; rule: string; node: string };
 
-/** A rule that applies to an element. `rank` orders the layers: -1 for tags, then the height. */
-export interface Rule {
+/** A block that applies to an element, at its level of precedence; in a state only where it names one. */
+export interface AppliedBlock {
   readonly origin: Origin;
-  readonly rank: number;
+  readonly level: Level;
   readonly block: Block;
+  readonly pseudo?: Pseudo;
 }
 
 /** A narrower width by id, or the base. */
@@ -18,7 +23,7 @@ export type Width = WidthId | 'base';
 export interface Applied {
   readonly origin: Origin;
   readonly width: Width;
-  readonly css: string;
+  readonly declared: Declared;
 }
 
 /** A site's widths as they are applied: the base, then from wide to narrow. */
@@ -47,29 +52,32 @@ export function keyParts(key: string): { property: string; width: Width } {
  * before the lower (CSS Cascading and Inheritance Level 5, 6.4.2), in one layer the narrower width.
  * @param rules weakest first, as `rulesOf` gives them
  * @param at the width looked at; what is set at wider ones holds there too
+ * @param states which states the element is in: rules of others do not apply
  */
 export function cascade(
-  rules: readonly Rule[],
+  rules: readonly AppliedBlock[],
   property: string,
   at: Width,
   site: SiteDoc,
+  states: readonly Pseudo['is'][] = [],
 ): Applied[] {
   const widths = widthsOf(site);
   const limit = widths.find(({ id }) => id === at)?.max ?? Infinity;
   const holding = widths.filter(({ max }) => max >= limit).reverse();
   const found: Applied[] = [];
   for (let i = rules.length - 1; i >= 0; i -= 1) {
-    const { block, origin } = rules[i]!;
+    const { block, origin, pseudo } = rules[i]!;
+    if (pseudo && !states.includes(pseudo.is)) continue;
     for (const { id } of holding) {
       const declared = own(block, declarationKey(property, id));
-      if (declared) found.push({ origin, width: id, css: declared.css });
+      if (declared) found.push({ origin, width: id, declared });
     }
   }
   return found;
 }
 
 /** Every property that any of the rules declares, sorted. */
-export function declaredProperties(rules: readonly Rule[]): string[] {
+export function declaredProperties(rules: readonly AppliedBlock[]): string[] {
   const found = new Set<string>();
   for (const { block } of rules) for (const key in block) found.add(keyParts(key).property);
   return [...found].sort();

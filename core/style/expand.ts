@@ -9,6 +9,7 @@ import {
   type Value,
 } from 'css-tree';
 import { own } from '../model';
+import { withSamples, type Refs } from './placeholders';
 
 /** A declaration taken apart into longhands, or why it cannot stand. */
 export type Expanded =
@@ -88,6 +89,13 @@ const FUNCTIONS = new Set(
   ).split(' '),
 );
 
+const NO_REFS: Refs = Object.freeze({});
+
+/** Placeholders are written as `var()`; whether there is one of that name is looked at when they are filled. */
+function mayBeUsed(name: string, refs: Refs): boolean {
+  return FUNCTIONS.has(name) || (name === 'var' && Object.keys(refs).length > 0);
+}
+
 /** What closes each token that opens something (CSS Syntax 3, 5.4.8). */
 const CLOSES = new Map<number, number>([
   [tokenTypes.Function, tokenTypes.RightParenthesis],
@@ -99,7 +107,7 @@ const CLOSES = new Map<number, number>([
  * Why a value could mean something else among other declarations than by itself; nothing when it cannot. A CSS
  * parser forgives what does not end (CSS Syntax 3, 4.3.5 and 5.4.8), at the cost of all that comes behind it.
  */
-function unboundedReason(css: string): string | undefined {
+function unboundedReason(css: string, refs: Refs): string | undefined {
   if (/[;{}<>@\\!]/.test(css)) return 'A value holds no “!important” and none of ; { } < > @ \\.';
   const open: number[] = [];
   let reason: string | undefined;
@@ -110,7 +118,7 @@ function unboundedReason(css: string): string | undefined {
     if (type === tokenTypes.Comment) reason = 'A value holds no comment.';
     else if (type === tokenTypes.Url || type === tokenTypes.BadUrl)
       reason = 'A value holds no address; what a page loads is an asset.';
-    else if (type === tokenTypes.Function && !FUNCTIONS.has(token.slice(0, -1).toLowerCase()))
+    else if (type === tokenTypes.Function && !mayBeUsed(token.slice(0, -1).toLowerCase(), refs))
       reason = `${token}) cannot be used here.`;
     else if (
       type === tokenTypes.BadString ||
@@ -130,26 +138,30 @@ function unboundedReason(css: string): string | undefined {
  * Checks a declaration against the syntax of CSS (css-tree, from the specifications' value definitions) and
  * takes shorthands apart. What comes out is written as css-tree writes it, never as it was typed, so that what
  * was checked is what is stored. Addresses in values are refused: what a page loads is an asset.
+ * @param refs what `var(--NAME)` stands for: it is checked with a value of that type in its place
  */
-export function expand(property: string, value: string): Expanded {
+export function expand(property: string, value: string, refs: Refs = NO_REFS): Expanded {
   const name = property.trim().toLowerCase();
   const css = value.trim();
   if (css === '') return { ok: false, reason: 'There is no value.' };
   const instead = own(REFUSED, name);
   if (instead !== undefined) return { ok: false, reason: `Write ${instead} in place of ${name}.` };
-  const unbounded = unboundedReason(css);
+  const unbounded = unboundedReason(css, refs);
   if (unbounded !== undefined) return { ok: false, reason: unbounded };
   const ast = parsed(css);
   if (!ast) return { ok: false, reason: `“${css}” is no CSS value.` };
   const longhand = own(ONE_LONGHAND, name) ?? name;
-  const match = lexer.matchProperty(longhand, ast);
+  const checked = withSamples(ast, refs);
+  if ('unknown' in checked)
+    return { ok: false, reason: `${checked.unknown} stands for nothing here.` };
+  const match = lexer.matchProperty(longhand, checked);
   if (match.error) return { ok: false, reason: reasonOf(longhand, css, match.error) };
   const words = ast.children.toArray().map((node) => generate(node));
   if (own(FOUR, name)) return four(name, words);
   const pair = own(TWO, name);
   if (pair) return two(pair, words);
   if (name === 'flex') return flex(words);
-  if (own(LINE_SHORTHANDS, name)) return line(name, ast);
+  if (own(LINE_SHORTHANDS, name)) return line(name, ast, refs);
   const written = generate(ast);
   if (written.length > LONGEST_VALUE)
     return { ok: false, reason: `A value has at most ${LONGEST_VALUE} characters.` };
@@ -219,13 +231,13 @@ function flex(words: string[]): Expanded {
 }
 
 /** Width, style and colour in any order; what is left out is initial, as in CSS. */
-function line(name: string, ast: Value): Expanded {
+function line(name: string, ast: Value, refs: Refs): Expanded {
   let width = 'medium';
   let style = 'none';
   let color = 'currentcolor';
   for (const node of ast.children.toArray()) {
     const word = generate(node);
-    const value = parsed(word)!;
+    const value = withSamples(parsed(word)!, refs) as Value;
     const fits = (property: string) => lexer.matchProperty(property, value).error === null;
     if (fits('border-top-width')) width = word;
     else if (fits('border-top-style')) style = word;

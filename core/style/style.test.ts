@@ -11,7 +11,7 @@ import {
   longhandsOf,
   together,
   widthsOf,
-  type Rule,
+  type AppliedBlock,
 } from '.';
 
 describe('a declaration', () => {
@@ -124,9 +124,9 @@ describe('a block', () => {
 });
 
 describe('the cascade', () => {
-  const rule = (rank: number, block: Rule['block']): Rule => ({
-    origin: { is: 'node', doc: 'd', node: `n${rank}` },
-    rank,
+  const rule = (height: number, block: AppliedBlock['block']): AppliedBlock => ({
+    origin: { is: 'node', doc: 'd', node: `n${height}` },
+    level: { of: 'own', height, at: 0 },
     block,
   });
   const rules = [
@@ -141,7 +141,7 @@ describe('the cascade', () => {
   ];
 
   test('puts the nearer to the page before the narrower', () => {
-    expect(cascade(rules, 'color', 'w500', site).map(({ css }) => css)).toEqual([
+    expect(cascade(rules, 'color', 'w500', site).map(({ declared }) => declared.css)).toEqual([
       'blue',
       'maroon',
       'red',
@@ -151,15 +151,15 @@ describe('the cascade', () => {
   // Common practice, no published source: padding 30 px at the base and 20 px at medium.
   test('lets what is set at a wider width hold below, unless a narrower one says otherwise', () => {
     expect(cascade(rules, 'padding-top', 'base', site)[0]).toMatchObject({
-      css: '30px',
+      declared: { css: '30px' },
       width: 'base',
     });
     expect(cascade(rules, 'padding-top', 'w900', site)[0]).toMatchObject({
-      css: '20px',
+      declared: { css: '20px' },
       width: 'w900',
     });
     expect(cascade(rules, 'padding-top', 'w500', site)[0]).toMatchObject({
-      css: '20px',
+      declared: { css: '20px' },
       width: 'w900',
     });
   });
@@ -168,7 +168,7 @@ describe('the cascade', () => {
   test('leaves what only a narrower width sets unset above', () => {
     const helper = [rule(0, blockOf({}, { w900: { 'margin-top': '12px' } }))];
     expect(cascade(helper, 'margin-top', 'base', site)).toEqual([]);
-    expect(cascade(helper, 'margin-top', 'w900', site)[0]?.css).toBe('12px');
+    expect(cascade(helper, 'margin-top', 'w900', site)[0]?.declared.css).toBe('12px');
   });
 
   test('knows the widths from wide to narrow and every property declared', () => {

@@ -1,3 +1,4 @@
 export * from './small-site';
 export * from './html';
 export * from './arbitrary-values';
+export * from './sign';

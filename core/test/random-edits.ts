@@ -299,6 +299,24 @@ class Chooser {
           ? { name, args: { doc: doc.id, node: this.node(), property, width, css } }
           : { name, args: { tag: choices.of(['h1', 'p', 'a'])!, property, width, css } };
       }
+      case 'declareShared': {
+        const style = choices.of(allOf(documents, 'style'));
+        const [property, value] = choices.of(DECLARATIONS)!;
+        const css = choices.below(3) === 0 ? null : value;
+        const width = choices.of(WIDTHS)!;
+        return style && { name, args: { style: style.id, property, width, css } };
+      }
+      case 'declareRule': {
+        const patches = allOf(documents, 'component').flatMap(({ id: component, rules }) =>
+          Object.keys(rules).flatMap((rule) =>
+            Object.keys(rules[rule]!.patch).map((node) => ({ component, rule, node })),
+          ),
+        );
+        const patch = choices.of(patches);
+        const [property, value] = choices.of(DECLARATIONS)!;
+        const css = choices.below(3) === 0 ? null : value;
+        return patch && { name, args: { ...patch, property, width: choices.of(WIDTHS)!, css } };
+      }
       case 'revert': {
         const last = this.done.slice(-1 - choices.below(3));
         return last.length === 0
@@ -355,14 +373,16 @@ class Chooser {
         return { name, args: { component: component.id, property, value } };
       }
       case 'makeDefault': {
-        const instances = this.nodes.filter((each) => doc.nodes[each]!.kind === 'instance');
-        const node = choices.of(instances);
-        const stored = node === undefined ? undefined : doc.nodes[node];
-        const property =
-          stored?.kind === 'instance' ? choices.of(Object.keys(stored.values).sort()) : undefined;
-        return node === undefined || property === undefined
-          ? undefined
-          : { name, args: { doc: doc.id, node, property } };
+        const set = this.nodes.flatMap((node) => {
+          const stored = doc.nodes[node]!;
+          if (stored.kind !== 'instance') return [];
+          return Object.keys(stored.values)
+            .sort()
+            .filter((property) => stored.values[property]!.is === 'value')
+            .map((property) => ({ doc: doc.id, node, property }));
+        });
+        const args = choices.of(set);
+        return args && { name, args };
       }
       case 'nameComponent':
       case 'removeComponent': {

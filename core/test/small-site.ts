@@ -15,7 +15,8 @@ import {
   type Query,
   type SiteDoc,
   type Source,
-  type StylesDoc,
+  type TagsDoc,
+  type TokensDoc,
   type TypeDoc,
   type Typed,
   type TypedOf,
@@ -32,15 +33,12 @@ export const site: SiteDoc = {
   language: 'en',
   surround: null,
   widths: { w900: { max: 900 }, w500: { max: 500 } },
-};
-
-export const styles: StylesDoc = {
-  id: 'styles',
-  kind: 'styles',
-  format: FORMAT,
-  tags: {},
   fonts: {},
 };
+
+export const tags: TagsDoc = { id: 'tags', kind: 'tags', format: FORMAT, tags: {} };
+
+export const tokens: TokensDoc = { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} };
 
 /** Ids that count: `a1`, `a2` … */
 export function counter(prefix: string): () => string {
@@ -74,6 +72,7 @@ export function component(
     name: `Parts/${id}`,
     properties: made,
     groups: {},
+    rules: {},
     slots: Object.fromEntries(slots.map((slot) => [slot, { label: slot, order: 'a0' }])),
     nodes: plant(root, { parent: null, order: 'a0' }, counter(`${id}n`)).nodes,
   };
@@ -165,9 +164,9 @@ export function asset(id: string): AssetDoc {
   };
 }
 
-/** Documents by id, with a site and styles where none are given. */
+/** Documents by id, with a site, tags and tokens where none are given. */
 export function documentsOf(...docs: Doc[]): Documents {
-  return Object.fromEntries([site, styles, ...docs].map((doc) => [doc.id, doc]));
+  return Object.fromEntries([site, tags, tokens, ...docs].map((doc) => [doc.id, doc]));
 }
 
 export const words = (value: string): TypedOf<'text'> => ({ type: 'text', value });

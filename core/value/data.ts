@@ -113,10 +113,16 @@ function sameData(before: Documents, now: Documents): boolean {
 }
 
 /**
- * What a reading depended on: documents by id, lists of entries as `entries:TYPE`, the page of a type as
- * `pages:TYPE`, and where a page or an entry is found as `path:ID`.
+ * What a reading depended on: documents by id, one record of a document that holds many as `DOCUMENT#RECORD` (a
+ * token, a tag's style), lists of entries as `entries:TYPE`, the page of a type as `pages:TYPE`, and where a page or
+ * an entry is found as `path:ID`.
  */
 export type Recorded = Set<string>;
+
+/** How one record of a document that holds many is named among what was read. */
+export function recordOf(doc: string, record: string): string {
+  return `${doc}#${record}`;
+}
 
 /** The same data, noting into `into()` what is read. The sink may change between readings. */
 export function recording(data: Data, into: () => Recorded): Data {

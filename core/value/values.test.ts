@@ -339,7 +339,7 @@ describe('a query', () => {
 
 describe('data', () => {
   test('is the same object while nothing it reads has changed', () => {
-    const styled = { ...documents, styles: { ...documents['styles']! } };
+    const styled = { ...documents, tags: { ...documents['tags']! } };
     expect(dataOf(styled as typeof documents, data)).toBe(data);
     expect(dataOf({ ...documents, home: { ...home, name: 'Other' } }, data)).toBe(data);
     expect(dataOf({ ...documents, home: { ...home, path: '/other' } }, data)).not.toBe(data);

@@ -48,7 +48,7 @@ function placing(documents: Documents, page: string, words: string): NamedEdit {
 /** What keeps a read from being whole: the site's own documents, and every page that the demo begins with. */
 async function lacksSomething(): Promise<string[]> {
   const documents = await server.documents();
-  return ['site', 'styles', 'page-home', 'page-about', 'page-shed'].filter(
+  return ['site', 'tags', 'page-home', 'page-about', 'page-shed'].filter(
     (id) => documents[id] === undefined && !Object.values(documents).some((doc) => doc.kind === id),
   );
 }

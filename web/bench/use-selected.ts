@@ -10,8 +10,8 @@ import {
   own,
 } from '@sormet/core/model';
 import { rulesOf, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
-import type { Rule } from '@sormet/core/style';
-import { stylesOf } from '@sormet/core/model';
+import type { AppliedBlock } from '@sormet/core/style';
+import { tagsOf } from '@sormet/core/model';
 import { useApp } from '../app/store';
 import { elementOf, resolvedOf } from '../canvas/address';
 import { useBuilt } from '../canvas/Canvas';
@@ -28,7 +28,7 @@ export interface Selected {
   readonly resolved: Resolved | undefined;
   readonly element: ResolvedElement | undefined;
   /** The rules that apply to the element, weakest first. */
-  readonly rules: readonly Rule[];
+  readonly rules: readonly AppliedBlock[];
   /** How many are selected. */
   readonly count: number;
   readonly all: readonly string[];
@@ -56,7 +56,7 @@ export function useSelected(page: string, entry: EntryDoc | undefined): Selected
         node.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined,
       resolved,
       element,
-      rules: element ? rulesOf(element, documents, stylesOf(documents)) : [],
+      rules: element ? rulesOf(element, documents, tagsOf(documents)) : [],
       count: selection.nodes.length,
       all: selection.nodes,
     };

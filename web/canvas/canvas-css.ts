@@ -1,4 +1,4 @@
-import { docOf, siteOf, stylesOf, type Documents, nodeIn } from '@sormet/core/model';
+import { docOf, siteOf, tagsOf, tokensDocOf, type Documents, nodeIn } from '@sormet/core/model';
 import { cssOf } from '@sormet/core/compile';
 import { reachableStyles, type Linked } from '@sormet/core/resolve';
 
@@ -15,16 +15,16 @@ export class CanvasCss {
 
   of(documents: Documents, linked: Linked): string {
     const used = reachableStyles(linked);
-    const styles = stylesOf(documents);
-    const from: unknown[] = [styles, siteOf(documents).widths];
-    for (const { asset } of Object.values(styles.fonts))
-      from.push(docOf(documents, 'asset', asset));
-    for (const { doc, node } of used.classes.values()) {
+    const { widths, fonts } = siteOf(documents);
+    const from: unknown[] = [tagsOf(documents), tokensDocOf(documents), widths, fonts];
+    for (const { asset } of Object.values(fonts)) from.push(docOf(documents, 'asset', asset));
+    for (const [key, { by, doc, node }] of used.classes) {
       const stored = nodeIn(documents, doc, node);
-      from.push(
-        node,
-        stored?.kind === 'element' || stored?.kind === 'instance' ? stored.style : null,
-      );
+      from.push(key);
+      if (by.is === 'shared') from.push(docOf(documents, 'style', by.style));
+      else if (by.is === 'rule') from.push(docOf(documents, 'component', doc)?.rules);
+      else
+        from.push(stored?.kind === 'element' || stored?.kind === 'instance' ? stored.style : null);
     }
     for (const tag of used.tags) from.push(tag);
     if (from.length !== this.from.length || from.some((each, i) => each !== this.from[i])) {

@@ -1,5 +1,8 @@
 import {
   childrenOf,
+  docOf,
+  nodeIn,
+  own,
   placeAt,
   takesText,
   treeDocOf,
@@ -98,7 +101,11 @@ export function landingAt(
       .find(Boolean),
   );
   const shown = rects.filter((r): r is DOMRect => r !== undefined);
-  const sideways = shown.length > 1 && shown[0]!.right <= shown[1]!.left + 1;
+  const layout = slot === undefined ? undefined : layoutOf(documents, doc, parent, slot);
+  const sideways =
+    layout === undefined
+      ? shown.length > 1 && shown[0]!.right <= shown[1]!.left + 1
+      : layout !== 'column';
   let index = 0;
   rects.forEach((r, i) => {
     if (r && (sideways ? x > r.left + r.width / 2 : y > r.top + r.height / 2)) index = i + 1;
@@ -119,6 +126,14 @@ export function landingAt(
     line,
     around: rect,
   };
+}
+
+/** Which way a slot says that it lays out what comes in. */
+function layoutOf(documents: Documents, doc: string, instance: NodeId, slot: string) {
+  const node = nodeIn(documents, doc, instance);
+  const component =
+    node?.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined;
+  return component && own(component.slots, slot)?.layout;
 }
 
 function distance(rect: DOMRect, y: number): number {

@@ -18,17 +18,31 @@ type Doc1 = StoredDoc & {
 
 /**
  * From format 1 to 2: properties and fields hold a type with what belongs to it, where a field named the type of its
- * entries beside; the conditions and the order of a query are records under ids, its limit is a source.
+ * entries beside; the conditions and the order of a query are records under ids, its limit is a source. Tokens and
+ * tag styles are documents of their own, fonts belong to the site, components have rules.
  */
 export function toFormat2(documents: Stored): Stored {
-  return Object.fromEntries(
-    Object.entries(documents).map(([id, doc]) => [id, doc.format === 1 ? docOf(doc) : doc]),
-  );
+  const made: Record<string, StoredDoc> = {};
+  let fonts: unknown = {};
+  for (const [id, doc] of Object.entries(documents)) {
+    if (doc.kind === 'styles') {
+      const { fonts: held, ...tags } = doc as StoredDoc & { fonts: unknown };
+      fonts = held;
+      made[id] = { ...tags, kind: 'tags', format: 2 };
+    } else made[id] = doc.format === 1 ? docOf(doc) : doc;
+  }
+  for (const id of Object.keys(made))
+    if (made[id]!.kind === 'site') made[id] = { ...made[id]!, fonts } as StoredDoc;
+  let tokens = 'tokens';
+  for (let n = 2; Object.hasOwn(made, tokens); n += 1) tokens = `tokens-${n}`;
+  made[tokens] = { id: tokens, kind: 'tokens', format: 2, tokens: {} } as StoredDoc;
+  return made;
 }
 
 function docOf(doc: Doc1): StoredDoc {
   const made: Record<string, unknown> = { ...doc, format: 2 };
   if (doc.nodes) made['nodes'] = mapped(doc.nodes, nodeOf);
+  if (doc.kind === 'component') made['rules'] = {};
   if (doc.kind === 'component' && doc.properties)
     made['properties'] = mapped(doc.properties, typed);
   if (doc.kind === 'type' && doc.fields) made['fields'] = mapped(doc.fields, typed);

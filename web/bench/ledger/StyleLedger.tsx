@@ -1,6 +1,6 @@
 import { useRef, useState, type ReactNode } from 'react';
 import { AutoComplete, Input } from 'antd';
-import { siteOf, treeDocOf, own } from '@sormet/core/model';
+import { docOf, own, siteOf, treeDocOf, type Declared, type TreeDoc } from '@sormet/core/model';
 import {
   cascade,
   declarationKey,
@@ -10,7 +10,7 @@ import {
   together,
   widthsOf,
   type Origin,
-  type Rule,
+  type AppliedBlock,
   type Width,
 } from '@sormet/core/style';
 import { isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
@@ -59,12 +59,25 @@ const KNOWN = new Set(
 
 /** A rule's key in the chain. */
 export function ruleKey(origin: Origin): string {
-  return origin.is === 'tag' ? `tag ${origin.tag}` : `${origin.doc} ${origin.node}`;
+  switch (origin.is) {
+    case 'tag':
+      return `tag ${origin.tag}`;
+    case 'node':
+      return `${origin.doc} ${origin.node}`;
+    case 'shared':
+      return `shared ${origin.doc}`;
+    case 'rule':
+      return `rule ${origin.doc} ${origin.rule} ${origin.node}`;
+  }
 }
 
 /** The rule that typing goes to: the one that is lit, else the nearest to the page. */
-export function litRule(selected: Selected, lit: string | null): Rule | undefined {
-  return selected.rules.find(({ origin }) => ruleKey(origin) === lit) ?? selected.rules.at(-1);
+export function litRule(selected: Selected, lit: string | null): AppliedBlock | undefined {
+  return (
+    selected.rules.find(({ origin }) => ruleKey(origin) === lit) ??
+    // The nearest to the page that always holds: what a rule says holds only in some variants or states.
+    selected.rules.filter(({ origin }) => origin.is !== 'rule').at(-1)
+  );
 }
 
 /** What a rule is called in the chain: the tag, the definition, here. */
@@ -81,6 +94,12 @@ export function useRuleWords(
             if (node.kind === 'element' && node.tag === origin.tag) uses += 1;
       return { word: `${origin.tag} tag`, reach: uses, unit: 'element' };
     }
+    if (origin.is === 'shared')
+      return {
+        word: docOf(documents, 'style', origin.doc)?.name ?? 'a style that is gone',
+        reach: reach.usesOf(origin.doc).length,
+        unit: 'element',
+      };
     if (origin.doc === selected?.doc.id && selected.doc.kind === 'page')
       return { word: 'here', reach: 1, unit: 'place' };
     const doc = treeDocOf(documents, origin.doc);
@@ -89,12 +108,28 @@ export function useRuleWords(
         ? reach.answer(doc.id).instances.filter(({ kind }) => kind === 'places').length
         : 1;
     const own = origin.doc === selected?.doc.id;
+    const definition = own
+      ? 'this definition'
+      : `definition of ${componentWords(documents, origin.doc)}`;
     return {
-      word: own ? 'this definition' : `definition of ${componentWords(documents, origin.doc)}`,
+      word: origin.is === 'rule' ? `${definition} · ${ruleWords(doc, origin.rule)}` : definition,
       reach: places,
       unit: 'instance',
     };
   };
+}
+
+/** When a rule holds, in words: the options it asks for, and the state. */
+function ruleWords(doc: TreeDoc | undefined, rule: string): string {
+  const stored = doc?.kind === 'component' ? own(doc.rules, rule) : undefined;
+  if (doc?.kind !== 'component' || !stored) return 'a rule that is gone';
+  const options = Object.entries(stored.when.axes).map(([property, option]) => {
+    const type = own(doc.properties, property)?.type;
+    return (
+      (type?.kind === 'choice' && own(type.options, option)?.label) || 'an option that is gone'
+    );
+  });
+  return [...options, stored.when.pseudo?.is ?? ''].filter(Boolean).join(', ') || 'always';
 }
 
 /** The style of what is selected: a row for each declaration, a column for each width, the chain of rules above. */
@@ -116,9 +151,11 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
   const kindOf = (origin: Origin) =>
     origin.is === 'tag'
       ? 'tag'
-      : origin.doc === selected.doc.id && selected.doc.kind === 'page'
-        ? 'here'
-        : 'definition';
+      : origin.is === 'shared'
+        ? 'tag'
+        : origin.doc === selected.doc.id && selected.doc.kind === 'page'
+          ? 'here'
+          : 'definition';
   const others = [...declaredProperties(selected.rules), ...added].filter(
     (property) => !KNOWN.has(property),
   );
@@ -253,8 +290,8 @@ function AddDeclaration({ onAdd }: { onAdd: (property: string) => void }): React
 }
 
 /** What a rule itself declares for a property, shorthand or not, at one width. */
-function ownValue(rule: Rule, property: string, width: Width): string | undefined {
-  const at = (name: string) => own(rule.block, declarationKey(name, width))?.css;
+function ownValue(rule: AppliedBlock, property: string, width: Width): string | undefined {
+  const at = (name: string) => own<Declared>(rule.block, declarationKey(name, width))?.css;
   const longhands = longhandsOf(property);
   if (!longhands) return at(property);
   const values = longhands.map(at);
@@ -280,7 +317,7 @@ function StyleCell({
   words,
 }: {
   selected: Selected;
-  rule: Rule;
+  rule: AppliedBlock;
   property: string;
   width: Width;
   words: ReturnType<typeof useRuleWords>;
@@ -312,7 +349,7 @@ function StyleCell({
       ? {
           css: joinedApplied(
             property,
-            applied.map((each) => each?.css),
+            applied.map((each) => each?.declared.css),
           ),
           origin: winner.origin,
         }
@@ -364,9 +401,21 @@ function StyleCell({
 /** The edit that declares a property in a rule at a width; an empty value takes it back. */
 function declaring(origin: Origin, property: string, width: Width, typed: string): NamedEdit {
   const css = typed === '' ? null : typed;
-  return origin.is === 'tag'
-    ? { name: 'declareTag', args: { tag: origin.tag, property, width, css } }
-    : { name: 'declare', args: { doc: origin.doc, node: origin.node, property, width, css } };
+  switch (origin.is) {
+    case 'tag':
+      return { name: 'declareTag', args: { tag: origin.tag, property, width, css } };
+    case 'node':
+      return {
+        name: 'declare',
+        args: { doc: origin.doc, node: origin.node, property, width, css },
+      };
+    case 'shared':
+      return { name: 'declareShared', args: { style: origin.doc, property, width, css } };
+    case 'rule': {
+      const { doc: component, rule, node } = origin;
+      return { name: 'declareRule', args: { component, rule, node, property, width, css } };
+    }
+  }
 }
 
 function joinedApplied(property: string, values: readonly (string | undefined)[]): string {

@@ -1,0 +1,115 @@
+import {
+  type Block,
+  type ComponentDoc,
+  type DocId,
+  type NodeId,
+  type TypeSpec,
+  type TreeDoc,
+} from '../model';
+import { axesOf, keyParts, rulesInOrder } from '../style';
+import type { ClassTerm, Custom, Look } from './linked';
+
+const PLAIN: Look = Object.freeze({ classes: [], customs: [] });
+
+/**
+ * The class of a node: node and document, since ids of nodes are unique only in their document. No id holds a
+ * `_`, so no two pairs give one class; nor do a node, its document and a rule of that.
+ */
+export function classOf(doc: DocId, node: NodeId, rule?: string): string {
+  return rule === undefined ? `${node}_${doc}` : `${node}_${doc}_${rule}`;
+}
+
+/** The class of a shared style on something of a height: how strong it is there depends on that. */
+export function sharedClassOf(style: DocId, height: number): string {
+  return `s${height}_${style}`;
+}
+
+/** The name of the custom property that a source in a declaration of a class gives. */
+export function customOf(className: string, key: string, name: string): string {
+  const { property, width } = keyParts(key);
+  return `${className}_${property}_${width}_${name}`;
+}
+
+/** What a node of a document says of its element's look: its own declarations, shared styles, the rules that patch it. */
+export function lookOf(
+  doc: TreeDoc,
+  id: NodeId,
+  style: Block,
+  shared: Readonly<Record<DocId, true>> | undefined,
+  height: number,
+): Look {
+  const classes: ClassTerm[] = [];
+  const customs: Custom[] = [];
+  const declares = (block: Block, className: string) => {
+    for (const key in block)
+      for (const [name, ref] of Object.entries(block[key]!.refs ?? {}))
+        if ('source' in ref) {
+          const type: TypeSpec = { kind: ref.type };
+          customs.push({ name: customOf(className, key, name), type, source: ref.source });
+        }
+  };
+  const patches = doc.kind === 'component' ? patchesOf(doc).get(id) : undefined;
+  // Rules for a state of the root say inside which element they hold: it has its class then, whatever it declares.
+  if (hasAny(style) || isStateRoot(doc, id)) {
+    const className = classOf(doc.id, id);
+    classes.push({ className, when: [], by: { is: 'own' } });
+    declares(style, className);
+  }
+  for (const styleId of Object.keys(shared ?? {}).sort())
+    classes.push({
+      className: sharedClassOf(styleId, height),
+      when: [],
+      by: { is: 'shared', style: styleId },
+    });
+  for (const { rule, at, when, style: patch } of patches ?? []) {
+    const className = classOf(doc.id, id, rule);
+    classes.push({ className, when, by: { is: 'rule', rule, at } });
+    declares(patch, className);
+  }
+  return classes.length === 0 ? PLAIN : { classes, customs };
+}
+
+function isStateRoot(doc: TreeDoc, id: NodeId): boolean {
+  if (doc.kind !== 'component' || doc.nodes[id]?.place.parent !== null) return false;
+  for (const rule in doc.rules) if (doc.rules[rule]!.when.pseudo?.of === 'root') return true;
+  return false;
+}
+
+interface Patch {
+  readonly rule: string;
+  /** The place of the rule among those of its definition, weakest first. */
+  readonly at: number;
+  readonly when: ClassTerm['when'];
+  readonly style: Block;
+}
+
+const known = new WeakMap<
+  ComponentDoc['rules'],
+  { of: ComponentDoc['properties']; patches: ReadonlyMap<NodeId, readonly Patch[]> }
+>();
+
+/** The patches of a definition's rules by node, weakest first; worked out once for each state of them. */
+function patchesOf(doc: ComponentDoc): ReadonlyMap<NodeId, readonly Patch[]> {
+  const kept = known.get(doc.rules);
+  if (kept?.of === doc.properties) return kept.patches;
+  const patches = new Map<NodeId, Patch[]>();
+  rulesInOrder(doc).forEach(([rule, stored], at) => {
+    const asked = axesOf(stored, doc.properties);
+    if (!asked) return;
+    for (const node in stored.patch) {
+      const { style } = stored.patch[node]!;
+      if (!hasAny(style)) continue;
+      const list = patches.get(node);
+      const made: Patch = { rule, at, when: asked, style };
+      if (list) list.push(made);
+      else patches.set(node, [made]);
+    }
+  });
+  known.set(doc.rules, { of: doc.properties, patches });
+  return patches;
+}
+
+function hasAny(block: Block): boolean {
+  for (const _ in block) return true;
+  return false;
+}
