@@ -20,11 +20,19 @@ function site(): Documents {
     format: FORMAT,
     name: 'card',
     groups: {},
+    rules: {},
     slots: {},
     properties: Object.fromEntries(
       ['title', 'words'].map((id, i) => [
         id,
-        { label: id, key: id, type: 'text', group: null, order: `a${i}`, default: text(id) },
+        {
+          label: id,
+          key: id,
+          type: { kind: 'text' },
+          group: null,
+          order: `a${i}`,
+          default: text(id),
+        },
       ]),
     ),
     nodes: plant(
@@ -85,6 +93,7 @@ function site(): Documents {
       language: 'en',
       surround: null,
       widths: {},
+      fonts: {},
     },
     { id: 'tags', kind: 'tags', format: FORMAT, tags: {} },
     { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} },

@@ -5,6 +5,7 @@ import {
   text,
   type ComponentDoc,
   type Documents,
+  type TypeSpec,
   type EntryDoc,
   type PageDoc,
   type Source,
@@ -223,7 +224,7 @@ export function cardSite(pages: readonly PageData[]): {
     former: {},
     nodes: plant(body, { parent: null, order: 'a0' }, () => `pg${(next += 1)}`).nodes,
   };
-  const field = (type: string) => ({ label: type, key: 'k', type, order: 'a0' });
+  const field = (type: TypeSpec) => ({ label: type.kind, key: 'k', type, order: 'a0' });
   const type = (id: string, fields: Record<string, object>) => ({
     id,
     kind: 'type',
@@ -246,18 +247,19 @@ export function cardSite(pages: readonly PageData[]): {
       language: 'en',
       surround: null,
       widths: {},
+      fonts: {},
     },
     { id: 'tags', kind: 'tags', format: FORMAT, tags: {} },
     { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} },
-    type('workshop', { name: field('text'), summary: field('text') }),
+    type('workshop', { name: field({ kind: 'text' }), summary: field({ kind: 'text' }) }),
     type('session', {
-      title: field('text'),
-      text: field('text'),
-      label: field('text'),
-      href: field('link'),
-      open: field('boolean'),
-      at: { ...field('entry'), of: 'workshop' },
-      place: field('number'),
+      title: field({ kind: 'text' }),
+      text: field({ kind: 'text' }),
+      label: field({ kind: 'text' }),
+      href: field({ kind: 'link' }),
+      open: field({ kind: 'boolean' }),
+      at: field({ kind: 'entry', of: 'workshop' }),
+      place: field({ kind: 'number' }),
     }),
   ];
   const entries: EntryDoc[] = [];

@@ -17,6 +17,7 @@ function largeSite(): Documents {
       language: 'en',
       surround: null,
       widths: {},
+      fonts: {},
     },
     { id: 'tags', kind: 'tags', format: FORMAT, tags: {} },
     { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} },
@@ -26,9 +27,17 @@ function largeSite(): Documents {
       format: FORMAT,
       name: 'card',
       properties: {
-        title: { label: 't', key: 't', type: 'text', group: null, order: 'a0', default: text('x') },
+        title: {
+          label: 't',
+          key: 't',
+          type: { kind: 'text' },
+          group: null,
+          order: 'a0',
+          default: text('x'),
+        },
       },
       groups: {},
+      rules: {},
       slots: {},
       nodes: plant(
         { id: 'root', tag: 'p', text: { is: 'property', property: 'title' } },

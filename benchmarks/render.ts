@@ -11,9 +11,9 @@ import { measure, rounded, type Report } from './measure';
 
 const PAGES = 1000;
 
-const ETA = `<div><header><nav aria-label="Main"><ul><% it.nav.forEach(function(n){ %><li><a href="<%= n[1] %>"><%= n[0] %></a></li><% }) %></ul></nav></header><main><section class="intro"><h1><%= it.name %></h1><p><%= it.summary %></p></section><section><% it.cards.forEach(function(c){ %><article class="crd"><h3><%= c.title %></h3><p><%= c.text %></p><% if (c.open) { %><a class="btn" href="<%= c.href %>"><%= c.label %></a><% } %></article><% }) %></section></main><footer><p><%= it.footer %></p></footer></div>`;
+const ETA = `<div><header><nav aria-label="Main"><ul><% it.nav.forEach(function(n){ %><li><a href="<%= n[1] %>"><%= n[0] %></a></li><% }) %></ul></nav></header><main><section class="intro_page"><h1><%= it.name %></h1><p><%= it.summary %></p></section><section><% it.cards.forEach(function(c){ %><article class="crd_card"><h3><%= c.title %></h3><p><%= c.text %></p><% if (c.open) { %><a class="btn_button" href="<%= c.href %>"><%= c.label %></a><% } %></article><% }) %></section></main><footer><p><%= it.footer %></p></footer></div>`;
 
-const HANDLEBARS = `<div><header><nav aria-label="Main"><ul>{{#each nav}}<li><a href="{{this.[1]}}">{{this.[0]}}</a></li>{{/each}}</ul></nav></header><main><section class="intro"><h1>{{name}}</h1><p>{{summary}}</p></section><section>{{#each cards}}<article class="crd"><h3>{{title}}</h3><p>{{text}}</p>{{#if open}}<a class="btn" href="{{href}}">{{label}}</a>{{/if}}</article>{{/each}}</section></main><footer><p>{{footer}}</p></footer></div>`;
+const HANDLEBARS = `<div><header><nav aria-label="Main"><ul>{{#each nav}}<li><a href="{{this.[1]}}">{{this.[0]}}</a></li>{{/each}}</ul></nav></header><main><section class="intro_page"><h1>{{name}}</h1><p>{{summary}}</p></section><section>{{#each cards}}<article class="crd_card"><h3>{{title}}</h3><p>{{text}}</p>{{#if open}}<a class="btn_button" href="{{href}}">{{label}}</a>{{/if}}</article>{{/each}}</section></main><footer><p>{{footer}}</p></footer></div>`;
 
 /** The page as components of a library of the React kind, its `createElement` given. */
 function pageOf(
@@ -21,11 +21,11 @@ function pageOf(
   className: string,
 ) {
   const Button = ({ label, href }: { label: string; href: string }) =>
-    create('a', { [className]: 'btn', href }, label);
+    create('a', { [className]: 'btn_button', href }, label);
   const Card = ({ title, text, label, href, open }: CardData) =>
     create(
       'article',
-      { [className]: 'crd' },
+      { [className]: 'crd_card' },
       create('h3', null, title),
       create('p', null, text),
       open ? create(Button, { label, href }) : null,
@@ -54,7 +54,7 @@ function pageOf(
         null,
         create(
           'section',
-          { [className]: 'intro' },
+          { [className]: 'intro_page' },
           create('h1', null, name),
           create('p', null, summary),
         ),
