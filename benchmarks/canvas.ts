@@ -1,5 +1,5 @@
 import { applyChanges, isRefusal, plant, runEdit, type NamedEdit } from '@sormet/core/edit';
-import { FORMAT, text, type Documents, type Source } from '@sormet/core/model';
+import { FORMAT, text, Documents, type Doc, type Source } from '@sormet/core/model';
 import { build, Linker, type Made, type Resolved } from '@sormet/core/resolve';
 import { dataOf } from '@sormet/core/value';
 import { canvasInBrowser } from './canvas-in-browser';
@@ -98,7 +98,7 @@ function site(): Documents {
     { id: 'tags', kind: 'tags', format: FORMAT, tags: {} },
     { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} },
   ];
-  return Object.fromEntries(docs.map((doc) => [doc.id, doc])) as unknown as Documents;
+  return Documents.from(docs as unknown as Doc[]);
 }
 
 function after(documents: Documents, edit: NamedEdit): Documents {
@@ -116,7 +116,7 @@ function size(node: Resolved | null): number {
 export async function canvas(): Promise<Report> {
   const start = site();
   const edited = {
-    'no change': { ...start },
+    'no change': start.with({ ...start.site }),
     'one value': after(start, {
       name: 'setControl',
       args: {
@@ -174,7 +174,7 @@ export async function canvas(): Promise<Report> {
         for (let i = 0; i < 10; i += 1) new Linker().link(start, 'page');
       },
     },
-    ...Object.entries(edited).flatMap(([name, documents]) => again(name, documents)),
+    ...Object.entries(edited).flatMap(([name, documents]) => again(name, documents as Documents)),
   ]);
   const full = times.get('full')!;
   const aims: Record<string, string> = {

@@ -4,7 +4,8 @@ import {
   ordersFor,
   text,
   type ComponentDoc,
-  type Documents,
+  Documents,
+  type Doc,
   type TypeSpec,
   type EntryDoc,
   type PageDoc,
@@ -297,9 +298,7 @@ export function cardSite(pages: readonly PageData[]): {
     );
   });
   return {
-    documents: Object.fromEntries(
-      docs.map((doc) => [(doc as { id: string }).id, doc]),
-    ) as Documents,
+    documents: Documents.from(docs as Doc[]),
     entries,
     page: 'page',
   };

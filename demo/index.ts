@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { FORMAT, type AssetDoc, type Doc, type Documents, type SiteDoc } from '@sormet/core/model';
+import { FORMAT, type AssetDoc, type Doc, Documents, type SiteDoc } from '@sormet/core/model';
 import { components } from './components';
 import { SHEDS } from './content/sheds';
 import { entries, types } from './entries';
@@ -55,5 +55,5 @@ export function brackenfold(): DemoSite {
   );
   font('font-text-400', 'text-400.woff2', `${text}-400-normal.woff2`);
   font('font-text-700', 'text-700.woff2', `${text}-700-normal.woff2`);
-  return { documents: Object.fromEntries(docs.map((doc) => [doc.id, doc])), files };
+  return { documents: Documents.from(docs), files };
 }

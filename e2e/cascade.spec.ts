@@ -4,7 +4,6 @@ import { PageCompiler, asWritten } from '@sormet/core/compile';
 import {
   addressesOf,
   literal,
-  tagsOf,
   type Block,
   type ComponentDoc,
   type Documents,
@@ -191,8 +190,8 @@ function siteOfGenerated({ inner, outer, onInner, tag, placed }: Generated): Doc
   }));
   const home = pageDoc('home', '/', { tag: 'main', children: branches });
   const documents = documentsOf(signTokens, ...sharedStyles, innerDoc, outerDoc, home);
-  const tags = tagsOf(documents);
-  return { ...documents, [tags.id]: { ...tags, tags: { p: tag, div: tag } } };
+  const tags = documents.tags;
+  return documents.with({ ...tags, tags: { p: tag, div: tag } });
 }
 
 function elementsOf(node: Resolved | null): ResolvedElement[] {
@@ -209,7 +208,7 @@ function winnersOf(
   pointed: ReadonlySet<ResolvedElement>,
 ) {
   return elements.map((element) => {
-    const rules = rulesOf(element, documents, tagsOf(documents));
+    const rules = rulesOf(element, documents, documents.tags);
     const states: Pseudo['is'][] = pointed.has(element) ? [':hover'] : [];
     // A rule for a state of the root holds where the root of its definition is pointed at.
     const holding = rules

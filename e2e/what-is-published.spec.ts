@@ -1,7 +1,7 @@
 import { expect, test, type APIRequestContext } from '@playwright/test';
 import { HtmlValidate } from 'html-validate';
 import { parse, serialize, type DefaultTreeAdapterTypes } from 'parse5';
-import { tagsOf, siteOf, type Documents } from '@sormet/core/model';
+import { type Documents } from '@sormet/core/model';
 import { build, Linker, rulesOf, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
 import { cascade, declaredProperties, widthsOf } from '@sormet/core/style';
 import { dataOf } from '@sormet/core/value';
@@ -111,7 +111,7 @@ test('setting each declaration that the core calls the winner inline changes no 
   test.setTimeout(300_000);
   const documents = await documentsOf(request);
   const linker = new Linker();
-  const site = siteOf(documents);
+  const site = documents.site;
   const seen = new Set<string>();
   let checked = 0;
   for (const address of await demoAddresses(request)) {
@@ -180,9 +180,9 @@ function winnersOf(
   element: ResolvedElement,
   width: string,
 ): [string, string][] {
-  const rules = rulesOf(element, documents, tagsOf(documents));
+  const rules = rulesOf(element, documents, documents.tags);
   return declaredProperties(rules).flatMap((property): [string, string][] => {
-    const [winner] = cascade(rules, property, width, siteOf(documents));
+    const [winner] = cascade(rules, property, width, documents.site);
     return winner ? [[property, winner.declared.css]] : [];
   });
 }

@@ -201,10 +201,7 @@ describe('loading the demo', () => {
     const demo = brackenfold();
     const broken = {
       ...demo,
-      documents: {
-        ...demo.documents,
-        site: { ...demo.documents['site']!, slug: 'Not A Slug' } as never,
-      },
+      documents: demo.documents.with({ ...demo.documents.site, slug: 'Not A Slug' }),
     };
     await expect(loadSite(server.database, broken)).rejects.toThrow('site/slug');
   });

@@ -118,7 +118,11 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
   router.get('/sites/:site', async (request, response) => {
     const site = await siteIn(request);
     const { revision, documents } = await store.state(site);
-    answer(response, shapes.SiteAnswer, { site: await summaryOf(site), revision, documents });
+    answer(response, shapes.SiteAnswer, {
+      site: await summaryOf(site),
+      revision,
+      documents: documents.toJSON(),
+    });
   });
 
   router.post('/sites/:site/edits', async (request, response) => {

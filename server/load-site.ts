@@ -1,5 +1,5 @@
 import type { DataSource } from 'typeorm';
-import { siteOf, type Documents } from '@sormet/core/model';
+import { type Documents } from '@sormet/core/model';
 import { findingsOf } from '@sormet/core/edit';
 import type { DemoSite } from '@sormet/demo';
 import { DocumentEntity, FileEntity, SiteEntity } from './database/entities';
@@ -13,7 +13,7 @@ export async function loadSite(
   database: DataSource,
   { documents, files }: DemoSite,
 ): Promise<boolean> {
-  const { slug, name } = siteOf(documents);
+  const { slug, name } = documents.site;
   check(documents);
   return database.transaction(async (manager) => {
     const inserted = await manager
@@ -26,7 +26,7 @@ export async function loadSite(
         name,
         revision: 1,
         liveRelease: null,
-        documents: Object.keys(documents).length,
+        documents: documents.size,
       })
       .orIgnore()
       .returning('id')
@@ -34,7 +34,7 @@ export async function loadSite(
     if ((inserted.raw as unknown[]).length === 0) return false;
     for (const [sha256, { bytes, mediaType }] of files)
       await manager.getRepository(FileEntity).upsert({ sha256, mediaType, bytes }, ['sha256']);
-    for (const doc of Object.values(documents)) {
+    for (const doc of documents) {
       await manager
         .getRepository(DocumentEntity)
         .insert({ site: slug, id: doc.id, kind: doc.kind, version: 1, body: doc as never });

@@ -1,6 +1,6 @@
 import type { EntityManager } from 'typeorm';
 import { differences } from '@sormet/core/edit';
-import { FORMAT, formatOf, newId, upgraded, type Stored } from '@sormet/core/model';
+import { Documents, FORMAT, formatOf, newId, upgraded, type Stored } from '@sormet/core/model';
 import { DocumentEntity, HistoryEntity, SiteEntity } from './database/entities';
 import type { SiteStore } from './database/site-store';
 import { storeUses } from './edits/accept';
@@ -22,19 +22,20 @@ async function upgradeSite(manager: EntityManager, id: string): Promise<void> {
     .where('s.id = :id', { id })
     .getOneOrFail();
   const rows = await manager.getRepository(DocumentEntity).findBy({ site: id });
-  const stored = Object.fromEntries(rows.map((row) => [row.id, row.body])) as unknown as Stored;
+  const stored: Stored = Object.fromEntries(rows.map((row) => [row.id, row.body]));
   const from = formatOf(stored);
   if (from === FORMAT) return;
-  const documents = upgraded(stored);
-  const changes = differences(stored, documents);
+  const now = upgraded(stored);
+  const documents = Documents.fromRecord(now);
+  const changes = differences(stored, now);
   const revision = site.revision + 1;
-  const count = Object.keys(documents).length;
+  const count = documents.size;
   for (const doc of new Set(changes.map((change) => change.doc))) {
-    const now = documents[doc];
-    if (now)
+    const is = documents.get(doc);
+    if (is)
       await manager
         .getRepository(DocumentEntity)
-        .upsert({ site: id, id: doc, kind: now.kind, version: revision, body: now as never }, [
+        .upsert({ site: id, id: doc, kind: is.kind, version: revision, body: is as never }, [
           'site',
           'id',
         ]);
@@ -42,7 +43,7 @@ async function upgradeSite(manager: EntityManager, id: string): Promise<void> {
   }
   // What an older format says it uses is not read any more: the table is made anew.
   await manager.query('DELETE FROM uses WHERE site = $1', [id]);
-  for (const doc of Object.values(documents)) await storeUses(manager, id, undefined, doc);
+  for (const doc of [...documents]) await storeUses(manager, id, undefined, doc);
   await manager.getRepository(HistoryEntity).insert({
     site: id,
     revision,

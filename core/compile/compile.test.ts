@@ -1,6 +1,6 @@
 import { brackenfold } from '@sormet/demo';
 import { parse } from 'parse5';
-import { assetPath, text, type AssetDoc, type Documents, type PageDoc } from '../model';
+import { assetPath, text, type AssetDoc, Documents, type PageDoc } from '../model';
 import { Linker } from '../resolve';
 import { blockOf } from '../style';
 import { applyChanges, isRefusal, runEdit, type NamedEdit } from '../edit';
@@ -38,9 +38,7 @@ describe('a release', () => {
   const pageText = (path: string) => release.texts.get(release.manifest[fileOf(path)]!.sha256)!;
 
   test('is the same to the byte each time, in whatever order documents are stored', () => {
-    const shuffled = Object.fromEntries(
-      Object.entries(structuredClone(demo) as Documents).reverse(),
-    );
+    const shuffled = Documents.from(Object.values(structuredClone(demo.toJSON())).reverse());
     const again = compileSite(shuffled, new Linker());
     expect(again.manifest).toEqual(release.manifest);
     expect([...again.texts].sort()).toEqual([...release.texts].sort());
@@ -200,7 +198,7 @@ describe('what will change', () => {
     const type = contentType('tool', { name: 'text', weight: 'number' });
     const stock = documentsOf(roll, listing('one'), listing('two'), type, tool('saw', 'Saw', 2));
     const first = compileSite(stock, new Linker());
-    const later = { ...stock, 'tool-awl': tool('awl', 'Awl', 1) };
+    const later = stock.with(tool('awl', 'Awl', 1));
     const changed = changedBetween(stock, later);
     const partial = compileSite(later, new Linker(), { manifest: first.manifest, changed });
     expect(partial.made).toBe(2);
@@ -208,8 +206,8 @@ describe('what will change', () => {
   });
 
   test('is nothing when an edit changes no byte', () => {
-    const home = demo['page-home'] as PageDoc;
-    const { pages, made } = plan({ ...demo, 'page-home': { ...home, name: 'Front' } });
+    const home = demo.get('page-home') as PageDoc;
+    const { pages, made } = plan(demo.with({ ...home, name: 'Front' }));
     expect([pages, made]).toEqual([[], 1]);
   });
 

@@ -4,9 +4,6 @@ import {
   nodeIn,
   own,
   rootOf,
-  siteOf,
-  tagsOf,
-  tokensDocOf,
   type Block,
   type Documents,
   type Ref,
@@ -53,8 +50,8 @@ interface Written {
  * rules that something on the page can select, and the tokens those use; the same input gives the same bytes.
  */
 export function cssOf(documents: Documents, used: Used): string {
-  const tags = tagsOf(documents);
-  const widths = widthsOf(siteOf(documents));
+  const tags = documents.tags;
+  const widths = widthsOf(documents.site);
   const written: Written[] = [...new Set([...ALWAYS, ...used.tags])]
     .filter((tag) => own(tags.tags, tag))
     .map((tag) => ({
@@ -184,8 +181,8 @@ function layerCss(
  */
 export function stylesRead(documents: Documents, used: Used): Set<string> {
   const read = new Set<string>();
-  const tags = tagsOf(documents);
-  const tokens = tokensDocOf(documents);
+  const tags = documents.tags;
+  const tokens = documents.tokens;
   const block = (declares: Block | undefined) => {
     for (const key in declares)
       for (const ref of Object.values(declares[key]!.refs ?? {})) token(ref);
@@ -236,7 +233,7 @@ function tokenName(token: string): string {
 
 /** The tokens that are used, and those that they are made from, as custom properties of the root. */
 function tokensCss(documents: Documents, used: ReadonlySet<string>): string {
-  const { tokens } = tokensDocOf(documents);
+  const { tokens } = documents.tokens;
   const wanted = new Set(used);
   // A set gives what is added while it is walked, too.
   for (const id of wanted)
@@ -253,7 +250,7 @@ function tokensCss(documents: Documents, used: ReadonlySet<string>): string {
 
 /** The fonts a site ships with. They are not in a layer: font faces do not cascade. */
 function fontsCss(documents: Documents): string {
-  const { fonts } = siteOf(documents);
+  const { fonts } = documents.site;
   return Object.keys(fonts)
     .sort()
     .map((id) => {

@@ -1,6 +1,6 @@
 import { sha256 } from '@noble/hashes/sha2';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
-import { siteOf, TEXT, type Address, type Documents, type Source } from '../model';
+import { TEXT, type Address, type Documents, type Source } from '../model';
 import {
   escapeAttribute,
   escapeText,
@@ -58,8 +58,8 @@ export class PageCompiler {
       repeats: {},
     };
     const html = htmlOf({
-      language: siteOf(this.documents).language,
-      site: siteOf(this.documents).name,
+      language: this.documents.site.language,
+      site: this.documents.site.name,
       title: plainText(page.title, names),
       description: plainText(page.description, names),
       css: prepared.css.path,
@@ -75,7 +75,7 @@ export class PageCompiler {
     const linked = this.linker.link(this.documents, page);
     const template = prepare(linked, this.data);
     const text = cssOf(this.documents, template.used);
-    const site = siteOf(this.documents);
+    const site = this.documents.site;
     this.sink.add(site.id);
     for (const font of Object.values(site.fonts)) this.sink.add(font.asset);
     for (const each of stylesRead(this.documents, template.used)) this.sink.add(each);

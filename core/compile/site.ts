@@ -6,7 +6,6 @@ import {
   docOf,
   own,
   redirectsOf,
-  siteOf,
   type Doc,
   type Documents,
 } from '../model';
@@ -59,9 +58,7 @@ export function addressOfFile(file: string): string | undefined {
 /** What changed between two states, in the words of `Recorded`: documents, lists, pages of a type, paths. */
 export function changedBetween(before: Documents, after: Documents): Set<string> {
   const changed = new Set<string>();
-  const note = (id: string) => {
-    const old = own(before, id);
-    const now = own(after, id);
+  for (const { id, before: old, after: now } of after.differenceFrom(before)) {
     const moved = whereabouts(old) !== whereabouts(now);
     changed.add(id);
     if (moved) changed.add('path:' + id);
@@ -70,9 +67,7 @@ export function changedBetween(before: Documents, after: Documents): Set<string>
       if (doc?.kind === 'entry') changed.add('entries:' + doc.type);
       if (doc?.kind === 'page' && doc.entries && moved) changed.add('pages:' + doc.entries);
     }
-  };
-  for (const id in after) if (own(before, id) !== after[id]) note(id);
-  for (const id in before) if (!Object.hasOwn(after, id)) note(id);
+  }
   return changed;
 }
 
@@ -104,7 +99,7 @@ export function compileSite(
   before?: { manifest: Manifest; changed: ReadonlySet<string> },
   progress: (done: number, of: number) => void = () => undefined,
 ): CompiledSite {
-  const site = siteOf(documents);
+  const site = documents.site;
   const compiler = new PageCompiler(documents, linker);
   const manifest: Record<string, ReleaseFile> = {};
   const texts = new Map<string, string>();
@@ -218,7 +213,7 @@ function reasonOf(id: string, documents: Documents, earlier: Documents): string 
   if (id.startsWith('path:') || id.startsWith('pages:'))
     return 'the address of a page it links to changed';
   const [name, record] = id.split('#');
-  const doc = own(documents, name!) ?? own(earlier, name!);
+  const doc = documents.get(name!) ?? earlier.get(name!);
   if (record !== undefined && doc?.kind === 'tags') return `the style of every ${record} changed`;
   if (record !== undefined && doc?.kind === 'tokens') {
     const before = docOf(earlier, 'tokens', doc.id);

@@ -1,7 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import {
   ID_PATTERN,
-  own,
   pointer,
   POINTER_PATTERN,
   readAt,
@@ -60,7 +59,7 @@ export function changeTo(
   now: unknown,
 ): Change[] {
   const path = pointer(...tokens);
-  const was = readAt(own(documents, doc), path);
+  const was = readAt(documents.get(doc), path);
   return sameJson(was, now) ? [] : [change(doc, path, was, now)];
 }
 

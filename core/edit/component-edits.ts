@@ -18,7 +18,7 @@ import {
   withDescendants,
   WorkingCopy,
   type ComponentDoc,
-  type Documents,
+  Documents,
   type InstanceNode,
   type Property,
   type Tree,
@@ -71,7 +71,7 @@ export const makeComponent = defineEdit({
       return refuse('The root of a document stays where it is.', doc);
     if (selected.kind !== 'element' && selected.kind !== 'instance')
       return refuse('An element or an instance can become a component.', doc);
-    if (own(documents, component) || own(tree.nodes, instance))
+    if (documents.get(component) || own(tree.nodes, instance))
       return refuse('The ids given are taken.', doc);
     const inside = withDescendants(tree.nodes, node);
     for (const id of inside)
@@ -166,7 +166,7 @@ function withSourceAt(
   path: readonly string[],
   source: Source,
 ): TreeNode {
-  const copy = new WorkingCopy({});
+  const copy = new WorkingCopy(Documents.none);
   copy.write('node', '', node);
   copy.write('node', pointer(...path), source);
   return copy.read('node', '') as TreeNode;

@@ -50,7 +50,7 @@ function html(documents: Documents, doc: string, slug?: string): string {
   const each =
     slug === undefined
       ? undefined
-      : Object.values(documents).find((d) => d.kind === 'entry' && d.slug === slug);
+      : [...documents].find((d) => d.kind === 'entry' && d.slug === slug);
   return htmlOf(
     build(
       new Linker().link(documents, doc),
@@ -96,7 +96,7 @@ describe('placing, moving, removing', () => {
     for (const { branch } of STARTERS) {
       const { root, nodes } = plant(branch(), placeAt(home.nodes, 'root', 0), newId);
       const documents = after(start, { name: 'place', args: { doc: 'home', root, nodes } });
-      const allowed = childrenOf((documents['home'] as PageDoc).nodes).of('root')[0];
+      const allowed = childrenOf((documents.get('home') as PageDoc).nodes).of('root')[0];
       expect(allowed).toBe(root);
     }
   });
@@ -115,7 +115,7 @@ describe('placing, moving, removing', () => {
     expect(html(documents, 'home')).toBe(
       '<main><p>Last</p><section><h2>Hello</h2><a href="/go">Go</a></section></main>',
     );
-    expect((documents['home'] as PageDoc).nodes['sec']).toBe(home.nodes['sec']);
+    expect((documents.get('home') as PageDoc).nodes['sec']).toBe(home.nodes['sec']);
   });
 
   test.each<[string, NamedEdit, string]>([
@@ -146,7 +146,7 @@ describe('placing, moving, removing', () => {
   test('removing takes everything inside along', () => {
     const documents = after(start, { name: 'remove', args: { doc: 'home', node: 'sec' } });
     expect(
-      Object.keys((documents['home'] as PageDoc).nodes).filter(
+      Object.keys((documents.get('home') as PageDoc).nodes).filter(
         (id) => id.startsWith('head') || id === 'sec',
       ),
     ).toEqual([]);
@@ -182,10 +182,13 @@ describe('two people at once', () => {
       args: { doc: 'home', node: 'sec', property, width: 'w900', css: '1px' },
     });
     const documents = both(declare('margin-top'), declare('margin-bottom'));
-    expect(Object.keys((documents['home'] as PageDoc).nodes['sec'] as object)).toContain('style');
+    expect(Object.keys((documents.get('home') as PageDoc).nodes['sec'] as object)).toContain(
+      'style',
+    );
     expect(
-      (documents['home'] as PageDoc & { nodes: Record<string, { style: object }> }).nodes['sec']!
-        .style,
+      (documents.get('home') as PageDoc & { nodes: Record<string, { style: object }> }).nodes[
+        'sec'
+      ]!.style,
     ).toEqual({ 'margin-top@w900': { css: '1px' }, 'margin-bottom@w900': { css: '1px' } });
   });
 
@@ -225,7 +228,7 @@ describe('two people at once', () => {
 
 describe('styling', () => {
   const styleOf = (documents: Documents) =>
-    ((documents['home'] as PageDoc).nodes['sec'] as { style: Record<string, { css: string }> })
+    ((documents.get('home') as PageDoc).nodes['sec'] as { style: Record<string, { css: string }> })
       .style;
 
   test('a shorthand is stored as longhands and taken back as one', () => {
@@ -276,12 +279,12 @@ describe('making a component', () => {
   test('changes nothing that shows', () => {
     const documents = after(start, { name: 'makeComponent', args: made });
     expect(html(documents, 'home')).toBe(html(start, 'home'));
-    expect((documents['home'] as PageDoc).nodes['inst']).toMatchObject({
+    expect((documents.get('home') as PageDoc).nodes['inst']).toMatchObject({
       kind: 'instance',
       component: 'intro',
       place: home.nodes['sec']!.place,
     });
-    expect(rootOf((documents['intro'] as ComponentDoc).nodes)).toBe('sec');
+    expect(rootOf((documents.get('intro') as ComponentDoc).nodes)).toBe('sec');
   });
 
   test('hands in what was read of the page, as properties that the instance binds', () => {
@@ -313,12 +316,12 @@ describe('making a component', () => {
     const before = documentsOf(shed, entry('shed', 'a', { name: words('Ash') }), each);
     const documents = after(before, { name: 'makeComponent', args: { ...made, doc: 'each' } });
     expect(html(documents, 'each', 'a')).toBe('<main><section><h2>Ash</h2></section></main>');
-    expect((documents['intro'] as ComponentDoc).properties['i1']).toMatchObject({
+    expect((documents.get('intro') as ComponentDoc).properties['i1']).toMatchObject({
       label: 'Heading text',
       key: 'headingText',
       type: { kind: 'text' },
     });
-    expect(((documents['each'] as PageDoc).nodes['inst'] as InstanceNode).values).toEqual({
+    expect(((documents.get('each') as PageDoc).nodes['inst'] as InstanceNode).values).toEqual({
       i1: { is: 'field', from: 'page', path: ['name'] },
     });
   });
@@ -334,7 +337,9 @@ describe('making a component', () => {
       },
     });
     const documents = after(hidden, { name: 'makeComponent', args: made });
-    expect((documents['home'] as PageDoc).nodes['inst']).toMatchObject({ shown: { value: false } });
+    expect((documents.get('home') as PageDoc).nodes['inst']).toMatchObject({
+      shown: { value: false },
+    });
     expect(html(documents, 'intro')).toContain('<section>');
   });
 
@@ -369,7 +374,7 @@ describe('making a component', () => {
 
 describe('exposing', () => {
   const documents = after(start, { name: 'makeComponent', args: made });
-  const controls = controlsOf(documents, documents['intro'] as ComponentDoc);
+  const controls = controlsOf(documents, documents.get('intro') as ComponentDoc);
   const exposure = (row: ControlRow, n: number) => ({
     node: row.node,
     control: row.control,
@@ -395,12 +400,12 @@ describe('exposing', () => {
   });
 
   test('makes what was held the default, and changes nothing that shows', () => {
-    expect((exposed['intro'] as ComponentDoc).properties['p1']).toMatchObject({
+    expect((exposed.get('intro') as ComponentDoc).properties['p1']).toMatchObject({
       label: 'Heading text',
       default: text('Hello'),
       group: 'ghead',
     });
-    expect((exposed['intro'] as ComponentDoc).properties['p0']?.default).toMatchObject({
+    expect((exposed.get('intro') as ComponentDoc).properties['p0']?.default).toMatchObject({
       value: true,
     });
     expect(html(exposed, 'home')).toBe(html(documents, 'home'));
@@ -408,7 +413,7 @@ describe('exposing', () => {
 
   test('makes one group for each element', () => {
     expect(
-      Object.values((exposed['intro'] as ComponentDoc).groups).map(({ label }) => label),
+      Object.values((exposed.get('intro') as ComponentDoc).groups).map(({ label }) => label),
     ).toEqual(['Heading', 'Button']);
   });
 
@@ -425,7 +430,7 @@ describe('exposing', () => {
     let back = exposed;
     for (const n of [0, 1])
       back = after(back, { name: 'unexpose', args: { component: 'intro', property: `p${n}` } });
-    expect(Object.keys((back['intro'] as ComponentDoc).groups)).toEqual(['glink']);
+    expect(Object.keys((back.get('intro') as ComponentDoc).groups)).toEqual(['glink']);
     expect(html(back, 'home')).toBe(html(documents, 'home'));
   });
 
@@ -457,10 +462,10 @@ describe('exposing', () => {
         name: 'makeDefault',
         args: { doc: 'home', node: 'inst', property: 'p1' },
       });
-      expect((documents['intro'] as ComponentDoc).properties['p1']?.default).toEqual(
+      expect((documents.get('intro') as ComponentDoc).properties['p1']?.default).toEqual(
         text('For all'),
       );
-      expect(((documents['home'] as PageDoc).nodes['inst'] as InstanceNode).values).toEqual({});
+      expect(((documents.get('home') as PageDoc).nodes['inst'] as InstanceNode).values).toEqual({});
     });
 
     test('only a value set here can become the default', () => {
@@ -486,7 +491,7 @@ describe('exposing', () => {
       name: 'labelProperty',
       args: { component: 'intro', property: 'p1', label: 'Big words' },
     });
-    expect((documents['intro'] as ComponentDoc).properties['p1']).toMatchObject({
+    expect((documents.get('intro') as ComponentDoc).properties['p1']).toMatchObject({
       label: 'Big words',
       key: 'headingText',
     });
@@ -533,9 +538,9 @@ describe('pages and entries', () => {
 
   test('a page that moves leaves its path leading to it', () => {
     const moved = after(documents, { name: 'setPath', args: { page: 'about', path: '/who' } });
-    expect(moved['about']).toMatchObject({ path: '/who', former: { '/about': true } });
+    expect(moved.get('about')).toMatchObject({ path: '/who', former: { '/about': true } });
     const back = after(moved, { name: 'setPath', args: { page: 'about', path: '/about' } });
-    expect(back['about']).toMatchObject({ path: '/about', former: { '/who': true } });
+    expect(back.get('about')).toMatchObject({ path: '/about', former: { '/who': true } });
   });
 
   test('a path that is taken is refused', () => {
@@ -567,7 +572,7 @@ describe('pages and entries', () => {
       name: 'setField',
       args: { entry: 'shed-a', field: 'name', value: words('Ash') },
     });
-    expect(set['shed-a']).toMatchObject({ values: { name: words('Ash') } });
+    expect(set.get('shed-a')).toMatchObject({ values: { name: words('Ash') } });
     expect(
       after(set, { name: 'setField', args: { entry: 'shed-a', field: 'name', value: null } }),
     ).toEqual(documents);

@@ -13,6 +13,7 @@ import {
   placeAt,
   rootOf,
   type ComponentDoc,
+  type Doc,
   type Documents,
   type EntryDoc,
   type PageDoc,
@@ -57,26 +58,28 @@ const roll = component('roll', {
   ],
 });
 const withMore = (id: string, ...branches: Branch[]): PageDoc =>
-  branches.reduce((doc, branch) => {
-    const place = placeAt(doc.nodes, rootOf(doc.nodes), 9, 'main');
-    return { ...doc, nodes: { ...doc.nodes, ...plant(branch, place, newId).nodes } };
-  }, shipped[id] as PageDoc);
-const shed = shipped['shed'] as TypeDoc;
+  branches.reduce(
+    (doc, branch) => {
+      const place = placeAt(doc.nodes, rootOf(doc.nodes), 9, 'main');
+      return { ...doc, nodes: { ...doc.nodes, ...plant(branch, place, newId).nodes } };
+    },
+    shipped.get(id) as PageDoc,
+  );
+const shed = shipped.get('shed') as TypeDoc;
 /** A content type with a choice among its fields, and entries that differ in it. */
-const toned: Documents = {
-  shed: {
+const toned: Doc[] = [
+  {
     ...shed,
     fields: { ...shed.fields, tone: { label: 'Tone', key: 'tone', order: 'b00', type: TONE } },
   },
-  ...Object.fromEntries(
-    Object.values(shipped)
-      .filter((doc): doc is EntryDoc => doc.kind === 'entry' && doc.type === 'shed')
-      .map((doc, i) => {
-        const tone: Typed = { type: 'choice', value: i % 2 === 0 ? 'loud' : 'calm' };
-        return [doc.id, { ...doc, values: { ...doc.values, tone } }];
-      }),
-  ),
-};
+  ...shipped
+    .all('entry')
+    .filter(({ type }) => type === 'shed')
+    .map((doc, i) => {
+      const tone: Typed = { type: 'choice', value: i % 2 === 0 ? 'loud' : 'calm' };
+      return { ...doc, values: { ...doc.values, tone } };
+    }),
+];
 const signed: Branch = {
   id: 'a-sign',
   component: 'sign',
@@ -88,16 +91,15 @@ const ofEntry: Source = { is: 'field', from: 'page', path: ['tone'] };
  * The demo, with a component that nothing places and whose nodes have the ids of another's, with one that two pages
  * place and that lists entries, and with one whose look varies in every way there is.
  */
-const demo: Documents = {
-  ...shipped,
-  spare: { ...(shipped['quote'] as ComponentDoc), id: 'spare', name: 'Spare/Quote' },
+const demo = shipped.with(
+  { ...(shipped.get('quote') as ComponentDoc), id: 'spare', name: 'Spare/Quote' },
   ...toned,
-  ...Object.fromEntries(signDocs.map((doc) => [doc.id, doc])),
+  ...signDocs,
   roll,
-  'page-home': withMore('page-home', { id: 'home-roll', component: 'roll' }, signed),
-  'page-about': withMore('page-about', { id: 'about-roll', component: 'roll' }),
-  'page-shed': withMore('page-shed', { ...signed, values: { tone: ofEntry } }),
-};
+  withMore('page-home', { id: 'home-roll', component: 'roll' }, signed),
+  withMore('page-about', { id: 'about-roll', component: 'roll' }),
+  withMore('page-shed', { ...signed, values: { tone: ofEntry } }),
+);
 
 /** Runs of edits as lists of numbers; fast-check shortens a run that breaks a law. */
 const runs = (maxLength: number) =>
@@ -144,7 +146,7 @@ describe('whatever somebody edits', () => {
       fc.property(runs(14), (steps) => {
         for (const { after, changes } of runEdits(demo, steps))
           for (const id of touched(changes)) {
-            const doc = after[id];
+            const doc = after.get(id);
             if (doc)
               expect([id, documentFindings(doc), invariantFindings(doc)]).toEqual([id, [], []]);
           }
@@ -185,7 +187,7 @@ describe('whatever somebody edits', () => {
       fc.property(runs(8), fc.nat(), (steps, pick) => {
         for (const { after, changes } of runEdits(demo, steps))
           for (const id of touched(changes)) {
-            const doc = after[id];
+            const doc = after.get(id);
             if (!doc) continue;
             const spoiled = structuredClone(doc) as unknown as Record<string, unknown>;
             const members = Object.keys(spoiled).filter((name) => name !== 'kind');
@@ -217,9 +219,9 @@ describe('whatever somebody edits', () => {
         for (const { before, after, changes } of runEdits(demo, steps))
           for (const id of touched(changes)) {
             const patch = asPatch(changes.filter(({ doc }) => doc === id)) as Operation[];
-            const start = structuredClone(before[id] ?? null) as unknown;
+            const start = structuredClone(before.get(id) ?? null) as unknown;
             const { newDocument } = jsonPatch.applyPatch(start, structuredClone(patch), true);
-            expect(newDocument ?? undefined).toEqual(after[id]);
+            expect(newDocument ?? undefined).toEqual(after.get(id));
           }
       }),
       { numRuns: 40 },
@@ -303,8 +305,8 @@ function statesOf(steps: readonly (readonly number[])[]): Documents[] {
 
 /** Some pages and entries of a state: each page, on per-entry pages three entries. */
 function shownIn(documents: Documents) {
-  const found: [string, string, Extract<Documents[string], { kind: 'entry' }> | undefined][] = [];
-  for (const doc of Object.values(documents)) {
+  const found: [string, string, EntryDoc | undefined][] = [];
+  for (const doc of [...documents]) {
     if (doc.kind !== 'page') continue;
     if (doc.entries === null) found.push([doc.id, doc.id, undefined]);
     else

@@ -35,7 +35,7 @@ export const mend = defineEdit({
     const found = danglingIn(documents).find((each) => each.doc === doc && each.path === path);
     if (!found) return refuse('There is nothing to mend here any more.', doc, path);
     const [member, node] = tokensOf(path);
-    const stored = own(documents, doc)!;
+    const stored = documents.get(doc)!;
     if (stored.kind === 'site') return changeTo(documents, doc, ['surround'], null);
     const tree = treeDocOf(documents, doc);
     if (!tree || member !== 'nodes' || node === undefined)
@@ -52,11 +52,11 @@ export const mend = defineEdit({
       .map((id) => change(doc, pointer('nodes', id), tree.nodes[id], undefined));
   },
   says: (documents, { doc }) =>
-    `mended what pointed at nothing in ${documentWord(own(documents, doc))}`,
+    `mended what pointed at nothing in ${documentWord(documents.get(doc))}`,
 });
 
 function withoutGoneProperties(documents: Documents, doc: string, node: string): Change[] {
-  const component = own(documents, doc);
+  const component = documents.get(doc);
   if (component?.kind !== 'component') return [];
   const stored = component.nodes[node]!;
   return membersWithSources(stored, (source) =>
@@ -79,8 +79,8 @@ export const tidy = defineEdit({
       for (const key of Object.keys(block).sort())
         changes.push(...changeTo(documents, doc, [...tokens, key], own(now, key)));
     };
-    for (const id of Object.keys(documents).sort()) {
-      const doc = documents[id]!;
+    for (const doc of documents) {
+      const { id } = doc;
       for (const { where, block } of blocksOf(doc)) add(id, where, block);
     }
     return changes;

@@ -201,7 +201,7 @@ class NestingCheck {
         return allows && !(inner.kind === 'instance' && Object.hasOwn(allows, inner.component));
       });
       if (other === undefined) continue;
-      const names = Object.keys(allows!).map((each) => documentWord(own(this.documents, each)));
+      const names = Object.keys(allows!).map((each) => documentWord(this.documents.get(each)));
       this.findings.push({
         doc: at,
         path: pointer('nodes', node === id ? other : node),

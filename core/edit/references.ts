@@ -100,7 +100,7 @@ export function nodeReferences(
 
 /** Whether a reference leads to a document of the kind it must. */
 export function leads(documents: Documents, { kind, to }: Reference): boolean {
-  return own(documents, to)?.kind === kind;
+  return documents.get(to)?.kind === kind;
 }
 
 /** Something that points at nothing: where, and why it means nothing as it is. */
@@ -113,8 +113,8 @@ export interface Dangling {
 /** Everything on a site that points at nothing: no edit leaves such a thing, but older versions did. */
 export function danglingIn(documents: Documents): Dangling[] {
   const found: Dangling[] = [];
-  for (const id in documents) {
-    const doc = documents[id]!;
+  for (const doc of documents) {
+    const { id } = doc;
     for (const reference of referencesOf(doc))
       if (!leads(documents, reference))
         found.push({ doc: id, path: reference.path, reason: reference.reason });

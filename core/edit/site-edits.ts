@@ -25,8 +25,7 @@ function pagePath(documents: Documents, page: string): string {
 export const addPage = defineEdit({
   args: Type.Object({ page: PageDoc }, exact),
   run(documents, { page }) {
-    if (own(documents, page.id))
-      return refuse('A document with this id is there already.', page.id);
+    if (documents.get(page.id)) return refuse('A document with this id is there already.', page.id);
     return [change(page.id, '', undefined, page), ...pathTaken(documents, page.id, page.path)];
   },
   says: (_, { page }) => `added the page ${page.path}`,
@@ -104,7 +103,7 @@ export const setPage = defineEdit({
 export const addEntry = defineEdit({
   args: Type.Object({ entry: EntryDoc }, exact),
   run(documents, { entry }) {
-    if (own(documents, entry.id))
+    if (documents.get(entry.id))
       return refuse('A document with this id is there already.', entry.id);
     return [
       change(entry.id, '', undefined, entry),
@@ -182,7 +181,7 @@ export const setEntry = defineEdit({
 export const addAsset = defineEdit({
   args: Type.Object({ asset: AssetDoc }, exact),
   run(documents, { asset }) {
-    if (own(documents, asset.id))
+    if (documents.get(asset.id))
       return refuse('A document with this id is there already.', asset.id);
     return [change(asset.id, '', undefined, asset)];
   },

@@ -66,10 +66,7 @@ describe('what would point at nothing', () => {
   test('is refused with who needs it: a component that is placed, the surround of a site', () => {
     const remove: NamedEdit = { name: 'removeComponent', args: { component: 'card' } };
     expect(refusal(start, remove)).toBe('Card is still used in /.');
-    const surrounded = {
-      ...removed.documents,
-      site: { ...start['site']!, surround: 'card' },
-    } as Documents;
+    const surrounded = removed.documents.with({ ...start.site, surround: 'card' });
     expect(refusal(surrounded, remove)).toContain('is still used in the settings of the site');
   });
 
@@ -103,18 +100,19 @@ describe('what would point at nothing', () => {
         },
       ],
     });
-    const broken = {
-      ...documentsOf(card, home, about, lost, entry('nothing', 'alone', { name: words('x') })),
-      site: { ...start['site']!, surround: 'nowhere' },
-    } as Documents;
+    const alone = entry('nothing', 'alone', { name: words('x') });
+    const broken = documentsOf(card, home, about, lost, alone).with({
+      ...start.site,
+      surround: 'nowhere',
+    });
     let documents: Documents = broken;
     for (let left = danglingIn(documents); left.length > 0; left = danglingIn(documents)) {
       const { doc, path } = left[0]!;
       documents = done(documents, { name: 'mend', args: { doc, path } }).documents;
     }
-    for (const doc of Object.values(documents)) expect(documentFindings(doc)).toEqual([]);
-    expect(documents['nothing-alone']).toBeUndefined();
-    expect(documents['site']).toMatchObject({ surround: null });
+    for (const doc of [...documents]) expect(documentFindings(doc)).toEqual([]);
+    expect(documents.get('nothing-alone')).toBeUndefined();
+    expect(documents.get('site')).toMatchObject({ surround: null });
   });
 });
 
@@ -147,7 +145,7 @@ describe('what is too much', () => {
         children: [{ ...nested(80), children: [] }],
       });
       const deep = component(`deep${i}`, chain(80, inner));
-      documents = { ...documents, [shell.id]: shell, [deep.id]: deep };
+      documents = documents.with(shell, deep);
       inner = deep.id;
     }
     expect(refusal(documents, placing('about', { component: inner }))).toContain('browsers keep');
@@ -168,7 +166,7 @@ describe('what is too much', () => {
         tag: 'div',
         children: [{ component: inner }, { component: inner }],
       });
-      documents = { ...documents, [twice.id]: twice };
+      documents = documents.with(twice);
       inner = twice.id;
     }
     expect(refusal(documents, placing('about', { component: inner }))).toContain('written out');
@@ -197,7 +195,7 @@ describe('a slot', () => {
     page('home', '/', { tag: 'main', children: [{ id: 'row', component: 'row' }] }),
   );
   const into = (documents: Documents, branch: Branch): NamedEdit => {
-    const { nodes } = documents['home'] as PageDoc;
+    const { nodes } = documents.get('home') as PageDoc;
     const place = placeAt(nodes, 'row', 9, 'cards');
     return { name: 'place', args: { doc: 'home', ...plant(branch, place, newId) } };
   };
@@ -216,17 +214,15 @@ describe('a slot', () => {
     expect(refusal(documents, into(documents, { component: 'card' }))).toBe(
       'The slot “Cards” holds 2 at most.',
     );
-    const narrowed = {
-      ...documents,
-      row: { ...row, slots: { cards: { ...row.slots['cards']!, most: 1 } } },
-    };
+    const slots = { cards: { ...row.slots['cards']!, most: 1 } };
+    const narrowed = documents.with({ ...row, slots });
     expect(
       refusal(narrowed, { name: 'remove', args: { doc: 'home', node: cardsIn(narrowed)[0]! } }),
     ).toBe('done');
   });
 
   const cardsIn = (documents: Documents) =>
-    childrenOf((documents['home'] as PageDoc).nodes).of('row', 'cards');
+    childrenOf((documents.get('home') as PageDoc).nodes).of('row', 'cards');
 });
 
 describe('rich text', () => {
@@ -272,7 +268,7 @@ describe('what an edit costs', () => {
 
   test('a text that is typed is checked alone: what is wrong elsewhere in the document is not looked at', () => {
     const odd = { ...home, nodes: { ...home.nodes, two: { ...home.nodes['two']!, extra: 1 } } };
-    const documents = { ...start, home: odd } as Documents;
+    const documents = start.with(odd);
     expect(documentFindings(odd)).not.toEqual([]);
     expect(
       refusal(documents, { name: 'nameNode', args: { doc: 'home', node: 'one', name: 'x' } }),
@@ -320,8 +316,8 @@ describe('taking back', () => {
       name: 'unexpose',
       args: { component: 'lists', property: 'which' },
     });
-    expect(JSON.stringify(after['lists'])).not.toContain('"property"');
-    expect(JSON.stringify(after['lists']).match(/Millgate/g)).toHaveLength(3);
+    expect(JSON.stringify(after.get('lists'))).not.toContain('"property"');
+    expect(JSON.stringify(after.get('lists')).match(/Millgate/g)).toHaveLength(3);
   });
 });
 

@@ -2,13 +2,12 @@ import {
   documentFindings,
   documentFindingsAt,
   invariantFindings,
-  own,
   pointer,
   siteFindings,
   tokensOf,
   type Block,
   type Doc,
-  type Documents,
+  Documents,
   type Finding,
   type NodeId,
 } from '../model';
@@ -48,9 +47,9 @@ export function newFindings(
 /** Every finding about documents that come new together: a site that is loaded. */
 export function findingsOf(documents: Documents): DocumentFinding[] {
   return newFindings(
-    {},
+    Documents.none,
     documents,
-    Object.keys(documents).map((doc) => ({ doc, path: '', now: documents[doc] })),
+    [...documents].map((doc) => ({ doc: doc.id, path: '', now: doc })),
   );
 }
 
@@ -85,9 +84,9 @@ const CHECKS: readonly ((
 function schemas(documents: Documents, touched: Touched, other: Documents): DocumentFinding[] {
   const findings: DocumentFinding[] = [];
   for (const [id, paths] of touched) {
-    const doc = own(documents, id);
+    const doc = documents.get(id);
     if (!doc) continue;
-    const found = own(other, id) ? documentFindingsAt(doc, paths) : documentFindings(doc);
+    const found = other.get(id) ? documentFindingsAt(doc, paths) : documentFindings(doc);
     for (const finding of found) findings.push({ doc: id, ...finding });
     if (doc.id !== id)
       findings.push({ doc: id, path: '/id', reason: 'is not the id it is stored under' });
@@ -97,7 +96,7 @@ function schemas(documents: Documents, touched: Touched, other: Documents): Docu
 
 function invariants(documents: Documents, touched: Touched): DocumentFinding[] {
   return [...touched].flatMap(([id, paths]) => {
-    const doc = own(documents, id);
+    const doc = documents.get(id);
     return doc
       ? invariantFindings(doc, onlyNodes(paths)).map((finding) => ({ doc: id, ...finding }))
       : [];
@@ -118,7 +117,7 @@ function onlyNodes(paths: readonly (readonly string[])[]): ReadonlySet<NodeId> |
 function declarations(documents: Documents, touched: Touched): DocumentFinding[] {
   const findings: DocumentFinding[] = [];
   for (const [id, paths] of touched) {
-    const doc = own(documents, id);
+    const doc = documents.get(id);
     const blocks = new Map<string, Block>();
     if (!doc) continue;
     for (const path of paths)
@@ -141,8 +140,8 @@ function references(documents: Documents, touched: Touched, other: Documents): D
   const findings: DocumentFinding[] = [];
   const gone = new Set<string>();
   for (const [id, paths] of touched) {
-    const doc = own(documents, id);
-    if (own(other, id) && own(other, id)?.kind !== doc?.kind) gone.add(id);
+    const doc = documents.get(id);
+    if (other.get(id) && other.get(id)?.kind !== doc?.kind) gone.add(id);
     if (!doc) continue;
     for (const reference of touchedReferences(doc, paths))
       if (!leads(documents, reference))
@@ -150,12 +149,12 @@ function references(documents: Documents, touched: Touched, other: Documents): D
   }
   if (gone.size === 0) return findings;
   const holders = new Map<string, string[]>();
-  for (const id in documents)
-    for (const reference of referencesOf(documents[id]!))
+  for (const doc of documents)
+    for (const reference of referencesOf(doc))
       if (gone.has(reference.to) && !leads(documents, reference))
-        holders.set(reference.to, [...(holders.get(reference.to) ?? []), id]);
+        holders.set(reference.to, [...(holders.get(reference.to) ?? []), doc.id]);
   for (const [to, by] of holders)
-    findings.push({ doc: to, path: '', reason: stillUsed(documents, own(other, to), by) });
+    findings.push({ doc: to, path: '', reason: stillUsed(documents, other.get(to), by) });
   return findings;
 }
 
@@ -171,7 +170,7 @@ function touchedReferences(doc: Doc, paths: readonly (readonly string[])[]): rea
 }
 
 function stillUsed(documents: Documents, doc: Doc | undefined, by: readonly string[]): string {
-  const places = [...new Set(by)].map((id) => documentWord(own(documents, id)));
+  const places = [...new Set(by)].map((id) => documentWord(documents.get(id)));
   const shown = places.slice(0, 3).join(', ');
   const more = places.length > 3 ? ` and ${places.length - 3} more` : '';
   return `${documentWord(doc)} is still used in ${shown}${more}`;

@@ -8,7 +8,6 @@ import {
   rootOf,
   Source,
   treeDocOf,
-  tagsOf,
   docOf,
   Tree,
   withDescendants,
@@ -172,7 +171,7 @@ export const declareTag = defineEdit({
     exact,
   ),
   run(documents, { tag, property, width, css }) {
-    const tags = tagsOf(documents);
+    const tags = documents.tags;
     const block = own(tags.tags, tag);
     if (!block) return refuse(`The site has no style for ${tag} yet.`, tags.id);
     return declareIn(documents, tags.id, ['tags', tag], block, property, width, css);

@@ -1,5 +1,12 @@
 import { compileSite } from '../compile';
-import { text, type Documents, type EntryDoc, type TagsDoc, type TypeDoc } from '../model';
+import {
+  text,
+  type Documents,
+  type EntryDoc,
+  type TagsDoc,
+  type ComponentDoc,
+  type TypeDoc,
+} from '../model';
 import { Reach } from '../reach';
 import { build, Linker, prepare, rulesOf, write } from '../resolve';
 import { component, contentType, documentsOf, entry, htmlOf, nodesOf, page } from '../test';
@@ -60,7 +67,7 @@ function siteNamed(name: string): Documents {
 
 describe.each(NAMES)('everything that is named “%s”', (name) => {
   const documents = siteNamed(name);
-  const one = Object.values(documents).find((doc): doc is EntryDoc => doc.kind === 'entry')!;
+  const one = [...documents].find((doc): doc is EntryDoc => doc.kind === 'entry')!;
 
   test('is shown, written, published and counted like anything else', () => {
     const linked = new Linker().link(documents, `${name}-p`);
@@ -69,7 +76,7 @@ describe.each(NAMES)('everything that is named “%s”', (name) => {
     expect(htmlOf(built.root)).toContain('<h2>Named</h2><p>Named</p>');
     expect(write(prepare(linked, data), one)).toBe(htmlOf(built.root));
     for (const node of nodesOf(built.root))
-      if (node.kind === 'element') rulesOf(node, documents, documents['tags'] as TagsDoc);
+      if (node.kind === 'element') rulesOf(node, documents, documents.get('tags') as TagsDoc);
     const { manifest } = compileSite(documents, new Linker());
     expect(Object.keys(manifest)).toContain(`/x/${one.slug}/index.html`);
     expect(new Reach(documents).answer(name).instances).toHaveLength(1);
@@ -77,19 +84,18 @@ describe.each(NAMES)('everything that is named “%s”', (name) => {
   });
 
   test('and what is not there under that name is not there', () => {
-    const bare: Documents = { ...documents };
-    delete (bare as Record<string, unknown>)[name];
-    const definition = documents[name] as Extract<Documents[string], { kind: 'component' }>;
+    const bare = documents.without(name);
+    const definition = documents.get(name) as ComponentDoc;
     const without = { ...definition, properties: {}, slots: {} };
-    const emptied = { ...documents, [name]: without, [one.id]: { ...one, values: {} } };
-    const typed = documents[`${name}-t`] as TypeDoc;
-    const fieldless = { ...documents, [`${name}-t`]: { ...typed, fields: {} } };
+    const emptied = documents.with(without, { ...one, values: {} });
+    const typed = documents.get(`${name}-t`) as TypeDoc;
+    const fieldless = documents.with({ ...typed, fields: {} });
     for (const state of [bare, emptied, fieldless]) {
       const linked = new Linker().link(state, `${name}-p`);
       const html = htmlOf(build(linked, dataOf(state), one).root);
       expect(html).not.toContain('Named');
       expect(write(prepare(linked, dataOf(state)), one)).toBe(html);
-      controlsOf(state, state[`${name}-p`] as never);
+      controlsOf(state, state.get(`${name}-p`) as never);
     }
   });
 

@@ -1,5 +1,6 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { MEDIA_TYPES } from './assets';
+import type { Documents } from './document-set';
 import { ID_PATTERN } from './ids';
 import { OrderKey } from './order';
 import { Source } from './source';
@@ -254,17 +255,12 @@ export type Doc =
   SiteDoc | TokensDoc | TagsDoc | StyleDoc | PageDoc | ComponentDoc | TypeDoc | EntryDoc | AssetDoc;
 export type DocOf<K extends Kind> = Extract<Doc, { kind: K }>;
 
-/** The documents of a site by id. Never changed in place: an edit makes a new record that shares the rest. */
-export type Documents = Readonly<Record<string, Doc>>;
+/** The kinds of which a site has exactly one document. */
+export const ONLY_KINDS = ['site', 'tokens', 'tags'] as const;
 
-/** All documents of one kind, in the order of their ids. */
-export function allOf<K extends Kind>(documents: Documents, kind: K): DocOf<K>[] {
-  const found: DocOf<K>[] = [];
-  for (const id in documents) {
-    const doc = documents[id]!;
-    if (doc.kind === kind) found.push(doc as DocOf<K>);
-  }
-  return found.sort((a, b) => (a.id < b.id ? -1 : 1));
+/** All documents of one kind, by id. */
+export function allOf<K extends Kind>(documents: Documents, kind: K): readonly DocOf<K>[] {
+  return documents.all(kind);
 }
 
 /** The document with this id, when it is there and of this kind. */
@@ -273,34 +269,7 @@ export function docOf<K extends Kind>(
   kind: K,
   id: string,
 ): DocOf<K> | undefined {
-  const doc = own(documents, id);
-  return doc?.kind === kind ? (doc as DocOf<K>) : undefined;
-}
-
-/** The site document among a site's documents. @throws when it is missing, which no stored site is. */
-export function siteOf(documents: Documents): SiteDoc {
-  return onlyOf(documents, 'site');
-}
-
-/** The tag styles of a site. @throws when they are missing, which no stored site is. */
-export function tagsOf(documents: Documents): TagsDoc {
-  return onlyOf(documents, 'tags');
-}
-
-/** The tokens of a site. @throws when they are missing, which no stored site is. */
-export function tokensDocOf(documents: Documents): TokensDoc {
-  return onlyOf(documents, 'tokens');
-}
-
-/** The kinds of which a site has exactly one document. */
-export const ONLY_KINDS = ['site', 'tokens', 'tags'] as const;
-
-function onlyOf<K extends (typeof ONLY_KINDS)[number]>(documents: Documents, kind: K): DocOf<K> {
-  for (const id in documents) {
-    const doc = documents[id]!;
-    if (doc.kind === kind) return doc as DocOf<K>;
-  }
-  throw new Error(`These documents hold no ${kind} document.`);
+  return documents.ofKind(kind, id);
 }
 
 /** A page or component: a document with a tree. */
@@ -308,8 +277,7 @@ export type TreeDoc = PageDoc | ComponentDoc;
 
 /** The document with this id, when it holds a tree. */
 export function treeDocOf(documents: Documents, id: string): TreeDoc | undefined {
-  const doc = own(documents, id);
-  return doc && (doc.kind === 'page' || doc.kind === 'component') ? doc : undefined;
+  return documents.ofKind('page', id) ?? documents.ofKind('component', id);
 }
 
 /** The node with this id in the document with that one, when both are there. */

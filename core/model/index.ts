@@ -8,6 +8,7 @@ export * from './addresses';
 export * from './source';
 export * from './tree';
 export * from './documents';
+export * from './document-set';
 export * from './order';
 export * from './children';
 export * from './pointer';

@@ -1,5 +1,6 @@
 import { childrenOf } from './children';
-import type { ComponentDoc, Doc, Documents, TreeDoc } from './documents';
+import type { Documents } from './document-set';
+import type { ComponentDoc, Doc, TreeDoc } from './documents';
 import { allOf, docOf, ONLY_KINDS } from './documents';
 import { attributesOf, isVoid, TAGS } from './html';
 import type { NodeId } from './ids';

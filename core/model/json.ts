@@ -2,10 +2,18 @@
 export type Json =
   null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json };
 
+/** What is written for an object that says so itself, as `JSON.stringify` asks for it. */
+function written(value: object): unknown {
+  const { toJSON } = value as { toJSON?: () => unknown };
+  return typeof toJSON === 'function' ? toJSON.call(value) : value;
+}
+
 /** Whether two JSON values are equal; members that are `undefined` count as absent. */
-export function sameJson(a: unknown, b: unknown): boolean {
-  if (a === b) return true;
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+export function sameJson(one: unknown, other: unknown): boolean {
+  if (one === other) return true;
+  if (typeof one !== 'object' || typeof other !== 'object' || one === null || other === null)
+    return false;
+  const [a, b] = [written(one), written(other)];
   if (Array.isArray(a) || Array.isArray(b)) {
     if (!Array.isArray(a) || !Array.isArray(b) || a.length !== b.length) return false;
     return a.every((item, i) => sameJson(item, b[i]));
@@ -27,7 +35,7 @@ export function sameJson(a: unknown, b: unknown): boolean {
 export function canonicalJson(value: unknown): string {
   if (typeof value !== 'object' || value === null) return JSON.stringify(value);
   if (Array.isArray(value)) return '[' + value.map(canonicalJson).join(',') + ']';
-  const record = value as Record<string, unknown>;
+  const record = written(value) as Record<string, unknown>;
   const members: string[] = [];
   for (const key of Object.keys(record).sort()) {
     if (record[key] !== undefined)

@@ -1,5 +1,6 @@
 import { own } from './own';
-import { allOf, docOf, type Documents, type EntryDoc, type PageDoc } from './documents';
+import type { Documents } from './document-set';
+import { allOf, docOf, type EntryDoc, type PageDoc } from './documents';
 
 /** The part of a page's path that stands for the slug of each entry. */
 export const SLUG_PART = '<slug>';

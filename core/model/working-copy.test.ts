@@ -1,6 +1,11 @@
-import { WorkingCopy, type Documents } from '.';
+import { Documents, WorkingCopy } from '.';
 
-const documentsOf = (value: unknown) => value as Documents;
+/** Documents that hold no more than is looked at here. */
+const documentsOf = (record: Record<string, object>) =>
+  Documents.from(
+    Object.entries(record).map(([id, doc]) => ({ id, kind: 'page', ...doc }) as never),
+  );
+const inner = (documents: Documents, id: string) => documents.get(id) as never as { a: unknown };
 
 describe('a working copy', () => {
   const before = documentsOf({ one: { a: { x: 1 }, b: { y: { z: 1 } } }, two: { a: {} } });
@@ -8,11 +13,11 @@ describe('a working copy', () => {
   test('shares everything off the paths that are written to, and leaves what it was given alone', () => {
     const copy = new WorkingCopy(before);
     expect(copy.write('one', '/b/y/z', 2)).toBe(true);
-    const after = copy.documents as never as Record<string, { a: unknown }>;
-    expect(after).toEqual({ one: { a: { x: 1 }, b: { y: { z: 2 } } }, two: { a: {} } });
-    expect(after['two']).toBe(before['two']);
-    expect(after['one']!.a).toBe((before['one'] as never as { a: unknown }).a);
-    expect((before['one'] as never as { b: { y: { z: number } } }).b.y.z).toBe(1);
+    const after = copy.documents;
+    expect(after.get('one')).toMatchObject({ a: { x: 1 }, b: { y: { z: 2 } } });
+    expect(after.get('two')).toBe(before.get('two'));
+    expect(inner(after, 'one').a).toBe(inner(before, 'one').a);
+    expect((before.get('one') as never as { b: { y: { z: number } } }).b.y.z).toBe(1);
   });
 
   test('copies a container once, however often it is written to', () => {
@@ -39,13 +44,16 @@ describe('a working copy', () => {
     const copy = new WorkingCopy(before);
     copy.write('one', '/a', undefined);
     copy.write('two', '', undefined);
-    expect(copy.documents).toEqual({ one: { b: { y: { z: 1 } } } });
+    expect(copy.documents.get('one')).toEqual({ id: 'one', kind: 'page', b: { y: { z: 1 } } });
+    expect([...copy.documents.ids()]).toEqual(['one']);
   });
 
   test('treats a member named __proto__ like any other', () => {
     const copy = new WorkingCopy(before);
     copy.write('two', '/a/__proto__', { evil: true });
-    expect(Object.keys((copy.documents['two'] as never as { a: object }).a)).toEqual(['__proto__']);
+    expect(Object.keys((copy.documents.get('two') as never as { a: object }).a)).toEqual([
+      '__proto__',
+    ]);
     expect(({} as { evil?: boolean }).evil).toBeUndefined();
   });
 

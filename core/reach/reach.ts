@@ -1,4 +1,4 @@
-import { own, treeDifference, type Doc, type DocId, type Documents, type NodeId } from '../model';
+import { Documents, treeDifference, type Doc, type DocId, type NodeId } from '../model';
 import { documentUses, member, nodeUses, type Use } from './uses';
 
 /** Whom something reaches. */
@@ -52,8 +52,8 @@ export class Reach {
   private readonly pages = new Map<DocId, { draft: boolean; entries: DocId | null }>();
   private readonly entries = new Map<DocId, number>();
 
-  constructor(documents: Documents = {}) {
-    for (const id in documents) this.update(undefined, documents[id]);
+  constructor(documents = Documents.none) {
+    for (const doc of documents) this.update(undefined, doc);
   }
 
   /** Takes in one document's change; `undefined` is a document that is not there. */
@@ -85,11 +85,7 @@ export class Reach {
   /** Takes in the difference of two states of a site. */
   updateAll(before: Documents, after: Documents): void {
     if (before === after) return;
-    for (const id in after) {
-      const old = own(before, id);
-      if (old !== after[id]) this.update(old, after[id]);
-    }
-    for (const id in before) if (!Object.hasOwn(after, id)) this.update(before[id], undefined);
+    for (const change of after.differenceFrom(before)) this.update(change.before, change.after);
   }
 
   private replace(nodes: Map<NodeId, Kept[]>, node: NodeId, uses: Use[]): void {

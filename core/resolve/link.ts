@@ -16,7 +16,7 @@ import {
   treeDifference,
   treeDocOf,
   type DocId,
-  type Documents,
+  Documents,
   type InstanceNode,
   type NodeId,
   type Source,
@@ -44,7 +44,7 @@ import { lookOf } from './look';
  */
 export class Linker {
   private readonly kept = new Map<DocId, { linked: Linked; nodes: Map<NodeId, LinkedNode> }>();
-  private documents: Documents = {};
+  private documents = Documents.none;
   private pass = new Map<DocId, Linked>();
   private readonly open = new Set<DocId>();
 

@@ -139,7 +139,7 @@ test('a long text is handed to the function rather than written into it', () => 
       'shed',
     ),
   );
-  const one = documents['shed-one'] as EntryDoc;
+  const one = documents.get('shed-one') as EntryDoc;
   const template = prepare(new Linker().link(documents, 'p'), dataOf(documents));
   expect(write(template, one)).toBe(`<main><p>${long}</p><p>One</p></main>`);
 });

@@ -76,7 +76,7 @@ describe('rich text', () => {
         children: [{ tag: 'a', link: { to: 'page', page: 'home' }, children: ['Home'] }],
       },
     ];
-    expect(shown({ ...inPage('blocks'), 'story-one': told(value) }, 'each', told(value))).toBe(
+    expect(shown(inPage('blocks').with(told(value)), 'each', told(value))).toBe(
       '<div><div><p>Bring <strong>&lt;it&gt;</strong> &amp; mend it.</p><p><a href="/">Home</a></p></div></div>',
     );
   });
@@ -86,7 +86,7 @@ describe('rich text', () => {
       { tag: 'p', children: ['One'] },
       { tag: 'p', children: [{ tag: 'em', children: ['Two'] }] },
     ];
-    expect(shown({ ...inPage('line'), 'story-one': told(value) }, 'each', told(value))).toBe(
+    expect(shown(inPage('line').with(told(value)), 'each', told(value))).toBe(
       '<div><p>One <em>Two</em></p></div>',
     );
   });
@@ -95,7 +95,7 @@ describe('rich text', () => {
     fc.assert(
       fc.property(rich, fc.constantFrom('line' as const, 'blocks' as const), (value, where) => {
         const one = told(value);
-        const html = shown({ ...inPage(where), 'story-one': one }, 'each', one);
+        const html = shown(inPage(where).with(one), 'each', one);
         expect(serialize(parseFragment(html))).toBe(html);
         expect(html).not.toMatch(/javascript:/);
       }),

@@ -29,7 +29,7 @@ describe('what fills a slot', () => {
   test('is not shown while the slot is gone, and comes back with it', () => {
     const linker = new Linker();
     const there = documentsOf(frame, home);
-    const gone = { ...there, frame: without };
+    const gone = there.with(without);
     expect(shown(linker, there, 'home')).toBe('<div><p>Filled</p></div>');
     expect(shown(linker, gone, 'home')).toBe('<div></div>');
     expect(shown(linker, there, 'home')).toBe('<div><p>Filled</p></div>');
@@ -39,7 +39,7 @@ describe('what fills a slot', () => {
     const linker = new Linker();
     const there = documentsOf(frame, home);
     shown(linker, there, 'home');
-    shown(linker, { ...there, frame: without }, 'home');
+    shown(linker, there.with(without), 'home');
     const changed: PageDoc = {
       ...home,
       nodes: {
@@ -47,8 +47,8 @@ describe('what fills a slot', () => {
         'filled-t': { ...home.nodes['filled-t']!, text: text('Changed meanwhile') } as never,
       },
     };
-    shown(linker, { ...there, frame: without, home: changed }, 'home');
-    expect(shown(linker, { ...there, home: changed }, 'home')).toContain('Changed meanwhile');
+    shown(linker, there.with(without, changed), 'home');
+    expect(shown(linker, there.with(changed), 'home')).toContain('Changed meanwhile');
   });
 });
 
@@ -74,10 +74,10 @@ describe('a field is read by its declared type', () => {
     const documents = documentsOf(each, shed, one, dated);
     expect(shown(new Linker(), documents, 'each', one)).toBe('<p>yes</p>');
     expect(shown(new Linker(), documents, 'each', dated)).toBe('<p>16 March 2026</p>');
-    const asDate = { ...documents, shed: retyped({ kind: 'date' }) };
+    const asDate = documents.with(retyped({ kind: 'date' }));
     expect(shown(new Linker(), asDate, 'each', one)).toBe('<p>none</p>');
     expect(shown(new Linker(), asDate, 'each', dated)).toBe('<p>16 March 2026</p>');
-    const gone = { ...documents, shed: { ...shed, fields: { name: shed.fields['name']! } } };
+    const gone = documents.with({ ...shed, fields: { name: shed.fields['name']! } });
     expect(shown(new Linker(), gone, 'each', one)).toBe('<p>none</p>');
   });
 

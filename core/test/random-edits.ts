@@ -103,9 +103,7 @@ class Chooser {
   }
 
   private isPlaced(component: string): boolean {
-    return Object.values(this.documents).some((doc) =>
-      referencesOf(doc).some(({ to }) => to === component),
-    );
+    return [...this.documents].some((doc) => referencesOf(doc).some(({ to }) => to === component));
   }
 
   private entry(): EntryDoc | undefined {
@@ -451,7 +449,7 @@ class Chooser {
       }
       case 'setField': {
         const entry = this.entry();
-        const type = entry && (documents[entry.type] as TypeDoc);
+        const type = entry && (documents.get(entry.type) as TypeDoc);
         const field = type && choices.of(Object.keys(type.fields).sort());
         if (!entry || !field) return undefined;
         const { is: _, ...value } = this.literal(type.fields[field]!.type) as Extract<

@@ -7,7 +7,7 @@ import {
   type AssetDoc,
   type ComponentDoc,
   type Doc,
-  type Documents,
+  Documents,
   type EntryDoc,
   type Literal,
   type PageDoc,
@@ -166,7 +166,7 @@ export function asset(id: string): AssetDoc {
 
 /** Documents by id, with a site, tags and tokens where none are given. */
 export function documentsOf(...docs: Doc[]): Documents {
-  return Object.fromEntries([site, tags, tokens, ...docs].map((doc) => [doc.id, doc]));
+  return Documents.from([site, tags, tokens, ...docs]);
 }
 
 export const words = (value: string): TypedOf<'text'> => ({ type: 'text', value });

@@ -1,11 +1,11 @@
 import {
   docOf,
   entryTitle,
-  own,
   pageForEntries,
   pathOf,
   safeAddress,
   type AssetDoc,
+  type DocDifference,
   type Documents,
   type EntryDoc,
   type LinkValue,
@@ -27,22 +27,41 @@ export interface Data extends SiteValues {
   note(read: Iterable<string>): void;
 }
 
-/** The kinds of document that `Data` reads; the rest may change without a page's data changing. */
-const READ_KINDS = new Set(['entry', 'type', 'asset', 'page']);
-
 /** The published view of a site's documents. */
 class DocumentsData implements Data {
-  private readonly byType = new Map<string, EntryDoc[]>();
   private readonly pages = new Map<string, string | undefined>();
 
-  constructor(readonly documents: Documents) {
-    for (const id of Object.keys(documents).sort()) {
-      const doc = documents[id]!;
-      if (doc.kind !== 'entry' || doc.draft) continue;
-      const list = this.byType.get(doc.type);
-      if (list) list.push(doc);
-      else this.byType.set(doc.type, [doc]);
+  constructor(
+    readonly documents: Documents,
+    /** Entries that visitors may see, by type, each list by id; a list is never changed. */
+    private readonly byType: ReadonlyMap<string, readonly EntryDoc[]>,
+  ) {}
+
+  static of(documents: Documents): DocumentsData {
+    const byType = new Map<string, EntryDoc[]>();
+    for (const entry of documents.all('entry')) {
+      if (entry.draft) continue;
+      const list = byType.get(entry.type);
+      if (list) list.push(entry);
+      else byType.set(entry.type, [entry]);
     }
+    return new DocumentsData(documents, byType);
+  }
+
+  /** The data after a difference: only lists in which something is another are made anew. */
+  after(documents: Documents, difference: readonly DocDifference[]): DocumentsData {
+    let byType: Map<string, readonly EntryDoc[]> | undefined;
+    for (const { id, before, after } of difference) {
+      const types = new Set(
+        [before, after].flatMap((doc) => (doc?.kind === 'entry' && !doc.draft ? [doc.type] : [])),
+      );
+      for (const type of types) {
+        byType ??= new Map(this.byType);
+        const there = after?.kind === 'entry' && !after.draft && after.type === type;
+        byType.set(type, withEntry(byType.get(type) ?? [], id, there ? after : undefined));
+      }
+    }
+    return new DocumentsData(documents, byType ?? this.byType);
   }
 
   entry(id: string): EntryDoc | undefined {
@@ -92,24 +111,35 @@ class DocumentsData implements Data {
  * nothing it reads has changed, so that a canvas can tell "same data" by identity.
  */
 export function dataOf(documents: Documents, before?: Data): Data {
-  if (before instanceof DocumentsData && sameData(before.documents, documents)) return before;
-  return new DocumentsData(documents);
+  if (!(before instanceof DocumentsData)) return DocumentsData.of(documents);
+  const difference = documents.differenceFrom(before.documents);
+  return difference.some(isRead) ? before.after(documents, difference) : before;
 }
 
-function sameData(before: Documents, now: Documents): boolean {
-  if (before === now) return true;
-  let count = 0;
-  for (const id in now) {
-    count += 1;
-    const a = own(before, id);
-    const b = now[id]!;
-    if (a === b) continue;
-    if (!a) return false;
-    if (!READ_KINDS.has(b.kind)) continue;
-    if (a.kind !== 'page' || b.kind !== 'page') return false;
-    if (a.path !== b.path || a.draft !== b.draft || a.entries !== b.entries) return false;
+/** Whether a change is of something that data says: of pages only where they are found, of other kinds nothing. */
+function isRead({ before, after }: DocDifference): boolean {
+  const kind = (after ?? before)!.kind;
+  if (kind === 'entry' || kind === 'type' || kind === 'asset') return true;
+  if (kind !== 'page') return before?.kind === 'page';
+  if (before?.kind !== 'page' || after?.kind !== 'page') return true;
+  return (
+    before.path !== after.path || before.draft !== after.draft || before.entries !== after.entries
+  );
+}
+
+/** A list by id with another entry of an id, or none. */
+function withEntry(
+  list: readonly EntryDoc[],
+  id: string,
+  entry: EntryDoc | undefined,
+): readonly EntryDoc[] {
+  let [low, high] = [0, list.length];
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if (list[middle]!.id < id) low = middle + 1;
+    else high = middle;
   }
-  return count === Object.keys(before).length;
+  return list.toSpliced(low, list[low]?.id === id ? 1 : 0, ...(entry ? [entry] : []));
 }
 
 /**

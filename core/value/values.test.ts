@@ -339,15 +339,14 @@ describe('a query', () => {
 
 describe('data', () => {
   test('is the same object while nothing it reads has changed', () => {
-    const styled = { ...documents, tags: { ...documents['tags']! } };
-    expect(dataOf(styled as typeof documents, data)).toBe(data);
-    expect(dataOf({ ...documents, home: { ...home, name: 'Other' } }, data)).toBe(data);
-    expect(dataOf({ ...documents, home: { ...home, path: '/other' } }, data)).not.toBe(data);
-    expect(dataOf({ ...documents, [millgate.id]: { ...millgate } }, data)).not.toBe(data);
+    expect(dataOf(documents.with({ ...documents.tags }), data)).toBe(data);
+    expect(dataOf(documents.with({ ...home, name: 'Other' }), data)).toBe(data);
+    expect(dataOf(documents.with({ ...home, path: '/other' }), data)).not.toBe(data);
+    expect(dataOf(documents.with({ ...millgate }), data)).not.toBe(data);
   });
 
   test('leaves out drafts', () => {
-    const hidden = dataOf({ ...documents, [millgate.id]: { ...millgate, draft: true } });
+    const hidden = dataOf(documents.with({ ...millgate, draft: true }));
     expect(hidden.entry(millgate.id)).toBeUndefined();
     expect(hidden.entriesOf('shed')).toHaveLength(1);
   });

@@ -34,8 +34,8 @@ const setTitle = (title: string) =>
 
 test('a database of the first version opens, with everything that was in it', async () => {
   const documents = await server.documents();
-  expect(JSON.stringify(documents['page-home'])).toContain('Placed before the upgrade, é, 🪛');
-  expect((documents['page-about'] as PageDoc).title).toEqual(text('Who mends here'));
+  expect(JSON.stringify(documents.get('page-home'))).toContain('Placed before the upgrade, é, 🪛');
+  expect((documents.get('page-about') as PageDoc).title).toEqual(text('Who mends here'));
 });
 
 test('what it declared is stored as it is stored now, and what no stylesheet can hold is gone', async () => {
@@ -52,8 +52,7 @@ test('it is brought to this format by a revision of its own, and what it was bef
     who: 'Sormet',
     says: `brought the site from format 1 to format ${FORMAT}`,
   });
-  const findings = (documents: Documents) =>
-    Object.values(documents).flatMap((doc) => documentFindings(doc));
+  const findings = (documents: Documents) => [...documents].flatMap((doc) => documentFindings(doc));
   for (const revision of [1, 2, upgrade.first - 1, upgrade.first]) {
     const { documents } = await server.store.stateAt('brackenfold', revision);
     expect([revision, findings(documents)]).toEqual([revision, []]);
@@ -108,12 +107,12 @@ test('it publishes every page anew, since what the first version noted of a page
 
 test('slugs get their redirects from now on', async () => {
   const seen = await server.documents();
-  const shed = Object.values(seen).find(
+  const shed = [...seen].find(
     (doc): doc is EntryDoc => doc.kind === 'entry' && doc.type === 'shed',
   )!;
   await server
     .send({ name: 'setEntry', args: { entry: shed.id, set: { slug: 'another-slug' } } }, seen)
     .expect(200);
-  const after = (await server.documents())[shed.id] as EntryDoc;
+  const after = (await server.documents()).get(shed.id) as EntryDoc;
   expect(after.former).toEqual({ [shed.slug]: true });
 });

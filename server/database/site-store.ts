@@ -1,5 +1,5 @@
 import { In, type DataSource, type EntityManager } from 'typeorm';
-import { upgraded, type Documents, type Stored } from '@sormet/core/model';
+import { Documents, upgraded } from '@sormet/core/model';
 import { applyChanges, inverse, type Change, type Past } from '@sormet/core/edit';
 import { Linker } from '@sormet/core/resolve';
 import { DocumentEntity, HistoryEntity, SiteEntity, type SiteRow } from './entities';
@@ -62,7 +62,7 @@ export class SiteStore {
     if (later) checkWhole(site, revision, documents, count);
     if (later) return this.keep(site, { revision, documents });
     // What it was before it was brought to this format is read as this format has it.
-    return { revision, documents: upgraded(documents as unknown as Stored) };
+    return { revision, documents: Documents.fromRecord(upgraded(documents.toJSON())) };
   }
 
   /** All documents and the revision they stand at, read at one moment. */
@@ -70,7 +70,7 @@ export class SiteStore {
     const read = async (at: EntityManager): Promise<SiteState> => {
       const row = await at.getRepository(SiteEntity).findOneByOrFail({ id: site });
       const rows = await at.getRepository(DocumentEntity).findBy({ site });
-      const documents = Object.fromEntries(rows.map(({ id, body }) => [id, body]));
+      const documents = Documents.from(rows.map(({ body }) => body));
       checkWhole(site, row.revision, documents, row.documents);
       return { revision: row.revision, documents };
     };
@@ -134,7 +134,7 @@ function checkWhole(
   documents: Documents,
   expected: number | null,
 ): void {
-  const count = Object.keys(documents).length;
+  const count = documents.size;
   if (expected !== null && count !== expected)
     throw new Error(
       `Revision ${revision} of ${site} should hold ${expected} documents; ${count} were found.`,

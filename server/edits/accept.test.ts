@@ -1,13 +1,6 @@
 import { brackenfold } from '@sormet/demo';
 import { applyChanges, plant, runEdit, type Change, type NamedEdit } from '@sormet/core/edit';
-import {
-  canonicalJson,
-  newId,
-  placeAt,
-  text,
-  type Documents,
-  type PageDoc,
-} from '@sormet/core/model';
+import { canonicalJson, newId, placeAt, text, Documents, type PageDoc } from '@sormet/core/model';
 import { usesOf } from '@sormet/core/reach';
 import { DocumentEntity, HistoryEntity, UseEntity } from '../database/entities';
 import { SiteStore } from '../database/site-store';
@@ -23,10 +16,10 @@ const setTitle = (title: string): NamedEdit => ({
   name: 'setPage',
   args: { page: 'page-about', set: { title: text(title) } },
 });
-const titleOf = (documents: Documents) => (documents['page-about'] as PageDoc).title;
+const titleOf = (documents: Documents) => (documents.get('page-about') as PageDoc).title;
 
 function placing(documents: Documents, words: string): NamedEdit {
-  const home = documents['page-home'] as PageDoc;
+  const home = documents.get('page-home') as PageDoc;
   const { root, nodes } = plant(
     { tag: 'p', text: words },
     placeAt(home.nodes, 'page-home-body', 1, 'main'),
@@ -76,7 +69,7 @@ describe('an edit that is sent', () => {
     await server.send(edit, before).expect(200);
     const rows = await server.database.getRepository(UseEntity).find();
     const expected = new Set(
-      Object.values(await server.documents()).flatMap((doc) =>
+      [...(await server.documents())].flatMap((doc) =>
         usesOf(doc).map(({ from, node, kind, to }) => [from, node, kind, to].join(' ')),
       ),
     );
@@ -103,7 +96,7 @@ describe('an edit that is sent', () => {
 });
 
 function aboutSection(documents: Documents): string {
-  const { nodes } = documents['page-about'] as PageDoc;
+  const { nodes } = documents.get('page-about') as PageDoc;
   return Object.keys(nodes).find((id) => nodes[id]!.name === 'How it works')!;
 }
 
@@ -112,7 +105,7 @@ describe('two windows', () => {
     const seen = await server.documents();
     await server.send(placing(seen, 'first'), seen).expect(200);
     await server.send(placing(seen, 'second'), seen).expect(200);
-    const texts = JSON.stringify((await server.documents())['page-home']);
+    const texts = JSON.stringify((await server.documents()).get('page-home'));
     expect(texts).toContain('"first"');
     expect(texts).toContain('"second"');
   });
@@ -130,7 +123,7 @@ describe('two windows', () => {
     });
     await server.send(set('join-heading'), seen).expect(200);
     await server.send(set('join-text'), seen).expect(200);
-    expect((await server.documents())['page-home']).toMatchObject({
+    expect((await server.documents()).get('page-home')).toMatchObject({
       nodes: {
         [joinBand(seen)]: {
           values: { 'join-heading': text('join-heading'), 'join-text': text('join-text') },
@@ -181,7 +174,7 @@ describe('two windows', () => {
     const before = await server.documents();
     const { root, nodes } = plant(
       { id: 'box-a', tag: 'div' },
-      placeAt((before['page-home'] as PageDoc).nodes, 'page-home-body', 0, 'main'),
+      placeAt((before.get('page-home') as PageDoc).nodes, 'page-home-body', 0, 'main'),
       newId,
     );
     const placed: NamedEdit = { name: 'place', args: { doc: 'page-home', root, nodes } };
@@ -195,7 +188,7 @@ describe('two windows', () => {
         nodes: {
           'box-b': {
             ...nodes['box-a']!,
-            place: placeAt((seen['page-home'] as PageDoc).nodes, 'page-home-body', 0, 'main'),
+            place: placeAt((seen.get('page-home') as PageDoc).nodes, 'page-home-body', 0, 'main'),
           },
         },
       },
@@ -221,13 +214,13 @@ describe('two windows', () => {
       .map(({ body }) => (body as { revision: number }).revision)
       .sort((a, b) => a - b);
     expect(revisions).toEqual(Array.from({ length: 12 }, (_, i) => i + 2));
-    const home = JSON.stringify((await server.documents())['page-home']);
+    const home = JSON.stringify((await server.documents()).get('page-home'));
     for (let i = 0; i < 12; i += 1) expect(home).toContain(`at once ${i}`);
   });
 });
 
 function joinBand(documents: Documents): string {
-  const { nodes } = documents['page-home'] as PageDoc;
+  const { nodes } = documents.get('page-home') as PageDoc;
   return Object.keys(nodes).find((id) => {
     const node = nodes[id]!;
     return node.kind === 'instance' && node.component === 'join-band';
@@ -289,7 +282,7 @@ describe('what is no sound edit gets problem details and changes nothing', () =>
   });
 
   test.each([
-    ['a second site document', (seen: Documents) => ({ ...seen['site'], id: 'other' })],
+    ['a second site document', (seen: Documents) => ({ ...seen.site, id: 'other' })],
     ['a page that is none', () => ({ id: 'other', kind: 'page' })],
   ])('%s, as a page', async (_, made) => {
     const page = made(await server.documents());
@@ -365,7 +358,7 @@ describe('the store', () => {
 
   test('holds the demo as it is written', async () => {
     expect(canonicalJson(await server.documents())).toBe(canonicalJson(brackenfold().documents));
-    expect(applyChanges({}, [])).toEqual({});
+    expect(applyChanges(Documents.none, [])).toBe(Documents.none);
   });
 });
 

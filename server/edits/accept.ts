@@ -65,7 +65,7 @@ export async function acceptEdit(
       edit.name === 'revert' ? await store.past(siteId, edit.args.edits, manager) : () => undefined;
     const done = doneEdit(documents, edit, request.changes, past);
     const revision = site.revision + 1;
-    const count = Object.keys(done.documents).length;
+    const count = done.documents.size;
     await storeDocuments(manager, siteId, revision, documents, done);
     await manager.getRepository(HistoryEntity).insert({
       site: siteId,
@@ -80,15 +80,10 @@ export async function acceptEdit(
       documents: count,
       stretch: request.stretch ?? null,
     });
-    const siteDoc = Object.values(done.documents).find((doc) => doc.kind === 'site');
-    await manager.getRepository(SiteEntity).update(
-      { id: siteId },
-      {
-        revision,
-        documents: count,
-        ...(siteDoc?.kind === 'site' ? { name: siteDoc.name } : {}),
-      },
-    );
+    const { name } = done.documents.site;
+    await manager
+      .getRepository(SiteEntity)
+      .update({ id: siteId }, { revision, documents: count, name });
     // Sent when the transaction is committed, and not at all when it is not.
     await manager.query('SELECT pg_notify($1, $2)', [
       CHANNEL,
@@ -149,13 +144,13 @@ async function storeDocuments(
   { documents, changes }: Done,
 ): Promise<void> {
   for (const id of touched(changes)) {
-    const doc = own(documents, id);
+    const doc = documents.get(id);
     if (doc)
       await manager
         .getRepository(DocumentEntity)
         .upsert({ site, id, kind: doc.kind, version, body: doc as never }, ['site', 'id']);
     else await manager.getRepository(DocumentEntity).delete({ site, id });
-    await storeUses(manager, site, own(before, id), doc);
+    await storeUses(manager, site, before.get(id), doc);
   }
 }
 

@@ -1,3 +1,4 @@
+import { Documents } from '@sormet/core/model';
 import {
   changedBetween,
   COMPILER,
@@ -40,7 +41,7 @@ export async function planRelease(
       revision,
       live,
       compiled,
-      pages: planOf({}, compiled.manifest, new Set(), documents, {}),
+      pages: planOf({}, compiled.manifest, new Set(), documents, Documents.none),
     };
   }
   const { documents: earlier } = await store.stateAt(site.id, live.revision);

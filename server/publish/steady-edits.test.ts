@@ -26,7 +26,12 @@ async function steadily(name: string, page: string, going: () => boolean): Promi
       {
         name: 'addPage',
         args: {
-          page: { ...(seen['page-about'] as PageDoc), id: added, path: `/${added}`, former: {} },
+          page: {
+            ...(seen.get('page-about') as PageDoc),
+            id: added,
+            path: `/${added}`,
+            former: {},
+          },
         },
       },
       { name: 'removePage', args: { page: added } },
@@ -40,7 +45,7 @@ async function steadily(name: string, page: string, going: () => boolean): Promi
 }
 
 function placing(documents: Documents, page: string, words: string): NamedEdit {
-  const { nodes } = documents[page] as PageDoc;
+  const { nodes } = documents.get(page) as PageDoc;
   const planted = plant({ tag: 'p', text: words }, placeAt(nodes, rootOf(nodes), 0, 'main'), newId);
   return { name: 'place', args: { doc: page, root: planted.root, nodes: planted.nodes } };
 }
@@ -49,7 +54,7 @@ function placing(documents: Documents, page: string, words: string): NamedEdit {
 async function lacksSomething(): Promise<string[]> {
   const documents = await server.documents();
   return ['site', 'tags', 'page-home', 'page-about', 'page-shed'].filter(
-    (id) => documents[id] === undefined && !Object.values(documents).some((doc) => doc.kind === id),
+    (id) => documents.get(id) === undefined && ![...documents].some((doc) => doc.kind === id),
   );
 }
 

@@ -6,7 +6,7 @@ import request from 'supertest';
 import type { DataSource } from 'typeorm';
 import { brackenfold } from '@sormet/demo';
 import { applyChanges, isRefusal, runEdit, type NamedEdit, type Past } from '@sormet/core/edit';
-import { newId, type Documents } from '@sormet/core/model';
+import { newId, Documents } from '@sormet/core/model';
 import { application } from '../application';
 import { connect } from '../database/connect';
 import { SiteStore } from '../database/site-store';
@@ -72,8 +72,10 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
   for (const each of [app, sitesApp]) if (!each.listening) await once(each, 'listening');
   const api = request(app);
   const documents = async () =>
-    ((await api.get('/api/sites/brackenfold').expect(200)).body as { documents: Documents })
-      .documents;
+    Documents.fromRecord(
+      ((await api.get('/api/sites/brackenfold').expect(200)).body as { documents: never })
+        .documents,
+    );
   const first = await documents();
   return {
     database,

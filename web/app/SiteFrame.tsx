@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link, NavLink, Outlet } from 'react-router';
 import { Button } from 'antd';
-import { siteOf } from '@sormet/core/model';
+
 import { Connection } from '../bench/Connection';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { useApp } from './store';
@@ -18,7 +18,7 @@ export function SiteFrame(): ReactNode {
         <Link to="/" className="bar-brand">
           Sormet
         </Link>
-        <span className="bar-site">{siteOf(documents).name}</span>
+        <span className="bar-site">{documents.site.name}</span>
         <nav className="frame-nav" aria-label="Screens of the site">
           <NavLink to={base} end>
             Pages

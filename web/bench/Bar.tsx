@@ -2,7 +2,7 @@ import { useDeferredValue, useMemo, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, Select, Tooltip } from 'antd';
 import { Redo2, Undo2 } from 'lucide-react';
-import { allOf, entryTitle, siteOf, type EntryDoc, type TreeDoc } from '@sormet/core/model';
+import { allOf, entryTitle, type EntryDoc, type TreeDoc } from '@sormet/core/model';
 import { widthsOf } from '@sormet/core/style';
 import { useApp, useAppDispatch } from '../app/store';
 import { BASE_WIDTH } from '../canvas/Canvas';
@@ -26,7 +26,7 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
   const dispatch = useAppDispatch();
   const width = useApp((state) => state.bench.width);
   const { undo, redo, plan } = useApp((state) => state.site);
-  const site = siteOf(documents);
+  const site = documents.site;
   const at = entry ? entries.indexOf(entry) : -1;
   const shown = useDeferredValue(documents);
   const places = useMemo(
@@ -34,7 +34,7 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
       {
         label: 'Pages',
         options: allOf(shown, 'page')
-          .sort((a, b) => (a.path < b.path ? -1 : 1))
+          .toSorted((a, b) => (a.path < b.path ? -1 : 1))
           .map((page) => ({
             value: page.id,
             label: page.path + (page.draft ? ' (draft)' : ''),
@@ -43,7 +43,7 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
       {
         label: 'Definitions',
         options: allOf(shown, 'component')
-          .sort((a, b) => (a.name < b.name ? -1 : 1))
+          .toSorted((a, b) => (a.name < b.name ? -1 : 1))
           .map(({ id, name }) => ({ value: id, label: name })),
       },
     ],

@@ -16,7 +16,7 @@ export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
   const dispatch = useAppDispatch();
   const groups = useMemo(() => {
     const folders = new Map<string, ReactNode[]>();
-    const components = allOf(documents, 'component').sort((a, b) => (a.name < b.name ? -1 : 1));
+    const components = allOf(documents, 'component').toSorted((a, b) => (a.name < b.name ? -1 : 1));
     for (const { id, name } of components) {
       const folder = folderOf(name) || 'Surrounds';
       const uses = reach.answer(id).instances.filter(({ kind }) => kind === 'places').length;

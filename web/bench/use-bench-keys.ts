@@ -1,5 +1,5 @@
 import { useHotkeys } from 'react-hotkeys-hook';
-import { childrenOf, placeAt, rootOf, siteOf, type TreeDoc } from '@sormet/core/model';
+import { childrenOf, placeAt, rootOf, type TreeDoc } from '@sormet/core/model';
 import { controlsOf } from '@sormet/core/edit';
 import { widthsOf } from '@sormet/core/style';
 import { useApp, useAppDispatch } from '../app/store';
@@ -34,7 +34,7 @@ export function useBenchActions(
   const dispatch = useAppDispatch();
   const exposing = useExposing();
   const { width, keymap } = useApp((state) => state.bench);
-  const widths = widthsOf(siteOf(documents));
+  const widths = widthsOf(documents.site);
   const stepWidth = (by: number) => {
     const next = widths[widths.findIndex(({ id }) => id === width) + by];
     if (next) dispatch(benchActions.setWidth(next.id));

@@ -11,7 +11,7 @@ import {
 } from '@sormet/core/model';
 import { rulesOf, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
 import type { AppliedBlock } from '@sormet/core/style';
-import { tagsOf } from '@sormet/core/model';
+
 import { useApp } from '../app/store';
 import { elementOf, resolvedOf } from '../canvas/address';
 import { useBuilt } from '../canvas/Canvas';
@@ -56,7 +56,7 @@ export function useSelected(page: string, entry: EntryDoc | undefined): Selected
         node.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined,
       resolved,
       element,
-      rules: element ? rulesOf(element, documents, tagsOf(documents)) : [],
+      rules: element ? rulesOf(element, documents, documents.tags) : [],
       count: selection.nodes.length,
       all: selection.nodes,
     };

@@ -1,4 +1,4 @@
-import { docOf, treeDocOf, type Documents, own } from '@sormet/core/model';
+import { docOf, treeDocOf, type Documents } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
 import type { Answer } from '@sormet/core/reach';
 
@@ -29,7 +29,7 @@ export function momentWords(moment: string): string {
 /** How a document is named: a page by its path, a component by its name. */
 export function documentWords(documents: Documents, id: string): string {
   const doc = treeDocOf(documents, id);
-  if (!doc) return own(documents, id)?.kind ?? 'something that is gone';
+  if (!doc) return documents.get(id)?.kind ?? 'something that is gone';
   return doc.kind === 'page' ? doc.path : shortName(doc.name);
 }
 

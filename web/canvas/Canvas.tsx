@@ -10,7 +10,7 @@ import {
 } from 'react';
 import { createPortal } from 'react-dom';
 import { useDroppable, useDndMonitor } from '@dnd-kit/core';
-import { siteOf, type EntryDoc, nodeIn } from '@sormet/core/model';
+import { type EntryDoc, nodeIn } from '@sormet/core/model';
 import type { Built, Resolved, ResolvedElement } from '@sormet/core/resolve';
 import { widthsOf } from '@sormet/core/style';
 import { useApp, useAppDispatch } from '../app/store';
@@ -63,7 +63,7 @@ export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
   const drag = useRef<{ node: string; x: number; y: number; moving: boolean } | null>(null);
   const placing = usePlacing();
 
-  const max = widthsOf(siteOf(documents)).find(({ id }) => id === width)?.max ?? Infinity;
+  const max = widthsOf(documents.site).find(({ id }) => id === width)?.max ?? Infinity;
   const frameWidth = Math.min(max, BASE_WIDTH);
   const shownWidth =
     kind === 'definition' && natural !== null ? Math.min(natural, frameWidth) : frameWidth;
@@ -114,7 +114,7 @@ export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
 
   const onLoad = useCallback(() => {
     const inner = frame.current!.contentDocument!;
-    inner.documentElement.lang = siteOf(documents).language;
+    inner.documentElement.lang = documents.site.language;
     const style = inner.createElement('style');
     style.id = 'sormet-css';
     inner.head.append(style);

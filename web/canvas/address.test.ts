@@ -41,7 +41,7 @@ function elementWith(built: Built, tag: string, words: string): ResolvedElement 
 }
 
 const nodeNamed = (page: string, name: string) => {
-  const { nodes } = documents[page] as PageDoc;
+  const { nodes } = documents.get(page) as PageDoc;
   return Object.keys(nodes).find((id) => nodes[id]!.name === name)!;
 };
 
@@ -66,7 +66,7 @@ describe('what something shown belongs to', () => {
 
   test('is found again from the node, once for each round of a repeat', () => {
     const home = builtOf(documents, 'page-home');
-    const { nodes } = documents['page-home'] as PageDoc;
+    const { nodes } = documents.get('page-home') as PageDoc;
     const card = Object.keys(nodes).find(
       (id) =>
         nodes[id]!.kind === 'instance' &&
@@ -189,7 +189,7 @@ describe('the CSS of the canvas', () => {
 
 describe('placing without pointing', () => {
   test('goes after what is selected, else last in the main content', () => {
-    const { nodes } = documents['page-about'] as PageDoc;
+    const { nodes } = documents.get('page-about') as PageDoc;
     const top = nodeNamed('page-about', 'top');
     const after = nextPlace(documents, 'page-about', { doc: 'page-about', nodes: [top] })!;
     expect(after).toMatchObject({ parent: 'page-about-body', slot: 'main' });

@@ -1,4 +1,4 @@
-import { docOf, siteOf, tagsOf, tokensDocOf, type Documents, nodeIn } from '@sormet/core/model';
+import { docOf, type Documents, nodeIn } from '@sormet/core/model';
 import { cssOf } from '@sormet/core/compile';
 import { reachableStyles, type Linked } from '@sormet/core/resolve';
 
@@ -15,8 +15,8 @@ export class CanvasCss {
 
   of(documents: Documents, linked: Linked): string {
     const used = reachableStyles(linked);
-    const { widths, fonts } = siteOf(documents);
-    const from: unknown[] = [tagsOf(documents), tokensDocOf(documents), widths, fonts];
+    const { widths, fonts } = documents.site;
+    const from: unknown[] = [documents.tags, documents.tokens, widths, fonts];
     for (const { asset } of Object.values(fonts)) from.push(docOf(documents, 'asset', asset));
     for (const [key, { by, doc, node }] of used.classes) {
       const stored = nodeIn(documents, doc, node);

@@ -26,7 +26,7 @@ export function ContentScreen(): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
   const base = `/sites/${sync.site}/content`;
-  const types = allOf(documents, 'type').sort((a, b) => (a.plural < b.plural ? -1 : 1));
+  const types = allOf(documents, 'type').toSorted((a, b) => (a.plural < b.plural ? -1 : 1));
   const type =
     types.find(({ id }) => id === typeId) ?? types.find(({ id }) => id === 'shed') ?? types[0];
   const entry = entryId === undefined ? undefined : docOf(documents, 'entry', entryId);
@@ -88,7 +88,7 @@ function EntryTable({
   const navigate = useNavigate();
   const entries = allOf(documents, 'entry')
     .filter((entry) => entry.type === type.id)
-    .sort((a, b) => (a.slug < b.slug ? -1 : 1));
+    .toSorted((a, b) => (a.slug < b.slug ? -1 : 1));
   const fields = inOrder(type.fields).slice(0, chosen ? 2 : 5);
   const add = () => {
     const id = newId();

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Button, Input, Popconfirm } from 'antd';
-import { allOf, own } from '@sormet/core/model';
+import { allOf } from '@sormet/core/model';
 import { folderOf } from '@sormet/core/edit';
 import { count, documentWords, reachWords } from '../bench/words';
 import { useDerived, useSync } from '../site/SiteProvider';
@@ -50,7 +50,7 @@ export function LibraryScreen(): ReactNode {
                 .map((component) => {
                   const answer = reach.answer(component.id);
                   const placed = answer.documents.filter(
-                    (id) => own(documents, id)?.kind !== 'site',
+                    (id) => documents.get(id)?.kind !== 'site',
                   );
                   return (
                     <tr key={component.id}>

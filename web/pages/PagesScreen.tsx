@@ -6,7 +6,6 @@ import {
   docOf,
   FORMAT,
   newId,
-  siteOf,
   text,
   type Documents,
   type PageDoc,
@@ -20,7 +19,7 @@ export function PagesScreen(): ReactNode {
   const { documents, reach } = useDerived();
   const sync = useSync();
   const [adding, setAdding] = useState(false);
-  const pages = allOf(documents, 'page').sort((a, b) => (a.path < b.path ? -1 : 1));
+  const pages = allOf(documents, 'page').toSorted((a, b) => (a.path < b.path ? -1 : 1));
   return (
     <>
       <div className="screen-head">
@@ -147,7 +146,7 @@ function AddPage({ open, onClose }: { open: boolean; onClose: () => void }): Rea
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-|-$/g, '') +
     (entries ? '/<slug>' : '');
-  const { surround } = siteOf(documents);
+  const { surround } = documents.site;
   const add = () => {
     if (surround === null) return;
     const id = newId();

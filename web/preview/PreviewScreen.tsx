@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { Button } from 'antd';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { docOf, pathOf, siteOf } from '@sormet/core/model';
+import { docOf, pathOf } from '@sormet/core/model';
 import { widthsOf, type Width } from '@sormet/core/style';
 import { useApp } from '../app/store';
 import { doneBy } from '../bench/keymap';
@@ -38,7 +38,7 @@ export function PreviewScreen(): ReactNode {
       </main>
     );
   const path = pathOf(page, entry);
-  const max = widthsOf(siteOf(documents)).find(({ id }) => id === width)?.max ?? Infinity;
+  const max = widthsOf(documents.site).find(({ id }) => id === width)?.max ?? Infinity;
   return (
     <div className="frame">
       <header className="bar">
@@ -46,7 +46,7 @@ export function PreviewScreen(): ReactNode {
         <code>{path}</code>
         {page.draft ? <span className="quiet">a draft: it is not published</span> : null}
         <div className="bar-widths" role="radiogroup" aria-label="Width">
-          {widthsOf(siteOf(documents)).map(({ id, max: each }) => (
+          {widthsOf(documents.site).map(({ id, max: each }) => (
             <button
               key={id}
               type="button"

@@ -1,6 +1,5 @@
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { Button, Modal } from 'antd';
-import { own } from '@sormet/core/model';
 import { danglingIn, documentWord } from '@sormet/core/edit';
 import { useDerived, useSync } from './SiteProvider';
 
@@ -32,7 +31,7 @@ export function Dangling(): ReactNode {
           {dangling.map(({ doc, path, reason }) => (
             <li key={doc + path}>
               <span>
-                {documentWord(own(documents, doc))}: {reason}
+                {documentWord(documents.get(doc))}: {reason}
               </span>
               <Button size="small" onClick={() => sync.edit({ name: 'mend', args: { doc, path } })}>
                 Mend

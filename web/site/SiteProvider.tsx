@@ -2,7 +2,7 @@ import { createContext, useContext, useEffect, useMemo, useRef, type ReactNode }
 import { useStore } from 'react-redux';
 import { Outlet, useParams } from 'react-router';
 import { Alert, Button, Skeleton } from 'antd';
-import { siteOf, treeDocOf, type Documents, type EntryDoc } from '@sormet/core/model';
+import { treeDocOf, Documents, type EntryDoc } from '@sormet/core/model';
 import { Reach } from '@sormet/core/reach';
 import { build, Linker, type Built } from '@sormet/core/resolve';
 import { dataOf, type Data } from '@sormet/core/value';
@@ -76,7 +76,7 @@ function DerivedProvider({ children }: { children: ReactNode }): ReactNode {
   linker.current ??= new Linker();
   if (before.current?.documents !== documents) {
     const reach = before.current?.reach ?? new Reach();
-    reach.updateAll(before.current?.documents ?? {}, documents);
+    reach.updateAll(before.current?.documents ?? Documents.none, documents);
     const data = dataOf(documents, before.current?.data);
     const link = linker.current;
     before.current = {
@@ -97,7 +97,7 @@ function DerivedProvider({ children }: { children: ReactNode }): ReactNode {
     };
   }
   const derived = before.current;
-  const { name } = siteOf(documents);
+  const { name } = documents.site;
   useEffect(() => {
     document.title = `${name} · Sormet`;
   }, [name]);

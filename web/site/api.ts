@@ -1,4 +1,4 @@
-import type { Documents } from '@sormet/core/model';
+import type { Doc } from '@sormet/core/model';
 import type { Change } from '@sormet/core/edit';
 import type { PlannedPage } from '@sormet/core/compile';
 
@@ -112,7 +112,9 @@ function post<T>(path: string, body: unknown): Promise<T> {
 export const api = {
   sites: () => request<{ sites: SiteSummary[] }>('/sites'),
   site: (id: string) =>
-    request<{ site: SiteSummary; revision: number; documents: Documents }>(`/sites/${id}`),
+    request<{ site: SiteSummary; revision: number; documents: Record<string, Doc> }>(
+      `/sites/${id}`,
+    ),
   history: (id: string, after: number) =>
     request<{ revision: number; edits: HistoryEdit[]; more: boolean }>(
       `/sites/${id}/history?after=${after}`,

@@ -57,7 +57,7 @@ function told(documents: Documents, named: NamedEdit, revision: number, id: stri
   return { revision, edit: id, who: 'w', at: '', name: named.name, says: '', changes };
 }
 
-const shown = (state: SiteState) => JSON.stringify(state.documents['home']);
+const shown = (state: SiteState) => JSON.stringify(state.documents.get('home'));
 
 describe('editing here', () => {
   test('shows at once and waits to be sent', () => {
@@ -162,7 +162,7 @@ describe('what the server says', () => {
     const mine = told(after, typing('Mine'), 3, 'e1');
     const heard = reducer(state, siteActions.heard([theirs, mine]));
     expect(heard).toMatchObject({ revision: 3, pending: [], conflicts: [] });
-    expect(heard.documents['home']).toMatchObject({ name: 'Front' });
+    expect(heard.documents.get('home')).toMatchObject({ name: 'Front' });
     expect(reducer(heard, siteActions.heard([theirs, mine])).revision).toBe(3);
   });
 
@@ -194,7 +194,7 @@ describe('what the server says', () => {
     state = reducer(state, siteActions.refusedByServer(refusal));
     expect(state.conflicts).toMatchObject([{ id: 'e1', failed: true, yours: text('Mine') }]);
     expect(state.pending.map(({ id }) => id)).toEqual(['e2']);
-    expect(state.documents['home']).toMatchObject({ name: 'Front' });
+    expect(state.documents.get('home')).toMatchObject({ name: 'Front' });
   });
 
   test('losing and finding the connection is a state that is seen', () => {

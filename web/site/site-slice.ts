@@ -1,5 +1,5 @@
 import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
-import type { Documents } from '@sormet/core/model';
+import { Documents } from '@sormet/core/model';
 import { applyChanges } from '@sormet/core/edit';
 import type { HistoryEdit, Plan, SiteSummary } from './api';
 import {
@@ -39,8 +39,8 @@ const initialState: SiteState = {
   error: null,
   summary: null,
   revision: 0,
-  confirmed: {},
-  documents: {},
+  confirmed: Documents.none,
+  documents: Documents.none,
   pending: [],
   conflicts: [],
   connected: true,
@@ -57,12 +57,13 @@ const initialState: SiteState = {
  */
 function whole<P>(make: (state: SiteState, payload: P) => SiteState) {
   return (draft: Draft<SiteState>, { payload }: PayloadAction<P>) =>
-    make(original(draft) as SiteState, payload) as Draft<SiteState>;
+    make(original(draft) as unknown as SiteState, payload) as unknown as Draft<SiteState>;
 }
 
 /** The same for an action that carries nothing. */
 function alone(make: (state: SiteState) => SiteState) {
-  return (draft: Draft<SiteState>) => make(original(draft) as SiteState) as Draft<SiteState>;
+  return (draft: Draft<SiteState>) =>
+    make(original(draft) as unknown as SiteState) as unknown as Draft<SiteState>;
 }
 
 /** An edit that was made here: as it is sent, how it is named, and the documents after it. */

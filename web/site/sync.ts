@@ -1,4 +1,4 @@
-import { newId } from '@sormet/core/model';
+import { Documents, newId } from '@sormet/core/model';
 import { doEdit, isRefusal, sayEdit, type NamedEdit, type Past } from '@sormet/core/edit';
 import type { AppStore } from '../app/store';
 import { api, ApiProblem, ServerFault, Unreachable } from './api';
@@ -65,7 +65,8 @@ export class SiteSync {
       this.window = await windowName();
       const left = await takeOutboxes(this.site, this.window);
       const refused = await this.sendLeft(left.pending);
-      const { site, revision, documents } = await api.site(this.site);
+      const { site, revision, documents: sent } = await api.site(this.site);
+      const documents = Documents.fromRecord(sent);
       const conflicts = [...left.conflicts, ...refused.map((each) => conflictOf(documents, each))];
       if (this.closed) return;
       dispatch(siteActions.opened({ summary: site, revision, documents, conflicts }));

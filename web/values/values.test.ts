@@ -13,7 +13,7 @@ import { fieldLabel, fittingFields } from './fields';
 import { valueWords } from './show-value';
 
 const { documents } = brackenfold();
-const shedPage = documents['page-shed'] as PageDoc;
+const shedPage = documents.get('page-shed') as PageDoc;
 
 function labels(doc: TreeDoc, node: string, type: ValueKind): string[] {
   return fittingFields(documents, doc, node, kindOnly(type)).map(({ label }) => label);
@@ -54,7 +54,7 @@ describe('the fields offered', () => {
   });
 
   test('are none where there is no entry', () => {
-    const home = documents['page-home'] as PageDoc;
+    const home = documents.get('page-home') as PageDoc;
     expect(labels(home, instanceOf(home, 'opening'), 'text')).toEqual([]);
   });
 

@@ -1,4 +1,4 @@
-import { FORMAT, type Documents } from '../documents';
+import { FORMAT, type Doc } from '../documents';
 import { toFormat2 } from './format-2';
 
 /** Stored documents of any format: only what every format has in common is known of them. */
@@ -23,7 +23,7 @@ export function formatOf(documents: Stored): number {
  * The documents of a site in the current format; the same object when they are.
  * @throws when they are of a format that this program does not know
  */
-export function upgraded(stored: Stored): Documents {
+export function upgraded(stored: Stored): Readonly<Record<string, Doc>> {
   let documents = stored;
   for (const id in stored)
     if (stored[id]!.format > FORMAT)
@@ -35,5 +35,5 @@ export function upgraded(stored: Stored): Documents {
     if (!step) throw new Error(`Documents of format ${format} are not known here.`);
     documents = step(documents);
   }
-  return documents as unknown as Documents;
+  return documents as unknown as Record<string, Doc>;
 }

@@ -1,6 +1,6 @@
 import { useRef, useState, type ReactNode } from 'react';
 import { AutoComplete, Input } from 'antd';
-import { docOf, own, siteOf, treeDocOf, type Declared, type TreeDoc } from '@sormet/core/model';
+import { docOf, own, treeDocOf, type Declared, type TreeDoc } from '@sormet/core/model';
 import {
   cascade,
   declarationKey,
@@ -88,7 +88,7 @@ export function useRuleWords(
   return (origin) => {
     if (origin.is === 'tag') {
       let uses = 0;
-      for (const doc of Object.values(documents))
+      for (const doc of [...documents])
         if (doc.kind === 'page' || doc.kind === 'component')
           for (const node of Object.values(doc.nodes))
             if (node.kind === 'element' && node.tag === origin.tag) uses += 1;
@@ -137,7 +137,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
   const { documents } = useDerived();
   const dispatch = useAppDispatch();
   const { lit, width: current } = useApp((state) => state.bench);
-  const site = siteOf(documents);
+  const site = documents.site;
   const widths = widthsOf(site);
   const words = useRuleWords(selected);
   const rule = litRule(selected, lit);
@@ -325,7 +325,7 @@ function StyleCell({
   const { documents } = useDerived();
   const sync = useSync();
   const dispatch = useAppDispatch();
-  const site = siteOf(documents);
+  const site = documents.site;
   const own = ownValue(rule, property, width);
   const { origin } = rule;
   const target = `${ruleKey(origin)} ${property} ${width}`;
