@@ -2,8 +2,14 @@ import { canvas } from './canvas';
 import { printTable, type Report } from './measure';
 import { reach } from './reach';
 import { render } from './render';
+import { size } from './size';
 
-const BENCHMARKS: Record<string, () => Report | Promise<Report>> = { render, canvas, reach };
+const BENCHMARKS: Record<string, () => Report | Promise<Report>> = {
+  render,
+  canvas,
+  reach,
+  size,
+};
 
 const args = process.argv.slice(2);
 const json = args.includes('--json');
