@@ -1,5 +1,18 @@
-/** Imports point one way: web and server to core; inside core, a folder only to those before it. */
-const CORE = ['model', 'value', 'style', 'resolve', 'reach', 'edit', 'compile', 'check', 'format'];
+/** Imports point one way: web and server to core; inside core, a folder only to those before it; inside web too. */
+const CORE = [
+  'model',
+  'value',
+  'style',
+  'resolve',
+  'reach',
+  'edit',
+  'compile',
+  'check',
+  'format',
+  'api',
+];
+/** The rooms of the interface, each seeing only those behind it. */
+const WEB = ['app', 'screens', 'bench', 'canvas', 'values', 'site', 'store'];
 
 module.exports = {
   forbidden: [
@@ -34,6 +47,12 @@ module.exports = {
       from: { path: '^web/', pathNot: '\\.test\\.ts$' },
       to: { path: '^(server|demo)/' },
     },
+    ...WEB.map((room, i) => ({
+      name: `web-${room}-only-to-later`,
+      severity: 'error',
+      from: { path: `^web/${room}/`, pathNot: '\\.test\\.ts$' },
+      to: { path: `^web/(${WEB.slice(0, i).join('|') || 'none'})/` },
+    })),
     ...CORE.map((folder, i) => ({
       name: `core-${folder}-only-to-earlier`,
       severity: 'error',

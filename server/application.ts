@@ -18,7 +18,7 @@ import { serveFile } from './files/serve-file';
 import { answer, read } from './http/check';
 import { ownRequestsOnly } from './http/own-requests';
 import { LARGEST_REQUEST, Problem, sendProblem } from './http/problem';
-import * as shapes from './http/shapes';
+import * as shapes from '@sormet/core/api';
 import { historyAfter, historyLines } from './edits/history';
 import type { LiveChanges } from './live/live-changes';
 import type { Publisher } from './publish/publisher';

@@ -17,7 +17,7 @@ import { DocumentEntity, HistoryEntity, SiteEntity, UseEntity } from '../databas
 import type { SiteStore } from '../database/site-store';
 import { read } from '../http/check';
 import { Problem } from '../http/problem';
-import type { EditRequest } from '../http/shapes';
+import type { EditRequest } from '@sormet/core/api';
 import { CHANNEL } from '../live/channel';
 
 /**

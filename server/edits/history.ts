@@ -1,5 +1,5 @@
 import type { DataSource } from 'typeorm';
-import type { HistoryEntry, HistoryLine } from '../http/shapes';
+import type { HistoryEntry, HistoryLine } from '@sormet/core/api';
 import { HistoryEntity } from '../database/entities';
 
 /** How many edits one answer holds at most, and about how many bytes of them. */

@@ -4,7 +4,7 @@ import { Button } from 'antd';
 
 import { Connection } from '../bench/Connection';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { useApp } from './store';
+import { useApp } from '../store/store';
 
 /** The frame of a site's screens other than the bench. */
 export function SiteFrame(): ReactNode {

@@ -7,7 +7,7 @@ import { Provider } from 'react-redux';
 import { ConfigProvider } from 'antd';
 import { RouterProvider } from 'react-router';
 import { routes } from './routes';
-import { makeStore } from './store';
+import { makeStore } from '../store/store';
 import { theme } from './theme';
 
 createRoot(document.getElementById('root')!).render(

@@ -1,12 +1,12 @@
 import { createBrowserRouter } from 'react-router';
 import { Bench } from '../bench/Bench';
-import { ContentScreen } from '../content/ContentScreen';
-import { PagesScreen } from '../pages/PagesScreen';
-import { LibraryScreen } from '../library/LibraryScreen';
-import { PreviewScreen } from '../preview/PreviewScreen';
-import { ReleasesScreen } from '../releases/ReleasesScreen';
+import { ContentScreen } from '../screens/content/ContentScreen';
+import { PagesScreen } from '../screens/pages/PagesScreen';
+import { LibraryScreen } from '../screens/library/LibraryScreen';
+import { PreviewScreen } from '../screens/preview/PreviewScreen';
+import { ReleasesScreen } from '../screens/releases/ReleasesScreen';
 import { SiteProvider } from '../site/SiteProvider';
-import { SitesScreen } from '../sites/SitesScreen';
+import { SitesScreen } from '../screens/sites/SitesScreen';
 import { NotFound } from './NotFound';
 import { SiteFrame } from './SiteFrame';
 

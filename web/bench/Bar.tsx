@@ -4,10 +4,10 @@ import { Button, Select, Tooltip } from 'antd';
 import { Redo2, Undo2 } from 'lucide-react';
 import { allOf, entryTitle, type EntryDoc, type TreeDoc } from '@sormet/core/model';
 import { widthsOf } from '@sormet/core/style';
-import { useApp, useAppDispatch } from '../app/store';
+import { useApp, useAppDispatch } from '../store/store';
 import { BASE_WIDTH } from '../canvas/Canvas';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions } from './bench-slice';
+import { benchActions } from '../store/bench-slice';
 import { Connection } from './Connection';
 
 interface BarProps {

@@ -1,9 +1,9 @@
 import { useState, type ReactNode } from 'react';
 import { Badge, Button, Modal } from 'antd';
-import { useApp } from '../app/store';
+import { useApp } from '../store/store';
 import { Dangling } from '../site/Dangling';
 import { useDerived, useSync } from '../site/SiteProvider';
-import type { Conflict } from '../site/pending';
+import type { Conflict } from '../store/pending';
 import { count } from './words';
 
 /** Whether everything done here is saved; what waits; what met somebody else's change. */

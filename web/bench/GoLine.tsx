@@ -3,11 +3,11 @@ import { useNavigate } from 'react-router';
 import { AutoComplete, Modal } from 'antd';
 import { allOf } from '@sormet/core/model';
 import { shortName, STARTERS } from '@sormet/core/edit';
-import { useApp, useAppDispatch } from '../app/store';
+import { useApp, useAppDispatch } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions } from './bench-slice';
+import { benchActions } from '../store/bench-slice';
 import { nextPlace } from './next-place';
-import { usePlacing, type Placeable } from './placing';
+import { usePlacing, type Placeable } from '../canvas/placing';
 
 interface Option {
   readonly value: string;

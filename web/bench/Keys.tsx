@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Button, Input, Modal, Switch } from 'antd';
-import { useApp, useAppDispatch } from '../app/store';
-import { benchActions } from './bench-slice';
+import { useApp, useAppDispatch } from '../store/store';
+import { benchActions } from '../store/bench-slice';
 import {
   DEFAULT_KEYMAP,
   FIXED_KEYS,
@@ -11,7 +11,7 @@ import {
   withKey,
   type Keymap,
   type SingleKey,
-} from './keymap';
+} from '../store/keymap';
 
 /** Every key of the bench with what it does; single keys can be changed and turned off. */
 export function Keys(): ReactNode {

@@ -23,9 +23,9 @@ import {
   type TreeNode,
 } from '@sormet/core/model';
 import { nodeName, shortName } from '@sormet/core/edit';
-import { useApp, useAppDispatch } from '../app/store';
+import { useApp, useAppDispatch } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions } from './bench-slice';
+import { benchActions } from '../store/bench-slice';
 
 interface Row {
   readonly id: string;

@@ -2,11 +2,11 @@ import { memo, useDeferredValue, useMemo, type ReactNode } from 'react';
 import { useDraggable } from '@dnd-kit/core';
 import { allOf } from '@sormet/core/model';
 import { folderOf, shortName, STARTERS } from '@sormet/core/edit';
-import { useApp, useAppDispatch } from '../app/store';
+import { useApp, useAppDispatch } from '../store/store';
 import { useDerived } from '../site/SiteProvider';
-import { benchActions } from './bench-slice';
+import { benchActions } from '../store/bench-slice';
 import { nextPlace } from './next-place';
-import { usePlacing, type Placeable } from './placing';
+import { usePlacing, type Placeable } from '../canvas/placing';
 
 /** What can be placed: components by folder with their reach, ready sections, elements. */
 export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {

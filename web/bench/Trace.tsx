@@ -10,11 +10,11 @@ import {
 } from '@sormet/core/model';
 import { controlsOf, propertyOf } from '@sormet/core/edit';
 import { trace, type Step } from '@sormet/core/resolve';
-import { useApp, useAppDispatch } from '../app/store';
+import { useApp, useAppDispatch } from '../store/store';
 import { useDerived } from '../site/SiteProvider';
 import { fieldLabel } from '../values/fields';
 import { valueWords } from '../values/show-value';
-import { benchActions } from './bench-slice';
+import { benchActions } from '../store/bench-slice';
 import type { Selected } from './use-selected';
 import { componentWords, documentWords } from './words';
 

@@ -8,7 +8,7 @@ import {
   type Place,
   own,
 } from '@sormet/core/model';
-import type { Selection } from './bench-slice';
+import type { Selection } from '../store/bench-slice';
 
 /** Where something goes that is placed without pointing: after what is selected, else last in the main content. */
 export function nextPlace(

@@ -2,11 +2,11 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { childrenOf, placeAt, rootOf, type TreeDoc } from '@sormet/core/model';
 import { controlsOf } from '@sormet/core/edit';
 import { widthsOf } from '@sormet/core/style';
-import { useApp, useAppDispatch } from '../app/store';
+import { useApp, useAppDispatch } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions } from './bench-slice';
+import { benchActions } from '../store/bench-slice';
 import { exposureOf, useExposing } from './ledger/exposing';
-import { doneBy, keyFor, type SingleKey } from './keymap';
+import { doneBy, keyFor, type SingleKey } from '../store/keymap';
 import type { Selected } from './use-selected';
 
 interface Handlers {

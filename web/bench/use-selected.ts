@@ -12,7 +12,7 @@ import {
 import { rulesOf, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
 import type { AppliedBlock } from '@sormet/core/style';
 
-import { useApp } from '../app/store';
+import { useApp } from '../store/store';
 import { elementOf, resolvedOf } from '../canvas/address';
 import { useBuilt } from '../canvas/Canvas';
 import { useDerived } from '../site/SiteProvider';

@@ -2,7 +2,7 @@ import { useCallback, useEffect, useRef, useState, type RefObject } from 'react'
 import { docOf, nodeIn, text, type Documents } from '@sormet/core/model';
 import { sourceAt } from '@sormet/core/resolve';
 import type { NamedEdit } from '@sormet/core/edit';
-import { useApp } from '../app/store';
+import { useApp } from '../store/store';
 import { useSync } from '../site/SiteProvider';
 import { WordSteps } from '../values/word-steps';
 import type { TextTarget } from './address';

@@ -6,8 +6,8 @@ import { treeDocOf, Documents, type EntryDoc } from '@sormet/core/model';
 import { Reach } from '@sormet/core/reach';
 import { build, Linker, type Built } from '@sormet/core/resolve';
 import { dataOf, type Data } from '@sormet/core/value';
-import type { AppStore } from '../app/store';
-import { useApp } from '../app/store';
+import type { AppStore } from '../store/store';
+import { useApp } from '../store/store';
 import { SiteSync } from './sync';
 
 const SyncContext = createContext<SiteSync | null>(null);

@@ -1,67 +1,13 @@
 import type { Doc } from '@sormet/core/model';
+import type {
+  FileAnswer,
+  HistoryEntry,
+  HistoryLine,
+  PlanAnswer,
+  ReleaseSummary,
+  SiteSummary,
+} from '@sormet/core/api';
 import type { Change } from '@sormet/core/edit';
-import type { PlannedPage } from '@sormet/core/compile';
-
-/** A site as lists show it. */
-export interface SiteSummary {
-  readonly id: string;
-  readonly slug: string;
-  readonly name: string;
-  readonly revision: number;
-  readonly address: string;
-  readonly preview: string;
-  readonly live: number | null;
-  readonly pages: number;
-}
-
-export interface HistoryEdit {
-  readonly revision: number;
-  readonly edit: string;
-  readonly who: string;
-  readonly at: string;
-  readonly name: string;
-  readonly says: string;
-  readonly changes: Change[];
-}
-
-/** One line of the history: an edit, or all of one stretch of typing or moving. */
-export interface HistoryLine {
-  readonly first: number;
-  readonly last: number;
-  readonly who: string;
-  readonly at: string;
-  readonly says: string;
-}
-
-export interface Plan {
-  readonly revision: number;
-  readonly live: number | null;
-  readonly pages: readonly PlannedPage[];
-  readonly unchanged: number;
-}
-
-export interface Release {
-  readonly id: string;
-  readonly number: number;
-  readonly revision: number;
-  readonly state: 'waiting' | 'making' | 'done' | 'failed';
-  readonly live: boolean;
-  readonly done: number;
-  readonly of: number;
-  readonly pages: readonly PlannedPage[];
-  readonly error: string | null;
-  readonly at: string;
-}
-
-export interface StoredFile {
-  readonly sha256: string;
-  readonly mediaType: string;
-  readonly name: string;
-  readonly width: number;
-  readonly height: number;
-  /** What was left out of an SVG because it does not draw. */
-  readonly leftOut: readonly string[];
-}
 
 /** What the server said was wrong (RFC 9457 problem details). */
 export class ApiProblem extends Error {
@@ -116,7 +62,7 @@ export const api = {
       `/sites/${id}`,
     ),
   history: (id: string, after: number) =>
-    request<{ revision: number; edits: HistoryEdit[]; more: boolean }>(
+    request<{ revision: number; edits: HistoryEntry[]; more: boolean }>(
       `/sites/${id}/history?after=${after}`,
     ),
   historyLines: (id: string, before: number) =>
@@ -132,14 +78,15 @@ export const api = {
       stretch: string | null;
     },
   ) => post<{ revision: number }>(`/sites/${id}/edits`, edit),
-  plan: (id: string) => request<Plan>(`/sites/${id}/plan`),
-  releases: (id: string) => request<{ releases: Release[] }>(`/sites/${id}/releases`),
-  release: (id: string, release: string) => request<Release>(`/sites/${id}/releases/${release}`),
-  publish: (id: string) => post<Release>(`/sites/${id}/releases`, {}),
+  plan: (id: string) => request<PlanAnswer>(`/sites/${id}/plan`),
+  releases: (id: string) => request<{ releases: ReleaseSummary[] }>(`/sites/${id}/releases`),
+  release: (id: string, release: string) =>
+    request<ReleaseSummary>(`/sites/${id}/releases/${release}`),
+  publish: (id: string) => post<ReleaseSummary>(`/sites/${id}/releases`, {}),
   goBack: (id: string, release: string) => post<void>(`/sites/${id}/releases/${release}/live`, {}),
   upload: (id: string, file: File) => {
     const body = new FormData();
     body.append('file', file);
-    return request<StoredFile>(`/sites/${id}/files`, { method: 'POST', body });
+    return request<FileAnswer>(`/sites/${id}/files`, { method: 'POST', body });
   },
 };

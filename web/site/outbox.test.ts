@@ -1,6 +1,6 @@
 import { text } from '@sormet/core/model';
 import { keepOutbox, takeOutboxes } from './outbox';
-import type { PendingEdit } from './pending';
+import type { PendingEdit } from '../store/pending';
 
 /** As much of a browser's storage and locks as an outbox needs. */
 function pretendBrowser(held: string[]): Map<string, string> {

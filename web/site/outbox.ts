@@ -1,4 +1,4 @@
-import type { Conflict, PendingEdit } from './pending';
+import type { Conflict, PendingEdit } from '../store/pending';
 
 /** What of a window's work the server does not have yet, kept in the browser, so that a reload loses nothing. */
 export interface Outbox {

@@ -1,5 +1,5 @@
 import { documentsOf, page } from '@sormet/core/test';
-import { makeStore } from '../app/store';
+import { makeStore } from '../store/store';
 import { SiteSync } from './sync';
 
 /** What a test answers to the addresses that are asked for, and those that were. */

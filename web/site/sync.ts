@@ -1,9 +1,9 @@
 import { Documents, newId } from '@sormet/core/model';
 import { doEdit, isRefusal, sayEdit, type NamedEdit, type Past } from '@sormet/core/edit';
-import type { AppStore } from '../app/store';
+import type { AppStore } from '../store/store';
 import { api, ApiProblem, ServerFault, Unreachable } from './api';
 import { keepOutbox, takeOutboxes, windowName, type Outbox } from './outbox';
-import { siteActions, type Made } from './site-slice';
+import { siteActions, type Made } from '../store/site-slice';
 import {
   conflictOf,
   pastOf,
@@ -11,7 +11,7 @@ import {
   type PendingEdit,
   type RefusedEdit,
   type Step,
-} from './pending';
+} from '../store/pending';
 
 /** How long typing may pause before it is sent. */
 const QUIET_MS = 160;

@@ -13,11 +13,12 @@ import {
   type Typed,
   type TypeSpec,
 } from '@sormet/core/model';
-import { benchActions } from '../bench/bench-slice';
-import { api, type StoredFile } from '../site/api';
+import { benchActions } from '../store/bench-slice';
+import type { FileAnswer } from '@sormet/core/api';
+import { api } from '../site/api';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { useAppDispatch } from '../app/store';
-import { siteActions } from '../site/site-slice';
+import { useAppDispatch } from '../store/store';
+import { siteActions } from '../store/site-slice';
 import { ShowValue } from './show-value';
 import { WordSteps } from './word-steps';
 
@@ -299,7 +300,7 @@ function ImageEditor({
   );
 }
 
-function assetOf({ sha256, mediaType, name, width, height }: StoredFile): AssetDoc {
+function assetOf({ sha256, mediaType, name, width, height }: FileAnswer): AssetDoc {
   return {
     id: newId(),
     kind: 'asset',

@@ -1,7 +1,8 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { Alert, Skeleton } from 'antd';
-import { useApp } from '../../app/store';
-import { api, type HistoryLine } from '../../site/api';
+import { useApp } from '../../store/store';
+import type { HistoryLine } from '@sormet/core/api';
+import { api } from '../../site/api';
 import { useSync } from '../../site/SiteProvider';
 import { momentWords } from '../words';
 

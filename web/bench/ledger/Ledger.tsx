@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import { docOf } from '@sormet/core/model';
-import { useApp, useAppDispatch } from '../../app/store';
+import { useApp, useAppDispatch } from '../../store/store';
 import { useDerived } from '../../site/SiteProvider';
-import { benchActions, type LedgerTab } from '../bench-slice';
+import { benchActions, type LedgerTab } from '../../store/bench-slice';
 import type { Selected } from '../use-selected';
 import { ElementValues } from './ElementValues';
 import { ExposeTable } from './ExposeTable';

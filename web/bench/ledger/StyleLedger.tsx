@@ -14,9 +14,9 @@ import {
   type Width,
 } from '@sormet/core/style';
 import { isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
-import { useApp, useAppDispatch } from '../../app/store';
+import { useApp, useAppDispatch } from '../../store/store';
 import { useDerived, useSync } from '../../site/SiteProvider';
-import { benchActions } from '../bench-slice';
+import { benchActions } from '../../store/bench-slice';
 import type { Selected } from '../use-selected';
 import { useDraft } from '../../values/use-draft';
 import { componentWords } from '../words';

@@ -15,10 +15,10 @@ import {
   type Typed,
   own,
 } from '@sormet/core/model';
-import { useDerived, useSync } from '../site/SiteProvider';
-import { count } from '../bench/words';
-import { ShowValue } from '../values/show-value';
-import { ValueEditor } from '../values/ValueEditor';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { count } from '../../bench/words';
+import { ShowValue } from '../../values/show-value';
+import { ValueEditor } from '../../values/ValueEditor';
 
 /** Content: its types, the entries of one as a table, one entry as a form beside it. */
 export function ContentScreen(): ReactNode {

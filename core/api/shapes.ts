@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { Change, EDIT_ID_PATTERN } from '@sormet/core/edit';
-import { LARGEST_EDIT } from '@sormet/core/model';
+import { Change, EDIT_ID_PATTERN } from '../edit';
+import { LARGEST_EDIT } from '../model';
 
 const exact = { additionalProperties: false };
 
@@ -107,6 +107,7 @@ export const Planned = Type.Object(
   },
   exact,
 );
+export type Planned = Static<typeof Planned>;
 
 export const PlanAnswer = Type.Object(
   {
@@ -155,3 +156,4 @@ export const FileAnswer = Type.Object(
   },
   exact,
 );
+export type FileAnswer = Static<typeof FileAnswer>;

@@ -3,8 +3,8 @@ import { Link } from 'react-router';
 import { Button, Input, Popconfirm } from 'antd';
 import { allOf } from '@sormet/core/model';
 import { folderOf } from '@sormet/core/edit';
-import { count, documentWords, reachWords } from '../bench/words';
-import { useDerived, useSync } from '../site/SiteProvider';
+import { count, documentWords, reachWords } from '../../bench/words';
+import { useDerived, useSync } from '../../site/SiteProvider';
 import { useState } from 'react';
 
 /** All components by folder, with whom each reaches. */

@@ -1,8 +1,9 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Alert, Button, Skeleton } from 'antd';
-import { api, type SiteSummary } from '../site/api';
-import { count } from '../bench/words';
+import type { SiteSummary } from '@sormet/core/api';
+import { api } from '../../site/api';
+import { count } from '../../bench/words';
 
 /** All sites, each with its state. */
 export function SitesScreen(): ReactNode {

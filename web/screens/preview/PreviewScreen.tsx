@@ -4,9 +4,9 @@ import { Button } from 'antd';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { docOf, pathOf } from '@sormet/core/model';
 import { widthsOf, type Width } from '@sormet/core/style';
-import { useApp } from '../app/store';
-import { doneBy } from '../bench/keymap';
-import { useDerived, useSync } from '../site/SiteProvider';
+import { useApp } from '../../store/store';
+import { doneBy } from '../../store/keymap';
+import { useDerived, useSync } from '../../site/SiteProvider';
 
 /** A page as visitors will see it, from the origin of the sites, at every width. */
 export function PreviewScreen(): ReactNode {

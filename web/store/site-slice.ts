@@ -1,7 +1,7 @@
 import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import { Documents } from '@sormet/core/model';
 import { applyChanges } from '@sormet/core/edit';
-import type { HistoryEdit, Plan, SiteSummary } from './api';
+import type { HistoryEntry, PlanAnswer, SiteSummary } from '@sormet/core/api';
 import {
   conflictOf,
   joinChanges,
@@ -29,7 +29,7 @@ export interface SiteState {
   readonly kept: boolean;
   readonly undo: readonly Step[];
   readonly redo: readonly Step[];
-  readonly plan: Plan | null;
+  readonly plan: PlanAnswer | null;
   /** Why the last edit was refused, for where it was made. */
   readonly refusal: { readonly says: string; readonly at: number } | null;
 }
@@ -172,7 +172,7 @@ export const siteSlice = createSlice({
       },
     ),
     /** Edits that the server has, in order: others' and our own. */
-    heard: whole<HistoryEdit[]>((state, edits) => {
+    heard: whole<HistoryEntry[]>((state, edits) => {
       let { confirmed, revision } = state;
       const done = new Set<string>();
       for (const edit of edits) {
@@ -195,7 +195,7 @@ export const siteSlice = createSlice({
     connection: whole<boolean>((state, connected) =>
       state.connected === connected ? state : { ...state, connected },
     ),
-    planned: whole<Plan>((state, plan) => ({ ...state, plan })),
+    planned: whole<PlanAnswer>((state, plan) => ({ ...state, plan })),
     refused: whole<string>((state, says) => ({ ...state, refusal: { says, at: Date.now() } })),
     refusalSeen: alone((state) => ({ ...state, refusal: null })),
   },

@@ -8,7 +8,7 @@ import {
   type NamedEdit,
 } from '@sormet/core/edit';
 import { documentsOf, page } from '@sormet/core/test';
-import type { HistoryEdit } from './api';
+import type { HistoryEntry } from '@sormet/core/api';
 import { pastOf } from './pending';
 import { siteActions, siteSlice, type Made, type SiteState } from './site-slice';
 
@@ -51,7 +51,7 @@ function madeOf(state: SiteState, named: NamedEdit, id: string, group: string | 
 }
 
 /** What the server tells of an edit. */
-function told(documents: Documents, named: NamedEdit, revision: number, id: string): HistoryEdit {
+function told(documents: Documents, named: NamedEdit, revision: number, id: string): HistoryEntry {
   const changes = runEdit(documents, named);
   if (isRefusal(changes)) throw new Error(changes.refused);
   return { revision, edit: id, who: 'w', at: '', name: named.name, says: '', changes };

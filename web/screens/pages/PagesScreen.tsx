@@ -11,8 +11,8 @@ import {
   type PageDoc,
 } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
-import { useDerived, useSync } from '../site/SiteProvider';
-import { count } from '../bench/words';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { count } from '../../bench/words';
 
 /** All pages as a tree by path, with their state and the components each places. */
 export function PagesScreen(): ReactNode {

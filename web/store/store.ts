@@ -1,7 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
-import { benchSlice } from '../bench/bench-slice';
-import { siteSlice } from '../site/site-slice';
+import { benchSlice } from './bench-slice';
+import { siteSlice } from './site-slice';
 
 export function makeStore() {
   return configureStore({

@@ -1,17 +1,18 @@
 import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { Alert, Button, Popconfirm, Progress, Skeleton } from 'antd';
-import { useApp } from '../app/store';
-import { api, type Plan, type Release } from '../site/api';
-import { useSync } from '../site/SiteProvider';
-import { count, momentWords } from '../bench/words';
+import { useApp } from '../../store/store';
+import type { PlanAnswer, ReleaseSummary } from '@sormet/core/api';
+import { api } from '../../site/api';
+import { useSync } from '../../site/SiteProvider';
+import { count, momentWords } from '../../bench/words';
 
 /** What publishing would change and why, its progress, and past releases. */
 export function ReleasesScreen(): ReactNode {
   const sync = useSync();
   const { summary, revision, pending } = useApp((state) => state.site);
-  const [plan, setPlan] = useState<Plan | null>(null);
-  const [releases, setReleases] = useState<readonly Release[] | null>(null);
-  const [current, setCurrent] = useState<Release | null>(null);
+  const [plan, setPlan] = useState<PlanAnswer | null>(null);
+  const [releases, setReleases] = useState<readonly ReleaseSummary[] | null>(null);
+  const [current, setCurrent] = useState<ReleaseSummary | null>(null);
   const [error, setError] = useState('');
 
   const load = useCallback(async () => {
@@ -178,7 +179,7 @@ export function ReleasesScreen(): ReactNode {
   );
 }
 
-function Running({ release }: { release: Release }): ReactNode {
+function Running({ release }: { release: ReleaseSummary }): ReactNode {
   const { number, state, done, of, error } = release;
   if (state === 'failed')
     return (
