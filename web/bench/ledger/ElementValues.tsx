@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Button, Input } from 'antd';
-import { docOf, newId, type Source, type Typed, own } from '@sormet/core/model';
+import { docOf, literal, newId, own, type Source, type Typed } from '@sormet/core/model';
 import { controlsOf, type ControlRow } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { fieldLabel, fittingFields } from '../../values/fields';
@@ -76,16 +76,16 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
       { group: group === null ? null : `${session} ${group}` },
     );
   const change = (value: Typed, group: string | null) => {
-    const literal = { is: 'value', ...value } as Source;
+    const given = literal(value);
     if (component && source?.is === 'property')
       sync.edit(
         {
           name: 'setDefault',
-          args: { component: component.id, property: source.property, value: literal },
+          args: { component: component.id, property: source.property, value: given },
         },
         { group: group === null ? null : `${session} ${group}` },
       );
-    else give(literal, group);
+    else give(given, group);
   };
   const value = (property ? property.default : source) as Typed | undefined;
   return (

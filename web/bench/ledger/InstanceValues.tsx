@@ -11,6 +11,7 @@ import {
   type WhenEmpty,
   own,
   BOOLEAN,
+  literal,
 } from '@sormet/core/model';
 import type { ResolvedGroup } from '@sormet/core/resolve';
 import type { Known } from '@sormet/core/value';
@@ -144,7 +145,7 @@ function PropertyRow({
             value={set as Typed | undefined}
             label={`${made.label}, set here`}
             placeholder={set && valueWords(documents, set as Typed) === 'nothing' ? 'empty' : ''}
-            onChange={(value, group) => give({ is: 'value', ...value } as Source, group)}
+            onChange={(value, group) => give(literal(value), group)}
           />
           {set ? (
             <span className="cell-actions">
@@ -229,7 +230,7 @@ function ShownRow({ selected }: { selected: Selected }): ReactNode {
             type={BOOLEAN}
             value={set}
             label="shown, set here"
-            onChange={(value) => give({ is: 'value', ...value } as Source)}
+            onChange={(value) => give(literal(value))}
           />
           {set ? (
             <span className="cell-actions">
