@@ -6,6 +6,7 @@ import {
   type ComponentDoc,
   Documents,
   type Doc,
+  type RichPiece,
   type TypeSpec,
   type EntryDoc,
   type PageDoc,
@@ -13,6 +14,7 @@ import {
   kindOnly,
 } from '@sormet/core/model';
 import { blockOf } from '@sormet/core/style';
+import { TONE } from '@sormet/core/test';
 
 const reads = (property: string): Source => ({ is: 'property', property });
 const ofCard = (field: string): Source => ({
@@ -54,6 +56,13 @@ function component(
   };
 }
 
+/** A piece as rich text holds it. */
+function pieceOf(piece: Piece): RichPiece {
+  if (typeof piece === 'string') return piece;
+  if ('strong' in piece) return { tag: 'strong', children: [piece.strong] };
+  return { tag: 'a', link: { to: 'address', href: piece.href }, children: [piece.text] };
+}
+
 export const NAV: readonly (readonly [string, string])[] = [
   ['Home', '/'],
   ['Sheds', '/sheds'],
@@ -72,11 +81,16 @@ export interface CardData {
   readonly label: string;
   readonly href: string;
   readonly open: boolean;
+  readonly tone: 'calm' | 'loud';
 }
+
+/** A piece of rich text: words, words that stand out, or a link. */
+export type Piece =
+  string | { readonly strong: string } | { readonly text: string; readonly href: string };
 
 export interface PageData {
   readonly name: string;
-  readonly summary: string;
+  readonly summary: readonly Piece[];
   readonly cards: readonly CardData[];
 }
 
@@ -84,13 +98,20 @@ export interface PageData {
 export function pageData(count: number): PageData[] {
   return Array.from({ length: count }, (_, p) => ({
     name: `Workshop ${p}${p % 3 === 0 ? ' & yard' : ''}`,
-    summary: `The ${p}th of many, where things are mended by the people who brought them and by those who know how.`,
+    summary: [
+      `The ${p}th of many, where things are `,
+      { strong: 'mended' },
+      ' by the people who brought them and by those who know ',
+      { text: 'how & why', href: `/how/${p % 40}` },
+      '.',
+    ],
     cards: Array.from({ length: CARDS }, (_, c) => ({
       title: `Evening ${c} at ${p}`,
       text: `Lamps, leads ${c % 3 === 0 ? '& plugs' : 'and plugs'} for table ${(p * 7 + c) % 12}, from six until the kettle is empty.`,
       label: `Book ${c}`,
       href: `/book/${p}/${c}/seat-${(p + c) % 9}`,
       open: (p + c) % 4 !== 0,
+      tone: (p + c) % 5 === 0 ? 'loud' : 'calm',
     })),
   }));
 }
@@ -128,8 +149,15 @@ export function cardSite(pages: readonly PageData[]): {
       more: text('Go'),
       href: { is: 'value', type: 'link', value: { to: 'address', href: '/' } },
       open: { is: 'value', type: 'boolean', value: true },
+      tone: { is: 'value', type: 'choice', value: 'calm' },
     },
   );
+  Object.assign(card.properties['tone']!, { type: TONE, axis: true });
+  card.rules['louder'] = {
+    order: 'a0',
+    when: { axes: { tone: 'loud' } },
+    patch: { crd: { style } },
+  };
   const body: Branch = {
     tag: 'div',
     children: [
@@ -172,7 +200,12 @@ export function cardSite(pages: readonly PageData[]): {
             style,
             children: [
               { tag: 'h1', text: { is: 'field', from: 'page', path: ['name'] } },
-              { tag: 'p', text: { is: 'field', from: 'page', path: ['summary'] } },
+              {
+                tag: 'p',
+                children: [
+                  { text: { is: 'field', from: 'page', path: ['summary'] }, rich: 'line' },
+                ],
+              },
             ],
           },
           {
@@ -200,6 +233,7 @@ export function cardSite(pages: readonly PageData[]): {
                       more: ofCard('label'),
                       href: ofCard('href'),
                       open: ofCard('open'),
+                      tone: ofCard('tone'),
                     },
                   },
                 ],
@@ -252,13 +286,14 @@ export function cardSite(pages: readonly PageData[]): {
     },
     { id: 'tags', kind: 'tags', format: FORMAT, tags: {} },
     { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} },
-    type('workshop', { name: field({ kind: 'text' }), summary: field({ kind: 'text' }) }),
+    type('workshop', { name: field({ kind: 'text' }), summary: field({ kind: 'rich' }) }),
     type('session', {
       title: field({ kind: 'text' }),
       text: field({ kind: 'text' }),
       label: field({ kind: 'text' }),
       href: field({ kind: 'link' }),
       open: field({ kind: 'boolean' }),
+      tone: field(TONE),
       at: field({ kind: 'entry', of: 'workshop' }),
       place: field({ kind: 'number' }),
     }),
@@ -273,7 +308,10 @@ export function cardSite(pages: readonly PageData[]): {
       type: 'workshop',
       slug: id,
       draft: false,
-      values: { name: { type: 'text', value: name }, summary: { type: 'text', value: summary } },
+      values: {
+        name: { type: 'text', value: name },
+        summary: { type: 'rich', value: summary.map(pieceOf) },
+      },
     };
     entries.push(entry);
     docs.push(entry);
@@ -291,6 +329,7 @@ export function cardSite(pages: readonly PageData[]): {
           label: { type: 'text', value: each.label },
           href: { type: 'link', value: { to: 'address', href: each.href } },
           open: { type: 'boolean', value: each.open },
+          tone: { type: 'choice', value: each.tone },
           at: { type: 'entry', value: id },
           place: { type: 'number', value: c },
         },

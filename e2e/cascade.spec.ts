@@ -10,7 +10,7 @@ import {
   type Pseudo,
 } from '@sormet/core/model';
 import { type Branch } from '@sormet/core/edit';
-import { build, Linker, rulesOf, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
+import { build, Linker, rulesOf, type ResolvedElement } from '@sormet/core/resolve';
 import { blockOf, cascade, declaredProperties, widthsOf } from '@sormet/core/style';
 import {
   component,
@@ -22,6 +22,7 @@ import {
   TONE,
 } from '@sormet/core/test';
 import { dataOf } from '@sormet/core/value';
+import { elementsOf } from './demo-pages';
 
 /**
  * The computed cascade against Chromium's own (CSS Cascading and Inheritance 5), on components that nobody drew:
@@ -192,12 +193,6 @@ function siteOfGenerated({ inner, outer, onInner, tag, placed }: Generated): Doc
   const documents = documentsOf(signTokens, ...sharedStyles, innerDoc, outerDoc, home);
   const tags = documents.tags;
   return documents.with({ ...tags, tags: { p: tag, div: tag } });
-}
-
-function elementsOf(node: Resolved | null): ResolvedElement[] {
-  if (node === null || node.kind === 'text') return [];
-  const inner = node.children.flatMap(elementsOf);
-  return node.kind === 'element' ? [node, ...inner] : inner;
 }
 
 /** For each element what the core says wins, and what would win if that were left out, where the two look different. */

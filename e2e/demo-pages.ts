@@ -1,4 +1,5 @@
 import type { APIRequestContext } from '@playwright/test';
+import type { Resolved, ResolvedElement } from '@sormet/core/resolve';
 import { addressesOf, Documents, type Address, type Doc } from '@sormet/core/model';
 
 /** The documents of the demo as the server has them now. */
@@ -11,4 +12,11 @@ export async function documentsOf(request: APIRequestContext): Promise<Documents
 /** Every address of the demo, drafts apart. */
 export async function demoAddresses(request: APIRequestContext): Promise<Address[]> {
   return addressesOf(await documentsOf(request));
+}
+
+/** The elements of a resolved tree, in document order. */
+export function elementsOf(node: Resolved | null): ResolvedElement[] {
+  if (node === null || node.kind === 'text') return [];
+  const inner = node.children.flatMap(elementsOf);
+  return node.kind === 'element' ? [node, ...inner] : inner;
 }

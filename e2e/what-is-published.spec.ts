@@ -2,12 +2,12 @@ import { expect, test, type APIRequestContext } from '@playwright/test';
 import { HtmlValidate } from 'html-validate';
 import { parse, serialize, type DefaultTreeAdapterTypes } from 'parse5';
 import { type Documents } from '@sormet/core/model';
-import { build, Linker, rulesOf, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
+import { build, Linker, rulesOf, type ResolvedElement } from '@sormet/core/resolve';
 import { cascade, declaredProperties, widthsOf } from '@sormet/core/style';
 import { dataOf } from '@sormet/core/value';
 import { PREVIEW } from './addresses';
 import { seriousFindings } from './axe';
-import { demoAddresses, documentsOf } from './demo-pages';
+import { demoAddresses, documentsOf, elementsOf } from './demo-pages';
 
 /** A page's HTML from the preview, asked for by its host: not every resolver knows names below localhost. */
 async function previewHtml(request: APIRequestContext, path: string): Promise<string> {
@@ -168,12 +168,6 @@ test('setting each declaration that the core calls the winner inline changes no 
   console.log(`${checked} winning declarations set inline`);
   expect(checked).toBeGreaterThan(1000);
 });
-
-function elementsOf(node: Resolved | null): ResolvedElement[] {
-  if (node === null || node.kind === 'text') return [];
-  const inner = node.children.flatMap(elementsOf);
-  return node.kind === 'element' ? [node, ...inner] : inner;
-}
 
 function winnersOf(
   documents: Documents,

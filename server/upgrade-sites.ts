@@ -2,6 +2,7 @@ import type { EntityManager } from 'typeorm';
 import { differences } from '@sormet/core/edit';
 import { Documents, FORMAT, formatOf, newId, upgraded, type Stored } from '@sormet/core/model';
 import { DocumentEntity, HistoryEntity, SiteEntity } from './database/entities';
+import { heldSite } from './database/held-site';
 import type { SiteStore } from './database/site-store';
 import { storeUses } from './edits/accept';
 
@@ -15,12 +16,8 @@ export async function upgradeSites(store: SiteStore): Promise<void> {
 }
 
 async function upgradeSite(manager: EntityManager, id: string): Promise<void> {
-  const site = await manager
-    .getRepository(SiteEntity)
-    .createQueryBuilder('s')
-    .setLock('pessimistic_write')
-    .where('s.id = :id', { id })
-    .getOneOrFail();
+  const site = await heldSite(manager, id);
+  if (!site) return;
   const rows = await manager.getRepository(DocumentEntity).findBy({ site: id });
   const stored: Stored = Object.fromEntries(rows.map((row) => [row.id, row.body]));
   const from = formatOf(stored);

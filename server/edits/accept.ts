@@ -14,6 +14,7 @@ import {
 } from '@sormet/core/edit';
 import { usesOf } from '@sormet/core/reach';
 import { DocumentEntity, HistoryEntity, SiteEntity, UseEntity } from '../database/entities';
+import { heldSite } from '../database/held-site';
 import type { SiteStore } from '../database/site-store';
 import { read } from '../http/check';
 import { Problem } from '../http/problem';
@@ -42,12 +43,7 @@ export async function acceptEdit(
   read(EDITS[edit.name].args, request.args);
 
   const accepted = await store.database.transaction(async (manager) => {
-    const site = await manager
-      .getRepository(SiteEntity)
-      .createQueryBuilder('s')
-      .setLock('pessimistic_write')
-      .where('s.id = :siteId', { siteId })
-      .getOne();
+    const site = await heldSite(manager, siteId);
     if (!site) throw new Problem(404, 'Not found', 'There is no such site.');
     const earlier = await manager
       .getRepository(HistoryEntity)

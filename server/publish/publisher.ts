@@ -4,6 +4,7 @@ import { newId } from '@sormet/core/model';
 import { COMPILER, type Manifest, type PlannedPage } from '@sormet/core/compile';
 import { isAway } from '../database/away';
 import { FileEntity, ReleaseEntity, SiteEntity, type ReleaseRow } from '../database/entities';
+import { heldSite } from '../database/held-site';
 import type { SiteStore } from '../database/site-store';
 import { unsafeInSvg } from '../files/clean-svg';
 import { logFault } from '../http/log';
@@ -84,12 +85,7 @@ export class Publisher {
         );
       const release = await database.transaction(async (manager) => {
         // Of two who ask at once the second sees the first's release.
-        const held = await manager
-          .getRepository(SiteEntity)
-          .createQueryBuilder('s')
-          .setLock('pessimistic_write')
-          .where('s.id = :siteId', { siteId })
-          .getOne();
+        const held = await heldSite(manager, siteId);
         if (held?.liveRelease !== site.liveRelease) return undefined;
         await this.refuseWhileBusy(siteId, manager);
         const releases = manager.getRepository(ReleaseEntity);
