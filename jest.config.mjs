@@ -3,7 +3,11 @@ const transform = {
   '^.+\\.[mc]?[tj]sx?$': [
     '@swc/jest',
     {
-      jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022' },
+      jsc: {
+        parser: { syntax: 'typescript', tsx: true },
+        target: 'es2022',
+        transform: { react: { runtime: 'automatic' } },
+      },
       module: { type: 'commonjs' },
     },
   ],

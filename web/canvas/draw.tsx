@@ -55,10 +55,18 @@ function keyOf(node: Resolved): string {
   return node.kind === 'group' && node.item ? `${node.from.id}@${node.item.id}` : node.from.id;
 }
 
-function propsOf(node: ResolvedElement): Record<string, string> {
-  const props: Record<string, string> = {};
-  for (const name in node.attributes) props[REACT_NAMES[name] ?? name] = node.attributes[name]!;
+function propsOf(node: ResolvedElement): Record<string, unknown> {
+  const props: Record<string, unknown> = {};
+  for (const name in node.attributes) {
+    const value = node.attributes[name]!;
+    props[REACT_NAMES[name] ?? name] = name === 'style' ? styleOf(value) : value;
+  }
   return props;
+}
+
+/** A style attribute as React takes it. It holds custom properties only, whose values hold neither `;` nor `:`. */
+function styleOf(style: string): Record<string, string> {
+  return Object.fromEntries(style.split(';').map((each) => each.split(':') as [string, string]));
 }
 
 function DrawElement({ node, registry }: { node: ResolvedElement; registry: Registry }): ReactNode {

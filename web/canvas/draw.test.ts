@@ -1,0 +1,51 @@
+import { createElement } from 'react';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { literal, type RichPiece } from '@sormet/core/model';
+import { build, Linker, prepare, write } from '@sormet/core/resolve';
+import { component, documentsOf, page, signDocs } from '@sormet/core/test';
+import { dataOf } from '@sormet/core/value';
+import { Draw } from './draw';
+import type { Registry } from './registry';
+
+const told: RichPiece[] = [
+  'Bring ',
+  { tag: 'strong', children: ['<it>'] },
+  { tag: 'br', children: [] },
+];
+const story = component(
+  'story',
+  { tag: 'div', children: [{ text: { is: 'property', property: 'told' }, rich: 'blocks' }] },
+  { told: literal({ type: 'rich', value: told }) },
+);
+const documents = documentsOf(
+  ...signDocs.filter(({ kind }) => kind !== 'tokens'),
+  story,
+  page('home', '/', {
+    tag: 'main',
+    children: [
+      {
+        component: 'sign',
+        values: {
+          tone: literal({ type: 'choice', value: 'loud' }),
+          share: literal({ type: 'number', value: 0.5 }),
+        },
+        shared: { pill: true },
+      },
+      { component: 'story' },
+    ],
+  }),
+);
+
+test('the canvas draws classes, custom properties and rich text as publishing writes them', () => {
+  const data = dataOf(documents);
+  const linked = new Linker().link(documents, 'home');
+  const { root } = build(linked, data, undefined);
+  const registry = { set: () => undefined } as unknown as Registry;
+  const drawn = renderToStaticMarkup(createElement(Draw, { node: root!, registry }));
+  const written = write(prepare(linked, data));
+  // Words that stand alone in an element are put there by hand afterwards; React ends void elements with a slash.
+  const same = drawn.replace('></p>', '>A sign</p>').replaceAll('/>', '>');
+  expect(same).toBe(written);
+  expect(written).toContain('style="--sign-root_sign_opacity_base_share:0.5"');
+  expect(written).toContain('<div>Bring <strong>&lt;it&gt;</strong><br></div>');
+});
