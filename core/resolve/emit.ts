@@ -1,4 +1,4 @@
-import { isWide, type TypeSpec } from '../model';
+import { isWide, own, type TypeSpec } from '../model';
 import type { Data, Later, Run } from '../value';
 import { escapeAttribute, escapeText } from './escape';
 import {
@@ -33,6 +33,16 @@ export function emit(program: Program, data: Data): ((run: Run) => string) | und
     if (error instanceof EvalError) return undefined;
     throw error;
   }
+}
+
+/** Whether a field that holds an option of a choice gives that option, and no other gives it: it is there in each type on the way. */
+function isStill({ field, type }: Later, option: string): boolean {
+  return [field?.declared, type].every((spec) => {
+    if (spec?.kind !== 'choice') return false;
+    const stored = own(spec.options, option);
+    if (!stored || stored.gone !== undefined) return false;
+    return Object.values(spec.options).every(({ gone }) => gone !== option);
+  });
 }
 
 class Emitter {
@@ -124,9 +134,11 @@ class Emitter {
     const otherwise = `${this.constant((run: Run) => holds(test, run))}(run)`;
     const plain = test.passes === 'yes' && this.plain(test.value, 'boolean');
     const { passes } = test;
-    const chosen = typeof passes === 'object' ? this.plain(test.value, 'choice') : undefined;
-    if (chosen && typeof passes === 'object')
-      return `(${chosen} ? v.value === ${JSON.stringify(passes.option)} : ${otherwise})`;
+    if (typeof passes === 'object' && isStill(test.value, passes.option)) {
+      const chosen = this.read(test.value, 'choice');
+      if (chosen)
+        return `(${chosen} ? v.value === ${JSON.stringify(passes.option)} : ${otherwise})`;
+    }
     return plain ? `(${plain} && v.value !== null ? v.value : ${otherwise})` : otherwise;
   }
 
@@ -134,8 +146,13 @@ class Emitter {
   private plain({ field, type }: Later, wanted: TypeSpec['kind']): string | undefined {
     const is = (spec: TypeSpec | undefined) => spec?.kind === wanted && isWide(spec);
     if (!field || !is(type) || !is(field.declared)) return undefined;
+    return this.read({ field } as Later, wanted);
+  }
+
+  /** The same, where the field is known to be read as it is. */
+  private read({ field }: Later, wanted: TypeSpec['kind']): string | undefined {
     // A field that is named like something every object inherits is read by the function that looks twice.
-    if (field.id in Object.prototype) return undefined;
+    if (!field || field.id in Object.prototype) return undefined;
     const entry = field.of === 'page' ? 'run.page' : `e${field.of}`;
     return `(v = ${entry}.values[${JSON.stringify(field.id)}]) !== undefined && v.type === ${JSON.stringify(wanted)}`;
   }
