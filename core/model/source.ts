@@ -1,6 +1,6 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { ID_PATTERN } from './ids';
-import { VALUE_KINDS, type Typed, type ValueKind } from './types';
+import { VALUE_KINDS, type Typed } from './types';
 
 const Id = Type.String({ pattern: ID_PATTERN });
 
@@ -81,7 +81,6 @@ export type Source = Static<typeof SOURCE_SCHEMA>;
 export const Source = Type.Unsafe<Source>(Type.Ref('Source'));
 export type WhenEmpty = NonNullable<Source['whenEmpty']>;
 export type Literal = Extract<Source, { is: 'value' }>;
-export type LiteralOf<K extends ValueKind> = Extract<Literal, { type: K }>;
 
 /** A value written where it stands, as a source. */
 export function literal(value: Typed): Literal {

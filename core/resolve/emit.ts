@@ -135,7 +135,7 @@ class Emitter {
     const plain = test.passes === 'yes' && this.plain(test.value, 'boolean');
     const { passes } = test;
     if (typeof passes === 'object' && isStill(test.value, passes.option)) {
-      const chosen = this.read(test.value, 'choice');
+      const chosen = this.read(test.value.field, 'choice');
       if (chosen)
         return `(${chosen} ? v.value === ${JSON.stringify(passes.option)} : ${otherwise})`;
     }
@@ -146,11 +146,11 @@ class Emitter {
   private plain({ field, type }: Later, wanted: TypeSpec['kind']): string | undefined {
     const is = (spec: TypeSpec | undefined) => spec?.kind === wanted && isWide(spec);
     if (!field || !is(type) || !is(field.declared)) return undefined;
-    return this.read({ field } as Later, wanted);
+    return this.read(field, wanted);
   }
 
   /** The same, where the field is known to be read as it is. */
-  private read({ field }: Later, wanted: TypeSpec['kind']): string | undefined {
+  private read(field: Later['field'], wanted: TypeSpec['kind']): string | undefined {
     // A field that is named like something every object inherits is read by the function that looks twice.
     if (!field || field.id in Object.prototype) return undefined;
     const entry = field.of === 'page' ? 'run.page' : `e${field.of}`;

@@ -1,5 +1,5 @@
 import { In, type DataSource, type EntityManager } from 'typeorm';
-import { Documents, upgraded } from '@sormet/core/model';
+import { Documents, FORMAT, upgraded } from '@sormet/core/model';
 import { applyChanges, inverse, type Change, type Past } from '@sormet/core/edit';
 import { Linker } from '@sormet/core/resolve';
 import { DocumentEntity, HistoryEntity, SiteEntity, type SiteRow } from './entities';
@@ -61,7 +61,9 @@ export class SiteStore {
     const documents = applyChanges(from.documents, later ? changes : inverse(changes));
     if (later) checkWhole(site, revision, documents, count);
     if (later) return this.keep(site, { revision, documents });
-    // What it was before it was brought to this format is read as this format has it.
+    // What it was before it was brought to this format is read as this format has it; an upgrade touches every
+    // document, so one tells of all.
+    if ((documents.site.format as number) === FORMAT) return { revision, documents };
     return { revision, documents: Documents.fromRecord(upgraded(documents.toJSON())) };
   }
 
