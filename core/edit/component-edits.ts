@@ -141,6 +141,10 @@ function liftReads(
       const row = controlsOf(documents, tree, owner).find(
         ({ node: of, control }) => of === id && controlPath(control).join() === path.join(),
       );
+      if (path[0] === 'style')
+        return refuse(
+          'One of its declarations reads its surroundings; that cannot be handed in yet.',
+        );
       if (!row || node.kind === 'repeat')
         return refuse('It repeats by a condition read from outside; that cannot be handed in yet.');
       order = orderBetween(order, null);
