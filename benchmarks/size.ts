@@ -8,12 +8,13 @@ import {
   type Done,
   type NamedEdit,
 } from '@sormet/core/edit';
-import { changedBetween, compileSite, PageCompiler } from '@sormet/core/compile';
+import { compileSite, PageCompiler, planOf, Release } from '@sormet/core/compile';
 import { Linker } from '@sormet/core/resolve';
 import { Reach } from '@sormet/core/reach';
 import { dataOf } from '@sormet/core/value';
 import { contentType, entry, page, words } from '@sormet/core/test';
 import { brackenfold } from '@sormet/demo';
+import { sha256 } from '../server/files/sha256';
 import { measure, rounded, type Report, type Row } from './measure';
 
 /** How many entries the site holds; the first is about as many as the demo has. */
@@ -56,10 +57,11 @@ function timed(size: number): { name: string; round: () => void }[] {
     name: 'setField',
     args: { entry: middle, field: 'title', value: words(`Edited ${i}`) },
   });
-  const linker = new Linker();
-  const release = compileSite(documents, linker);
-  const reach = new Reach(documents);
   const data = dataOf(documents);
+  const release = new Release(compileSite(documents, { linker: new Linker(), sha256 }).manifest);
+  const linker = new Linker();
+  const earlier = { documents, release };
+  const reach = new Reach(documents);
   let count = 0;
   const valueOnce = (parts: (made: Documents) => void) => () => {
     for (let i = 0; i < 20; i += 1) parts(done(documents, edit((count += 1))).documents);
@@ -94,9 +96,10 @@ function timed(size: number): { name: string; round: () => void }[] {
       name: `plan ${size}`,
       round: () => {
         const made = done(documents, edit((count += 1))).documents;
-        const changed = changedBetween(documents, made);
-        const planned = compileSite(made, linker, { manifest: release.manifest, changed });
-        if (planned.made !== 1) throw new Error(`${planned.made} pages were made for one value.`);
+        const means = { linker, sha256, data: dataOf(made, data) };
+        const planned = compileSite(made, means, earlier);
+        if (planOf(planned, made, earlier).length !== 1)
+          throw new Error(`${planned.made} pages were made for one value.`);
       },
     },
     {
@@ -110,7 +113,7 @@ function timed(size: number): { name: string; round: () => void }[] {
     { name: `back ${size}`, round: () => void applyChanges(placed.documents, back) },
     {
       name: `page ${size}`,
-      round: () => void new PageCompiler(documents, linker, data).compile(about),
+      round: () => void new PageCompiler(documents, { linker, sha256, data }).compile(about),
     },
   ];
 }

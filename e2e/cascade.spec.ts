@@ -20,6 +20,7 @@ import {
   site,
   signTokens,
   TONE,
+  means,
 } from '@sormet/core/test';
 import { dataOf } from '@sormet/core/value';
 import { elementsOf } from './demo-pages';
@@ -250,7 +251,7 @@ test('the winner of every property is Chromium’s, at every width and in every 
   for (const given of fc.sample(generated, { numRuns: 25, seed: 20261125 })) {
     const documents = siteOfGenerated(given);
     const linker = new Linker();
-    const compiled = new PageCompiler(documents, linker).compile(addressesOf(documents)[0]!);
+    const compiled = new PageCompiler(documents, means(linker)).compile(addressesOf(documents)[0]!);
     const { root } = build(linker.link(documents, 'home'), dataOf(documents), undefined);
     const elements = elementsOf(root);
     await page.setContent(

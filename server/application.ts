@@ -1,5 +1,4 @@
 import { existsSync } from 'node:fs';
-import { createHash } from 'node:crypto';
 import { join } from 'node:path';
 import express, { Router, type Express, type Request } from 'express';
 import multer from 'multer';
@@ -15,6 +14,7 @@ import {
 import type { SiteStore } from './database/site-store';
 import { LARGEST_FILE, type Pictures } from './files/pictures';
 import { serveFile } from './files/serve-file';
+import { sha256 as hashOf } from './files/sha256';
 import { answer, read } from './http/check';
 import { ownRequestsOnly } from './http/own-requests';
 import { LARGEST_REQUEST, Problem, sendProblem } from './http/problem';
@@ -154,7 +154,7 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
     const plan = await publisher.planner.plan(await siteIn(request));
     answer(response, shapes.PlanAnswer, {
       revision: plan.revision,
-      live: plan.live?.number ?? null,
+      live: plan.live,
       pages: plan.pages.map((page) => ({ ...page, reasons: [...page.reasons] })),
       unchanged:
         plan.compiled.made +
@@ -215,7 +215,7 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
         reason: 'is missing',
       });
     const { bytes, leftOut, ...picture } = await pictures.read(file.buffer);
-    const sha256 = createHash('sha256').update(bytes).digest('hex');
+    const sha256 = hashOf(bytes);
     await database
       .getRepository(FileEntity)
       .upsert({ sha256, mediaType: picture.mediaType, bytes: Buffer.from(bytes) }, ['sha256']);

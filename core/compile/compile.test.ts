@@ -1,7 +1,6 @@
 import { brackenfold } from '@sormet/demo';
 import { parse } from 'parse5';
 import { assetPath, text, type AssetDoc, Documents, type PageDoc } from '../model';
-import { Linker } from '../resolve';
 import { blockOf } from '../style';
 import { applyChanges, isRefusal, runEdit, type NamedEdit } from '../edit';
 import {
@@ -9,20 +8,21 @@ import {
   contentType,
   documentsOf,
   entry,
+  means,
   page,
   queryOf,
   tags,
   words,
-} from '../test/small-site';
+} from '../test';
 import {
   addressOfFile,
-  changedBetween,
   compileSite,
   cssOf,
   fileOf,
   htmlOf,
   planOf,
   redirectHtml,
+  Release,
 } from '.';
 
 const demo = brackenfold().documents;
@@ -34,12 +34,12 @@ function after(documents: Documents, edit: NamedEdit): Documents {
 }
 
 describe('a release', () => {
-  const release = compileSite(demo, new Linker());
+  const release = compileSite(demo, means());
   const pageText = (path: string) => release.texts.get(release.manifest[fileOf(path)]!.sha256)!;
 
   test('is the same to the byte each time, in whatever order documents are stored', () => {
     const shuffled = Documents.from(Object.values(structuredClone(demo.toJSON())).reverse());
-    const again = compileSite(shuffled, new Linker());
+    const again = compileSite(shuffled, means());
     expect(again.manifest).toEqual(release.manifest);
     expect([...again.texts].sort()).toEqual([...release.texts].sort());
   });
@@ -84,7 +84,7 @@ describe('a release', () => {
     expect(pageText('/')).toContain('href="/sheds/alderhithe"');
     const drafted = compileSite(
       after(demo, { name: 'setPage', args: { page: 'page-about', set: { draft: true } } }),
-      new Linker(),
+      means(),
     );
     expect(drafted.texts.get(drafted.manifest['/index.html']!.sha256)).not.toContain(
       'href="/about"',
@@ -102,7 +102,7 @@ describe('a path that changes', () => {
     name: 'setPath',
     args: { page: 'page-shed', path: '/workshops/<slug>' },
   });
-  const release = compileSite(moved, new Linker());
+  const release = compileSite(moved, means());
 
   test('keeps every link', () => {
     expect(release.texts.get(release.manifest['/sheds/index.html']!.sha256)).toContain(
@@ -121,15 +121,11 @@ describe('a path that changes', () => {
 });
 
 describe('what will change', () => {
-  const linker = new Linker();
-  const before = compileSite(demo, linker);
+  const kept = means();
+  const before = { documents: demo, release: new Release(compileSite(demo, kept).manifest) };
   const plan = (documents: Documents) => {
-    const changed = changedBetween(demo, documents);
-    const release = compileSite(documents, linker, { manifest: before.manifest, changed });
-    return {
-      ...release,
-      pages: planOf(before.manifest, release.manifest, changed, documents, demo),
-    };
+    const compiled = compileSite(documents, kept, before);
+    return { made: compiled.made, pages: planOf(compiled, documents, before) };
   };
 
   test('is nothing when nothing did', () => {
@@ -197,12 +193,11 @@ describe('what will change', () => {
       entry('tool', slug, { name: words(name), weight: { type: 'number', value: weight } });
     const type = contentType('tool', { name: 'text', weight: 'number' });
     const stock = documentsOf(roll, listing('one'), listing('two'), type, tool('saw', 'Saw', 2));
-    const first = compileSite(stock, new Linker());
+    const release = new Release(compileSite(stock, means()).manifest);
     const later = stock.with(tool('awl', 'Awl', 1));
-    const changed = changedBetween(stock, later);
-    const partial = compileSite(later, new Linker(), { manifest: first.manifest, changed });
+    const partial = compileSite(later, means(), { documents: stock, release });
     expect(partial.made).toBe(2);
-    expect(partial.manifest).toEqual(compileSite(later, new Linker()).manifest);
+    expect(partial.manifest).toEqual(compileSite(later, means()).manifest);
   });
 
   test('is nothing when an edit changes no byte', () => {
@@ -243,7 +238,7 @@ describe('CSS', () => {
       children: [{ id: 'inst', component: 'c', style: blockOf({ color: 'black' }) }],
     }),
   );
-  const { texts, manifest } = compileSite(documents, new Linker());
+  const { texts, manifest } = compileSite(documents, means());
   const css = texts.get(
     Object.entries(manifest).find(([path]) => path.endsWith('.css'))![1].sha256,
   )!;

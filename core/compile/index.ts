@@ -1,3 +1,6 @@
 export * from './css';
 export * from './page';
+export * from './manifest';
+export { changedBetween, type Changed } from './changed';
 export * from './site';
+export * from './plan';

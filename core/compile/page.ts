@@ -1,5 +1,3 @@
-import { sha256 } from '@noble/hashes/sha2';
-import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
 import { TEXT, type Address, type Documents, type Source } from '../model';
 import {
   escapeAttribute,
@@ -25,9 +23,25 @@ import { cssOf, stylesRead } from './css';
 export interface CompiledPage {
   readonly path: string;
   readonly html: string;
-  readonly css: { readonly path: string; readonly text: string };
+  readonly css: Stylesheet;
   /** What it was made from (see `Recorded`): when none of it changes, neither does the page. */
   readonly depends: readonly string[];
+}
+
+/** A CSS file, named after its content. */
+export interface Stylesheet {
+  readonly path: string;
+  readonly text: string;
+  readonly sha256: string;
+}
+
+/** What compiling takes beside documents. */
+export interface Means {
+  readonly linker: Linker;
+  /** The SHA-256 of a text as UTF-8, in hexadecimal digits: the platform has one that is faster than any of ours. */
+  readonly sha256: (text: string) => string;
+  /** The data of the documents, where somebody has it already. */
+  readonly data?: Data;
 }
 
 /** Compiles the pages of one state of a site; what pages share is worked out once. */
@@ -38,10 +52,14 @@ export class PageCompiler {
 
   constructor(
     private readonly documents: Documents,
-    private readonly linker: Linker,
-    data: Data = dataOf(documents),
+    private readonly means: Means,
   ) {
-    this.data = recording(data, () => this.sink);
+    this.data = recording(means.data ?? dataOf(documents), () => this.sink);
+  }
+
+  /** The CSS file that a page loads, on whatever entry. @throws when the page cannot be linked */
+  stylesheet(page: string): Stylesheet {
+    return this.prepare(page).css;
   }
 
   /** @throws when the page cannot be linked. */
@@ -72,7 +90,7 @@ export class PageCompiler {
     const done = this.prepared.get(page);
     if (done) return done;
     this.sink = new Set();
-    const linked = this.linker.link(this.documents, page);
+    const linked = this.means.linker.link(this.documents, page);
     const template = prepare(linked, this.data);
     const text = cssOf(this.documents, template.used);
     const site = this.documents.site;
@@ -82,7 +100,7 @@ export class PageCompiler {
     addDefinitions(linked, this.sink);
     const prepared: Prepared = {
       template,
-      css: { path: cssPath(text), text },
+      css: stylesheetOf(text, this.means.sha256(text)),
       depends: this.sink,
     };
     this.prepared.set(page, prepared);
@@ -92,7 +110,7 @@ export class PageCompiler {
 
 interface Prepared {
   readonly template: Template;
-  readonly css: CompiledPage['css'];
+  readonly css: Stylesheet;
   readonly depends: Recorded;
 }
 
@@ -104,8 +122,8 @@ function addDefinitions(linked: Linked, into: Recorded): void {
   }
 }
 
-function cssPath(text: string): string {
-  return `/files/${bytesToHex(sha256(utf8ToBytes(text))).slice(0, 16)}.css`;
+function stylesheetOf(text: string, sha256: string): Stylesheet {
+  return { path: `/files/${sha256.slice(0, 16)}.css`, text, sha256 };
 }
 
 function plainText(source: Source, names: Names): string {

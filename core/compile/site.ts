@@ -1,245 +1,181 @@
-import { sha256 } from '@noble/hashes/sha2';
-import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
 import {
+  addressesAt,
   addressesOf,
   assetPath,
   docOf,
-  own,
+  redirectAt,
   redirectsOf,
-  type Doc,
+  type Address,
   type Documents,
 } from '../model';
-import { shortName } from '../edit';
-import type { Linker } from '../resolve';
-import { recordOf } from '../value';
-import { PageCompiler, redirectHtml } from './page';
+import { changedBetween } from './changed';
+import {
+  addressOfFile,
+  fileOf,
+  isPage,
+  Release,
+  type Manifest,
+  type ManifestChanges,
+  type ReleaseFile,
+} from './manifest';
+import { PageCompiler, redirectHtml, type Means } from './page';
 
-/** One file of a release. */
-export interface ReleaseFile {
-  readonly sha256: string;
-  readonly mediaType: string;
-  /** For pages: what they were made from. */
-  readonly depends?: readonly string[];
-  /** For a former path: where it leads. */
-  readonly redirect?: string;
-  /** For pages: the files they load. */
-  readonly loads?: readonly string[];
+/** What a release is compared with: an earlier one, and the documents it was made from. */
+export interface Earlier {
+  readonly release: Release;
+  readonly documents: Documents;
 }
 
-/** A release: every file by its path, which for pages is that of an `index.html`. */
-export type Manifest = Readonly<Record<string, ReleaseFile>>;
+/** What publishing one state of a site comes to. */
+export class CompiledSite {
+  private whole: Manifest | undefined;
 
-/** A manifest with the texts it needs that may not be stored yet, by content. Pictures are stored already. */
-export interface CompiledSite {
-  readonly manifest: Manifest;
-  readonly texts: ReadonlyMap<string, string>;
-  /** How many pages were made, and how many were taken over from before. */
-  readonly made: number;
-  readonly kept: number;
-}
+  constructor(
+    /** What it was compiled beside. */
+    readonly before: Release,
+    /** What is another than in the earlier release; everything, without one. */
+    readonly changes: ManifestChanges,
+    /** The texts that may not be stored yet, by content. Pictures are stored already. */
+    readonly texts: ReadonlyMap<string, string>,
+    /** How many pages were made, and how many are as they were before. */
+    readonly made: number,
+    readonly kept: number,
+  ) {}
 
-/**
- * The version of how pages are made and of what is noted about them. Pages of a release that another version
- * made are never taken over, since what they note may be less than what they were made from.
- */
-export const COMPILER = 3;
-
-/** The path of the file that serves an address. */
-export function fileOf(path: string): string {
-  return path === '/' ? '/index.html' : `${path}/index.html`;
-}
-
-/** The address that a file serves, `undefined` for a file that is no page. */
-export function addressOfFile(file: string): string | undefined {
-  if (!file.endsWith('/index.html')) return undefined;
-  return file === '/index.html' ? '/' : file.slice(0, -'/index.html'.length);
-}
-
-/** What changed between two states, in the words of `Recorded`: documents, lists, pages of a type, paths. */
-export function changedBetween(before: Documents, after: Documents): Set<string> {
-  const changed = new Set<string>();
-  for (const { id, before: old, after: now } of after.differenceFrom(before)) {
-    const moved = whereabouts(old) !== whereabouts(now);
-    changed.add(id);
-    if (moved) changed.add('path:' + id);
-    for (const record of changedRecords(old, now)) changed.add(recordOf(id, record));
-    for (const doc of [old, now]) {
-      if (doc?.kind === 'entry') changed.add('entries:' + doc.type);
-      if (doc?.kind === 'page' && doc.entries && moved) changed.add('pages:' + doc.entries);
-    }
+  /** The file at a path. */
+  file(path: string): ReleaseFile | undefined {
+    return this.changes.has(path) ? this.changes.get(path) : this.before.file(path);
   }
-  return changed;
-}
 
-/** The tokens or tags that differ between two states of the document that holds them. */
-function changedRecords(old: Doc | undefined, now: Doc | undefined): string[] {
-  const recordsOf = (doc: Doc | undefined): Readonly<Record<string, unknown>> =>
-    doc?.kind === 'tokens' ? doc.tokens : doc?.kind === 'tags' ? doc.tags : {};
-  const [before, after] = [recordsOf(old), recordsOf(now)];
-  return [...new Set([...Object.keys(before), ...Object.keys(after)])].filter(
-    (record) => own(before, record) !== own(after, record),
-  );
-}
-
-/** Everything that decides where a page or an entry is found. */
-function whereabouts(doc: Doc | undefined): string {
-  if (doc?.kind === 'page') return `${doc.path} ${doc.draft} ${doc.entries}`;
-  if (doc?.kind === 'entry') return `${doc.slug} ${doc.draft} ${doc.type}`;
-  return '';
+  /** Every file of the release, put together when it is asked for: a plan needs only the changes. */
+  get manifest(): Manifest {
+    return (this.whole ??= this.before.with(this.changes));
+  }
 }
 
 /**
- * Every file of a site's release. With an earlier manifest, only pages that depend on something changed
- * are made again; the result is the same as without.
- * @param progress told after each page: how many are done, of how many
+ * Every file of a site's release. With an earlier release only what may have changed since is looked at: pages made
+ * from something that changed, and paths at which something else may stand. The result is the same as without.
+ * @param progress told after each page that was made: how many are done, of how many
+ * @throws when a page cannot be linked
  */
 export function compileSite(
   documents: Documents,
-  linker: Linker,
-  before?: { manifest: Manifest; changed: ReadonlySet<string> },
+  means: Means,
+  earlier?: Earlier,
   progress: (done: number, of: number) => void = () => undefined,
 ): CompiledSite {
-  const site = documents.site;
-  const compiler = new PageCompiler(documents, linker);
-  const manifest: Record<string, ReleaseFile> = {};
-  const texts = new Map<string, string>();
-  let made = 0;
-  let kept = 0;
+  const before = earlier?.release ?? Release.none;
+  const { addresses, redirects, gone } = earlier
+    ? standingNow(documents, earlier)
+    : { addresses: addressesOf(documents), redirects: redirectsOf(documents), gone: [] };
+  const files = new Files(documents, means, before);
+  addresses.forEach((address, i) => {
+    files.addPage(address);
+    progress(i + 1, addresses.length);
+  });
+  for (const [from, to] of redirects) files.addRedirect(from, to);
+  for (const file of gone) files.set(file, undefined);
+  files.settle();
+  const pages = before.pages + files.morePages;
+  const made = addresses.length;
+  return new CompiledSite(before, files.changes, files.texts, made, pages - made);
+}
 
-  const addText = (
-    path: string,
-    text: string,
-    mediaType: string,
-    more: Partial<ReleaseFile> = {},
-  ) => {
-    const hash = bytesToHex(sha256(utf8ToBytes(text)));
-    texts.set(hash, text);
-    manifest[path] = { sha256: hash, mediaType, ...more };
-  };
+/** What stands now at each path where something may be otherwise than in an earlier release. */
+function standingNow(
+  documents: Documents,
+  { release, documents: then }: Earlier,
+): { addresses: Address[]; redirects: Map<string, string>; gone: string[] } {
+  const { things, paths } = changedBetween(then, documents);
+  const wanted = new Set(paths);
+  for (const thing of things)
+    for (const file of release.madeFrom(thing)) wanted.add(addressOfFile(file)!);
+  const addresses: Address[] = [];
+  const redirects = new Map<string, string>();
+  const gone: string[] = [];
+  for (const path of [...wanted].sort()) {
+    const address = addressesAt(documents, path).at(-1);
+    const to = address ? undefined : redirectAt(documents, path);
+    if (address) addresses.push(address);
+    else if (to !== undefined) redirects.set(path, to);
+    else if (release.file(fileOf(path))) gone.push(fileOf(path));
+  }
+  return { addresses, redirects, gone };
+}
 
-  const addresses = addressesOf(documents);
-  const done = () => progress(made + kept, addresses.length);
-  for (const address of addresses) {
-    const file = fileOf(address.path);
-    const old = before?.manifest[file];
-    const owner = [address.page.id, ...(address.entry ? [address.entry.id] : [])];
-    const reusable =
-      old?.depends !== undefined &&
-      owner.every((id) => old.depends!.includes(id)) &&
-      !old.depends.some((id) => before!.changed.has(id));
-    if (reusable) {
-      manifest[file] = old;
-      for (const loaded of old.loads ?? []) manifest[loaded] = before!.manifest[loaded]!;
-      kept += 1;
-    } else {
-      const page = compiler.compile(address);
-      if (!manifest[page.css.path])
-        addText(page.css.path, page.css.text, 'text/css; charset=utf-8');
-      const assets = page.depends.flatMap((id) => docOf(documents, 'asset', id) ?? []);
-      for (const asset of assets)
-        manifest[assetPath(asset)] = { sha256: asset.sha256, mediaType: asset.mediaType };
-      addText(file, page.html, 'text/html; charset=utf-8', {
-        depends: page.depends,
-        loads: [page.css.path, ...assets.map(assetPath)].sort(),
-      });
-      made += 1;
+/** The files that are made, and what that leaves of those that were there before. */
+class Files {
+  readonly changes = new Map<string, ReleaseFile | undefined>();
+  readonly texts = new Map<string, string>();
+  /** How many pages there are more than before. */
+  morePages = 0;
+  private readonly compiler: PageCompiler;
+  /** By path: how many pages more load a file than before, and what it is where it is known. */
+  private readonly loads = new Map<string, { more: number; file?: ReleaseFile }>();
+
+  constructor(
+    private readonly documents: Documents,
+    private readonly means: Means,
+    private readonly before: Release,
+  ) {
+    this.compiler = new PageCompiler(documents, means);
+  }
+
+  addPage(address: Address): void {
+    const page = this.compiler.compile(address);
+    const { css } = page;
+    this.texts.set(css.sha256, css.text);
+    this.loaded(css.path, { sha256: css.sha256, mediaType: 'text/css; charset=utf-8' });
+    const loads = [css.path];
+    for (const id of page.depends) {
+      const asset = docOf(this.documents, 'asset', id);
+      if (!asset) continue;
+      this.loaded(assetPath(asset), { sha256: asset.sha256, mediaType: asset.mediaType });
+      loads.push(assetPath(asset));
     }
-    done();
+    const more = { depends: page.depends, loads: [...new Set(loads)].sort() };
+    this.set(fileOf(address.path), this.text(page.html, more));
   }
-  for (const [from, to] of redirectsOf(documents))
-    addText(fileOf(from), redirectHtml(site.language, to), 'text/html; charset=utf-8', {
-      redirect: to,
-    });
-  return { manifest: sorted(manifest), texts, made, kept };
-}
 
-function sorted(manifest: Record<string, ReleaseFile>): Manifest {
-  return Object.fromEntries(Object.entries(manifest).sort(([a], [b]) => (a < b ? -1 : 1)));
-}
-
-/** One page that a release would change, and why. */
-export interface PlannedPage {
-  readonly path: string;
-  readonly what: 'new' | 'changed' | 'gone' | 'redirect';
-  readonly reasons: readonly string[];
-}
-
-/**
- * The addresses where two manifests differ, each with its reasons: the documents that changed and that
- * the page was made from, in words.
- */
-export function planOf(
-  before: Manifest,
-  after: Manifest,
-  changed: ReadonlySet<string>,
-  documents: Documents,
-  earlier: Documents,
-): PlannedPage[] {
-  const plan: PlannedPage[] = [];
-  for (const file of new Set([...Object.keys(before), ...Object.keys(after)])) {
-    const path = addressOfFile(file);
-    if (path === undefined) continue;
-    const old = before[file];
-    const now = after[file];
-    if (old?.sha256 === now?.sha256) continue;
-    if (!now) plan.push({ path, what: 'gone', reasons: ['no page has this path any more'] });
-    else if (now.redirect !== undefined)
-      plan.push({ path, what: 'redirect', reasons: [`leads to ${now.redirect} now`] });
-    else if (!old || old.redirect !== undefined)
-      plan.push({ path, what: 'new', reasons: ['the page is new'] });
-    else plan.push({ path, what: 'changed', reasons: reasonsOf(now, changed, documents, earlier) });
+  addRedirect(from: string, to: string): void {
+    const { id, language } = this.documents.site;
+    const more = { depends: [id], redirect: to };
+    this.set(fileOf(from), this.text(redirectHtml(language, to), more));
   }
-  return plan.sort((a, b) => (a.path < b.path ? -1 : 1));
-}
 
-function reasonsOf(
-  file: ReleaseFile,
-  changed: ReadonlySet<string>,
-  documents: Documents,
-  earlier: Documents,
-): string[] {
-  const reasons = (file.depends ?? [])
-    .filter((id) => changed.has(id))
-    .flatMap((id) => reasonOf(id, documents, earlier) ?? []);
-  const unique = [...new Set(reasons)].sort();
-  return unique.length > 0 ? unique : ['something it is made from changed'];
-}
+  set(path: string, file: ReleaseFile | undefined): void {
+    const old = this.changes.has(path) ? this.changes.get(path) : this.before.file(path);
+    this.morePages += Number(isPage(file)) - Number(isPage(old));
+    for (const loaded of old?.loads ?? []) this.loadedMore(loaded, -1);
+    for (const loaded of file?.loads ?? []) this.loadedMore(loaded, 1);
+    this.changes.set(path, file);
+  }
 
-function reasonOf(id: string, documents: Documents, earlier: Documents): string | undefined {
-  if (id.startsWith('entries:')) {
-    const type = docOf(documents, 'type', id.slice('entries:'.length));
-    return `the list of ${type?.plural.toLowerCase() ?? 'entries'} changed`;
+  /** What is loaded by pages now and was not, and what no page loads any more. */
+  settle(): void {
+    for (const [path, { more, file }] of this.loads) {
+      const loading = this.before.loadedBy(path) + more;
+      if (loading === 0) this.changes.set(path, undefined);
+      else if (file && !this.before.file(path)) this.changes.set(path, file);
+    }
   }
-  if (id.startsWith('path:') || id.startsWith('pages:'))
-    return 'the address of a page it links to changed';
-  const [name, record] = id.split('#');
-  const doc = documents.get(name!) ?? earlier.get(name!);
-  if (record !== undefined && doc?.kind === 'tags') return `the style of every ${record} changed`;
-  if (record !== undefined && doc?.kind === 'tokens') {
-    const before = docOf(earlier, 'tokens', doc.id);
-    const token = own(doc.tokens, record) ?? (before && own(before.tokens, record));
-    return `the token ${token?.name ?? 'that is gone'} changed`;
+
+  private text(text: string, more: Partial<ReleaseFile>): ReleaseFile {
+    const sha256 = this.means.sha256(text);
+    this.texts.set(sha256, text);
+    return { sha256, mediaType: 'text/html; charset=utf-8', ...more };
   }
-  switch (doc?.kind) {
-    case 'page':
-      return `the page ${doc.path} changed`;
-    case 'component':
-      return `the definition of ${shortName(doc.name)} changed`;
-    case 'entry':
-      return `the entry ${doc.slug} changed`;
-    case 'tokens':
-      return 'the tokens changed';
-    case 'tags':
-      return 'the tag styles changed';
-    case 'style':
-      return `the style ${doc.name} changed`;
-    case 'site':
-      return 'the settings of the site changed';
-    case 'asset':
-      return `the file ${doc.name} changed`;
-    case 'type':
-      return `the content type ${doc.name} changed`;
-    default:
-      return undefined;
+
+  private loaded(path: string, file: ReleaseFile): void {
+    const known = this.loads.get(path);
+    if (known) known.file = file;
+    else this.loads.set(path, { more: 0, file });
+  }
+
+  private loadedMore(path: string, more: number): void {
+    const known = this.loads.get(path);
+    if (known) known.more += more;
+    else this.loads.set(path, { more });
   }
 }

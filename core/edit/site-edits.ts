@@ -1,7 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import {
-  allOf,
   AssetDoc,
+  claim,
   docOf,
   EntryDoc,
   entryTitle,
@@ -42,20 +42,17 @@ export const removePage = defineEdit({
 
 /** Whoever takes a path is who it leads to from now on: it is no former path of anybody, so chains end at the newest. */
 function pathTaken(documents: Documents, page: string, path: string): Change[] {
-  return allOf(documents, 'page').flatMap(({ id }) =>
-    id === page && !docOf(documents, 'page', page)
-      ? []
-      : changeTo(documents, id, ['former', path], undefined),
-  );
+  return documents
+    .claiming(claim.formerPath(path))
+    .filter((id) => id !== page || docOf(documents, 'page', page))
+    .flatMap((id) => changeTo(documents, id, ['former', path], undefined));
 }
 
 /** The same for a slug among the entries of a type. */
 function slugTaken(documents: Documents, type: string, slug: string): Change[] {
-  return allOf(documents, 'entry').flatMap((entry) =>
-    entry.type === type && entry.former
-      ? changeTo(documents, entry.id, ['former', slug], undefined)
-      : [],
-  );
+  return documents
+    .claiming(claim.formerSlug(type, slug))
+    .flatMap((id) => changeTo(documents, id, ['former', slug], undefined));
 }
 
 /** Gives a page another path; the old one leads here from now on. */

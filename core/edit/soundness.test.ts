@@ -8,9 +8,8 @@ import {
   type Documents,
   type PageDoc,
 } from '../model';
-import { component, contentType, documentsOf, entry, page, queryOf, words } from '../test';
+import { component, contentType, documentsOf, entry, means, page, queryOf, words } from '../test';
 import { compileSite } from '../compile';
-import { Linker } from '../resolve';
 import {
   applyChanges,
   danglingIn,
@@ -86,7 +85,7 @@ describe('what would point at nothing', () => {
       args: { doc: 'home', path: '/nodes/one/component' },
     });
     expect(danglingIn(mended.documents)).toEqual([]);
-    compileSite(mended.documents, new Linker());
+    compileSite(mended.documents, means());
   });
 
   test('of every kind is mended to what passes its schema', () => {
@@ -349,9 +348,8 @@ describe('addresses', () => {
   );
   const redirects = (documents: Documents) =>
     Object.fromEntries(
-      Object.entries(compileSite(documents, new Linker()).manifest).flatMap(
-        ([path, { redirect }]) =>
-          redirect === undefined ? [] : [[path.replace('/index.html', ''), redirect]],
+      Object.entries(compileSite(documents, means()).manifest).flatMap(([path, { redirect }]) =>
+        redirect === undefined ? [] : [[path.replace('/index.html', ''), redirect]],
       ),
     );
   const run = (...edits: NamedEdit[]) =>

@@ -184,7 +184,7 @@ function betweenDocuments(documents: Documents, touched: Touched): DocumentFindi
       ([member, inner]) => member === undefined || (shared.has(member) && inner === undefined),
     ),
   );
-  return concerned ? siteFindings(documents) : [];
+  return concerned ? siteFindings(documents, touched.keys()) : [];
 }
 
 /** Which element would stand where it may not, when something came, moved or became another. */

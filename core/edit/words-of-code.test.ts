@@ -9,7 +9,7 @@ import {
 } from '../model';
 import { Reach } from '../reach';
 import { build, Linker, prepare, rulesOf, write } from '../resolve';
-import { component, contentType, documentsOf, entry, htmlOf, nodesOf, page } from '../test';
+import { component, contentType, documentsOf, entry, htmlOf, means, nodesOf, page } from '../test';
 import { dataOf } from '../value';
 import { applyChanges, controlsOf, danglingIn, doEdit, isRefusal, type NamedEdit } from '.';
 
@@ -77,7 +77,7 @@ describe.each(NAMES)('everything that is named “%s”', (name) => {
     expect(write(prepare(linked, data), one)).toBe(htmlOf(built.root));
     for (const node of nodesOf(built.root))
       if (node.kind === 'element') rulesOf(node, documents, documents.get('tags') as TagsDoc);
-    const { manifest } = compileSite(documents, new Linker());
+    const { manifest } = compileSite(documents, means());
     expect(Object.keys(manifest)).toContain(`/x/${one.slug}/index.html`);
     expect(new Reach(documents).answer(name).instances).toHaveLength(1);
     expect(danglingIn(documents)).toEqual([]);

@@ -1,19 +1,18 @@
+import { Claims } from './claims';
+import { SharedMap } from './shared-map';
 import type { Doc, DocOf, Kind, SiteDoc, TagsDoc, TokensDoc } from './documents';
 
-/** How many changes are kept beside what they change before both are made one: what an edit costs stays small. */
-const MOST_BESIDE = 128;
-
+/** The documents of one kind. */
 type Shelf = {
-  /** Never changed once it is here, so that many states share it. */
-  readonly base: ReadonlyMap<string, Doc>;
-  /** What is otherwise than in `base`; `undefined` for what is gone. */
-  readonly beside: ReadonlyMap<string, Doc | undefined>;
-  readonly size: number;
+  readonly docs: SharedMap<Doc>;
   /** All of them by id; made when it is asked for, and from then on brought along. */
   sorted?: readonly Doc[];
 };
 
-const EMPTY: Shelf = { base: new Map(), beside: new Map(), size: 0, sorted: [] };
+const EMPTY: Shelf = { docs: SharedMap.of<Doc>(new Map()), sorted: [] };
+
+/** From how many changes on making a sorted list anew is less work than bringing it along. */
+const MANY = 128;
 
 /** What differs between two states of a site. */
 export interface DocDifference {
@@ -29,7 +28,11 @@ export interface DocDifference {
 export class Documents implements Iterable<Doc> {
   static readonly none = new Documents(new Map());
 
-  private constructor(private readonly shelves: ReadonlyMap<Kind, Shelf>) {}
+  private constructor(
+    private readonly shelves: ReadonlyMap<Kind, Shelf>,
+    /** Made when it is asked for, and from then on brought along. */
+    private claims?: Claims,
+  ) {}
 
   /** Documents from a list of them, the last of an id counting. */
   static from(docs: Iterable<Doc>): Documents {
@@ -44,14 +47,14 @@ export class Documents implements Iterable<Doc> {
   /** How many there are. */
   get size(): number {
     let size = 0;
-    for (const shelf of this.shelves.values()) size += shelf.size;
+    for (const shelf of this.shelves.values()) size += shelf.docs.size;
     return size;
   }
 
   /** The document with this id, whatever its kind. */
   get(id: string): Doc | undefined {
     for (const shelf of this.shelves.values()) {
-      const doc = at(shelf, id);
+      const doc = shelf.docs.get(id);
       if (doc) return doc;
     }
     return undefined;
@@ -60,13 +63,18 @@ export class Documents implements Iterable<Doc> {
   /** The document with this id, when it is of this kind. */
   ofKind<K extends Kind>(kind: K, id: string): DocOf<K> | undefined {
     const shelf = this.shelves.get(kind);
-    return shelf && (at(shelf, id) as DocOf<K> | undefined);
+    return shelf && (shelf.docs.get(id) as DocOf<K> | undefined);
   }
 
   /** All documents of a kind by id. The same list as long as none of them is another. */
   all<K extends Kind>(kind: K): readonly DocOf<K>[] {
     const shelf = this.shelves.get(kind) ?? EMPTY;
     return (shelf.sorted ??= sorted(shelf)) as readonly DocOf<K>[];
+  }
+
+  /** The ids of the documents that claim a path, a slug or a name (see `claim`), sorted. */
+  claiming(wanted: string): readonly string[] {
+    return (this.claims ??= Claims.of(this)).of(wanted);
   }
 
   /** The settings of the site. @throws when they are missing, which no stored site's are; so do the next two */
@@ -114,9 +122,11 @@ export class Documents implements Iterable<Doc> {
       if (!list) byKind.set(kind, (list = new Map()));
       list.set(id, doc);
     };
+    let { claims } = this;
     for (const [id, doc] of changes) {
       const before = this.get(id);
       if (before === doc) continue;
+      claims = claims?.after(id, before, doc);
       if (before && before.kind !== doc?.kind) note(before.kind, id, undefined);
       if (doc) note(doc.kind, id, doc);
     }
@@ -124,10 +134,10 @@ export class Documents implements Iterable<Doc> {
     const shelves = new Map(this.shelves);
     for (const [kind, list] of byKind) {
       const shelf = changedShelf(shelves.get(kind) ?? EMPTY, list);
-      if (shelf.size === 0) shelves.delete(kind);
+      if (shelf.docs.size === 0) shelves.delete(kind);
       else shelves.set(kind, shelf);
     }
-    return new Documents(shelves);
+    return new Documents(shelves, claims);
   }
 
   /** What is another here than in an earlier state, by looking only where the two share nothing. */
@@ -139,8 +149,8 @@ export class Documents implements Iterable<Doc> {
     for (const kind of kinds) {
       const [old, now] = [before.shelves.get(kind) ?? EMPTY, this.shelves.get(kind) ?? EMPTY];
       if (old === now) continue;
-      for (const id of idsThatMayDiffer(old, now)) {
-        const [was, is] = [at(old, id), at(now, id)];
+      for (const id of now.docs.keysThatMayDiffer(old.docs)) {
+        const [was, is] = [old.docs.get(id), now.docs.get(id)];
         if (was === is || seen.has(id)) continue;
         seen.add(id);
         // A document that became one of another kind differs in both.
@@ -158,35 +168,14 @@ export class Documents implements Iterable<Doc> {
   }
 }
 
-function at({ beside, base }: Shelf, id: string): Doc | undefined {
-  if (beside.size > 0) {
-    const doc = beside.get(id);
-    if (doc !== undefined || beside.has(id)) return doc;
-  }
-  return base.get(id);
-}
-
-function sorted({ base, beside }: Shelf): readonly Doc[] {
-  const docs: Doc[] = [];
-  for (const [id, doc] of base) if (!beside.has(id)) docs.push(doc);
-  for (const doc of beside.values()) if (doc) docs.push(doc);
-  return docs.sort((a, b) => (a.id < b.id ? -1 : 1));
+function sorted({ docs }: Shelf): readonly Doc[] {
+  return [...docs.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
 }
 
 function changedShelf(shelf: Shelf, changes: ReadonlyMap<string, Doc | undefined>): Shelf {
-  let { size } = shelf;
-  for (const [id, doc] of changes)
-    size += Number(doc !== undefined) - Number(at(shelf, id) !== undefined);
-  const beside = new Map(shelf.beside);
-  for (const [id, doc] of changes) beside.set(id, doc);
+  const docs = shelf.docs.changed(changes);
   const list = shelf.sorted && sortedWith(shelf.sorted, changes);
-  if (beside.size <= MOST_BESIDE)
-    return { base: shelf.base, beside, size, ...(list ? { sorted: list } : {}) };
-  const base = new Map(shelf.base);
-  for (const [id, doc] of beside)
-    if (doc) base.set(id, doc);
-    else base.delete(id);
-  return { base, beside: EMPTY.beside, size, ...(list ? { sorted: list } : {}) };
+  return list ? { docs, sorted: list } : { docs };
 }
 
 /** A sorted list with changes in it; nothing where making it anew is less work. */
@@ -194,7 +183,7 @@ function sortedWith(
   list: readonly Doc[],
   changes: ReadonlyMap<string, Doc | undefined>,
 ): readonly Doc[] | undefined {
-  if (changes.size > MOST_BESIDE) return undefined;
+  if (changes.size > MANY) return undefined;
   const made = list.slice();
   for (const [id, doc] of changes) {
     let [low, high] = [0, made.length];
@@ -208,10 +197,4 @@ function sortedWith(
     else made.splice(low, there, ...(doc ? [doc] : []));
   }
   return made;
-}
-
-/** Every id that may stand for something else in two shelves. */
-function idsThatMayDiffer(a: Shelf, b: Shelf): Iterable<string> {
-  const beside = [...a.beside.keys(), ...b.beside.keys()];
-  return new Set(a.base === b.base ? beside : [...a.base.keys(), ...b.base.keys(), ...beside]);
 }

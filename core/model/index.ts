@@ -9,6 +9,7 @@ export * from './source';
 export * from './tree';
 export * from './documents';
 export * from './document-set';
+export { claim } from './claims';
 export * from './order';
 export * from './children';
 export * from './pointer';

@@ -188,8 +188,8 @@ describe('the documents of a site together', () => {
     );
     const reasons = siteFindings(documents).map(({ reason }) => reason);
     expect(reasons).toEqual([
-      'the slug a is taken',
       'another component is named Parts/card',
+      'the slug a is taken',
       'one and two would both have the path /same',
     ]);
   });

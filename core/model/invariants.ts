@@ -1,4 +1,5 @@
 import { childrenOf } from './children';
+import { claim, partsOf } from './claims';
 import type { Documents } from './document-set';
 import type { ComponentDoc, Doc, TreeDoc } from './documents';
 import { allOf, docOf, ONLY_KINDS } from './documents';
@@ -7,7 +8,7 @@ import type { NodeId } from './ids';
 import { DEEPEST_TREE, LARGEST_TREE } from './limits';
 import { blockSources, chainOf, ruleSources, sourcesOf } from './node-sources';
 import { own } from './own';
-import { isPerEntry, addressesOf } from './paths';
+import { addressesAt, isPerEntry, pathsOfEntry, pathsOfPage } from './paths';
 import { pointer } from './pointer';
 import type { Source } from './source';
 import { NONE, type Block, type TreeNode } from './tree';
@@ -56,49 +57,70 @@ function sharedFindings(block: Block, ...where: string[]): Finding[] {
   }));
 }
 
-/** What keeps the documents of a site from being sound together. */
-export function siteFindings(documents: Documents): (Finding & { doc: string })[] {
-  const findings: (Finding & { doc: string })[] = [];
-  for (const kind of ONLY_KINDS) {
-    const [first, second] = allOf(documents, kind);
-    if (!first)
-      findings.push({ doc: kind, path: '', reason: `a site has one document of kind ${kind}` });
-    if (second)
-      findings.push({
-        doc: second.id,
-        path: '',
-        reason: `a site has one document of kind ${kind}, not two`,
-      });
+type SiteFinding = Finding & { doc: string };
+
+/**
+ * What keeps the documents of a site from being sound together.
+ * @param only documents that changed: then nothing is looked at but what they claim
+ */
+export function siteFindings(documents: Documents, only?: Iterable<string>): SiteFinding[] {
+  const findings = ONLY_KINDS.flatMap((kind) => onlyFindings(documents, kind));
+  const claimed = new Set<string>();
+  const paths = new Set<string>();
+  for (const id of only ?? documents.ids()) {
+    const doc = documents.get(id);
+    if (doc?.kind === 'entry') claimed.add(claim.slug(doc.type, doc.slug));
+    if (doc?.kind === 'component') claimed.add(claim.component(doc.name));
+    for (const path of doc ? pathsThatMayClash(documents, doc) : []) paths.add(path);
   }
-  const slugs = new Set<string>();
-  for (const entry of allOf(documents, 'entry')) {
-    const key = entry.type + '/' + entry.slug;
-    if (slugs.has(key))
-      findings.push({ doc: entry.id, path: '/slug', reason: `the slug ${entry.slug} is taken` });
-    slugs.add(key);
-  }
-  const names = new Map<string, string>();
-  for (const component of allOf(documents, 'component')) {
-    if (names.has(component.name))
-      findings.push({
-        doc: component.id,
-        path: '/name',
-        reason: `another component is named ${component.name}`,
-      });
-    names.set(component.name, component.id);
-  }
-  const seen = new Map<string, string>();
-  for (const { path, page } of addressesOf(documents, true)) {
-    const other = seen.get(path);
-    if (other !== undefined)
-      findings.push({
-        doc: page.id,
-        path: '/path',
-        reason: `${docOf(documents, 'page', other)?.name ?? 'another page'} and ${page.name} would both have the path ${path}`,
-      });
-    seen.set(path, page.id);
-  }
+  for (const each of claimed) findings.push(...claimFindings(documents, each));
+  for (const path of [...paths].sort()) findings.push(...pathFindings(documents, path));
   return findings;
+}
+
+function onlyFindings(documents: Documents, kind: (typeof ONLY_KINDS)[number]): SiteFinding[] {
+  const [first, second] = allOf(documents, kind);
+  if (!first) return [{ doc: kind, path: '', reason: `a site has one document of kind ${kind}` }];
+  if (!second) return [];
+  return [{ doc: second.id, path: '', reason: `a site has one document of kind ${kind}, not two` }];
+}
+
+/** What several claim that only one can have: everybody's but the first's. */
+function claimFindings(documents: Documents, wanted: string): SiteFinding[] {
+  return documents
+    .claiming(wanted)
+    .slice(1)
+    .flatMap((id) => {
+      const doc = documents.get(id);
+      if (doc?.kind === 'entry')
+        return [{ doc: id, path: '/slug', reason: `the slug ${doc.slug} is taken` }];
+      if (doc?.kind === 'component')
+        return [{ doc: id, path: '/name', reason: `another component is named ${doc.name}` }];
+      return [];
+    });
+}
+
+/**
+ * The paths of a document at which something else may stand. A page made from entries meets the pages straight below
+ * the same path, and others that are made from entries there.
+ */
+function pathsThatMayClash(documents: Documents, doc: Doc): string[] {
+  if (doc.kind === 'entry') return pathsOfEntry(documents, doc);
+  if (doc.kind !== 'page') return [];
+  if (!isPerEntry(doc)) return [doc.path];
+  if (documents.claiming(claim.path(doc.path)).length > 1) return pathsOfPage(documents, doc);
+  return documents
+    .claiming(claim.below(partsOf(doc.path).above))
+    .flatMap((id) => docOf(documents, 'page', id)!.path);
+}
+
+function pathFindings(documents: Documents, path: string): SiteFinding[] {
+  const pages = addressesAt(documents, path, true).map(({ page }) => page);
+  return pages.slice(1).map((page, i) => ({
+    doc: page.id,
+    path: '/path',
+    reason: `${pages[i]!.name} and ${page.name} would both have the path ${path}`,
+  }));
 }
 
 function treeFindings(doc: TreeDoc): Finding[] {

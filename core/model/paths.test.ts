@@ -1,4 +1,14 @@
-import { addressesOf, entryTitle, pageForEntries, pathOf, redirectsOf } from '.';
+import fc from 'fast-check';
+import {
+  addressesAt,
+  addressesOf,
+  entryTitle,
+  pageForEntries,
+  pathOf,
+  redirectAt,
+  redirectsOf,
+  siteFindings,
+} from '.';
 import { contentType, documentsOf, entry, page, words } from '../test/small-site';
 
 const body = { tag: 'div' };
@@ -63,4 +73,78 @@ test('an entry is known by its title, else by its slug', () => {
   const documents = documentsOf(shed, millgate, dunmoor);
   expect(entryTitle(documents, millgate)).toBe('Millgate');
   expect(entryTitle(documents, dunmoor)).toBe('dunmoor');
+});
+
+describe('asked for one path', () => {
+  const names = fc.constantFrom('a', 'b', 'c');
+  const paths = fc.oneof(
+    fc.constant('/'),
+    names.map((name) => `/${name}`),
+    fc.tuple(names, names).map(([above, name]) => `/${above}/${name}`),
+  );
+  const former = <T extends string>(list: readonly T[]) =>
+    Object.fromEntries(list.map((each) => [each, true as const]));
+  const single = fc
+    .tuple(fc.nat(9), paths, fc.array(paths, { maxLength: 3 }), fc.boolean())
+    .map(([n, path, old, hidden]) => ({
+      ...page(`p${n}`, path, body),
+      former: former(old),
+      draft: hidden,
+    }));
+  const many = fc
+    .tuple(fc.nat(9), names, fc.array(names, { maxLength: 2 }), fc.constantFrom('shed', 'mender'))
+    .map(([n, above, old, type]) => ({
+      ...page(`e${n}`, `/${above}/<slug>`, body, type),
+      former: former(old.map((each) => `/${each}/<slug>`)),
+    }));
+  const entries = fc
+    .tuple(
+      fc.nat(9),
+      fc.constantFrom('shed', 'mender'),
+      names,
+      fc.array(names, { maxLength: 2 }),
+      fc.boolean(),
+    )
+    .map(([n, type, slug, old, hidden]) => ({
+      ...entry(type, `x${n}`, {}),
+      slug,
+      former: former(old),
+      draft: hidden,
+    }));
+  const steps = fc.array(fc.oneof(single, many, entries), { maxLength: 30 });
+
+  test('a site says what the list of all addresses and redirects says, after any changes', () => {
+    fc.assert(
+      fc.property(steps, (docs) => {
+        // Asked for once, so that everything after it is brought along and not made anew.
+        let documents = documentsOf(shed);
+        documents.claiming('');
+        for (const doc of docs) documents = documents.with(doc);
+        const redirects = redirectsOf(documents);
+        const below = ['a', 'b', 'c'].flatMap((a) => ['a', 'b', 'c'].map((b) => `/${a}/${b}`));
+        for (const path of ['/', '/a', '/b', '/c', ...below]) {
+          for (const drafts of [true, false])
+            expect(addressesAt(documents, path, drafts)).toEqual(
+              addressesOf(documents, drafts).filter((address) => address.path === path),
+            );
+          expect([path, redirectAt(documents, path)]).toEqual([path, redirects.get(path)]);
+        }
+      }),
+    );
+  });
+
+  test('what only one may have is found by looking at what changed', () => {
+    fc.assert(
+      fc.property(steps, (docs) => {
+        let documents = documentsOf(shed);
+        documents.claiming('');
+        for (const doc of docs) {
+          const next = documents.with(doc);
+          if (siteFindings(next, [doc.id]).length === 0) documents = next;
+          else expect(siteFindings(next)).not.toEqual([]);
+        }
+        expect(siteFindings(documents)).toEqual([]);
+      }),
+    );
+  });
 });

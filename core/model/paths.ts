@@ -1,9 +1,7 @@
+import { claim, partsOf, SLUG_PART } from './claims';
 import { own } from './own';
 import type { Documents } from './document-set';
 import { allOf, docOf, type EntryDoc, type PageDoc } from './documents';
-
-/** The part of a page's path that stands for the slug of each entry. */
-export const SLUG_PART = '<slug>';
 
 /** The path of a page; on a page made from entries, of this entry. */
 export function pathOf(page: PageDoc, entry?: EntryDoc): string {
@@ -33,9 +31,104 @@ export function addressesOf(documents: Documents, drafts = false): Address[] {
   return found.sort((a, b) => (a.path < b.path ? -1 : a.path > b.path ? 1 : 0));
 }
 
+/**
+ * The addresses with one path, in the order in which `addressesOf` gives them: one, in a sound site, or none.
+ * Looks at nothing else.
+ */
+export function addressesAt(documents: Documents, path: string, drafts = false): Address[] {
+  const found: Address[] = [];
+  for (const { page, slug } of pagesAt(documents, path, [claim.path])) {
+    if (page.draft && !drafts) continue;
+    if (slug === undefined) found.push({ path, page });
+    else
+      for (const id of documents.claiming(claim.slug(page.entries ?? '', slug))) {
+        const entry = docOf(documents, 'entry', id)!;
+        if (drafts || !entry.draft) found.push({ path, page, entry });
+      }
+  }
+  return found;
+}
+
+type PathClaim = (path: string) => string;
+
+/** Pages that claim a path, or one that stands for it with a slug, by id. */
+function pagesAt(
+  documents: Documents,
+  path: string,
+  how: readonly PathClaim[],
+): { page: PageDoc; slug?: string }[] {
+  const { above, last } = partsOf(path);
+  const each = `${above}/${SLUG_PART}`;
+  const found = new Map<string, { page: PageDoc; slug?: string }>();
+  for (const holding of how) {
+    for (const id of documents.claiming(holding(path))) {
+      const page = docOf(documents, 'page', id)!;
+      if (!isPerEntry(page)) found.set(id, { page });
+    }
+    for (const id of documents.claiming(holding(each))) {
+      const page = docOf(documents, 'page', id)!;
+      if (isPerEntry(page)) found.set(id, { page, slug: last });
+    }
+  }
+  return [...found.values()].sort((a, b) => (a.page.id < b.page.id ? -1 : 1));
+}
+
+/** The former paths of a page that are of its kind: one for each entry, or one alone. */
+function formerOf(page: PageDoc): string[] {
+  const each = isPerEntry(page);
+  return Object.keys(page.former)
+    .filter((path) => path.endsWith(SLUG_PART) === each)
+    .sort();
+}
+
+/** Every path at which a page is or was, or would be for an entry: where a change of it may change something. */
+export function pathsOfPage(documents: Documents, page: PageDoc): string[] {
+  const paths = [page.path, ...formerOf(page)];
+  if (!isPerEntry(page)) return paths;
+  return allOf(documents, 'entry').flatMap((entry) =>
+    entry.type === page.entries ? filledIn(paths, slugsOf(entry)) : [],
+  );
+}
+
+/** The same of an entry. */
+export function pathsOfEntry(documents: Documents, entry: EntryDoc): string[] {
+  return documents.claiming(claim.pageOf(entry.type)).flatMap((id) => {
+    const page = docOf(documents, 'page', id)!;
+    return filledIn([page.path, ...formerOf(page)], slugsOf(entry));
+  });
+}
+
+function slugsOf({ slug, former }: EntryDoc): string[] {
+  return [slug, ...Object.keys(former ?? {})];
+}
+
+function filledIn(paths: readonly string[], slugs: readonly string[]): string[] {
+  return paths.flatMap((path) => slugs.map((slug) => path.replace(SLUG_PART, slug)));
+}
+
 /** The page made from entries of a type: the first by id when there are several. */
 export function pageForEntries(documents: Documents, type: string): PageDoc | undefined {
-  return allOf(documents, 'page').find((page) => page.entries === type && isPerEntry(page));
+  for (const id of documents.claiming(claim.pageOf(type))) {
+    const page = docOf(documents, 'page', id)!;
+    if (isPerEntry(page)) return page;
+  }
+  return undefined;
+}
+
+/** Where one former path leads now, as `redirectsOf` says it; nothing where it is an address or never was one. */
+export function redirectAt(documents: Documents, path: string): string | undefined {
+  if (addressesAt(documents, path).length > 0) return undefined;
+  for (const { page, slug } of pagesAt(documents, path, [claim.formerPath, claim.path])) {
+    if (page.draft) continue;
+    if (slug === undefined) return page.path;
+    const type = page.entries ?? '';
+    const ids = [claim.slug, claim.formerSlug].flatMap((of) => documents.claiming(of(type, slug)));
+    for (const id of ids.sort()) {
+      const entry = docOf(documents, 'entry', id)!;
+      if (!entry.draft) return pathOf(page, entry);
+    }
+  }
+  return undefined;
 }
 
 /**
@@ -51,7 +144,7 @@ export function redirectsOf(documents: Documents): Map<string, string> {
   const entries = allOf(documents, 'entry').filter(({ draft }) => !draft);
   for (const page of allOf(documents, 'page')) {
     if (page.draft) continue;
-    const former = Object.keys(page.former).sort();
+    const former = formerOf(page);
     if (!isPerEntry(page)) {
       for (const path of former) lead(path, page.path);
       continue;

@@ -1,3 +1,4 @@
+export * from './means';
 export * from './small-site';
 export * from './html';
 export * from './arbitrary-values';

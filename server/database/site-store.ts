@@ -2,6 +2,7 @@ import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Documents, FORMAT, upgraded } from '@sormet/core/model';
 import { applyChanges, inverse, type Change, type Past } from '@sormet/core/edit';
 import { Linker } from '@sormet/core/resolve';
+import { dataOf, type Data } from '@sormet/core/value';
 import { DocumentEntity, HistoryEntity, SiteEntity, type SiteRow } from './entities';
 
 /** One state of a site: all its documents at a revision. */
@@ -20,14 +21,17 @@ const FAR = 200;
  */
 export class SiteStore {
   private readonly kept = new Map<string, SiteState>();
-  private readonly linkers = new Map<string, Linker>();
+  private readonly readings = new Map<string, { linker: Linker; data?: Data }>();
 
   constructor(readonly database: DataSource) {}
 
-  linker(site: string): Linker {
-    let linker = this.linkers.get(site);
-    if (!linker) this.linkers.set(site, (linker = new Linker()));
-    return linker;
+  /** What reads a state of a site, sharing with what read another state of it all that did not change. */
+  reading(site: string, documents: Documents): { linker: Linker; data: Data } {
+    const before = this.readings.get(site);
+    const linker = before?.linker ?? new Linker();
+    const data = dataOf(documents, before?.data);
+    this.readings.set(site, { linker, data });
+    return { linker, data };
   }
 
   /** The site of this id, or `null`. */

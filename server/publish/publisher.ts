@@ -10,7 +10,7 @@ import { unsafeInSvg } from '../files/clean-svg';
 import { logFault } from '../http/log';
 import { Problem } from '../http/problem';
 import { CHANNEL } from '../live/channel';
-import { Planner, planRelease } from './plan';
+import { Planner } from './plan';
 
 const QUEUE = 'publish';
 
@@ -131,7 +131,7 @@ export class Publisher {
       if (!site) return;
       await releases.update({ id }, { state: 'making', done: 0 });
       let told = Date.now();
-      const plan = await planRelease(this.store, site, release.revision, (done, of) => {
+      const plan = await this.planner.planOf(site, release.revision, (done, of) => {
         if (Date.now() - told < 200 && done < of) return;
         told = Date.now();
         releases

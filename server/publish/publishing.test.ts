@@ -1,6 +1,6 @@
 import { PageCompiler } from '@sormet/core/compile';
 import { addressesOf, text } from '@sormet/core/model';
-import { Linker } from '@sormet/core/resolve';
+import { means } from '@sormet/core/test';
 import { FileEntity, ReleaseEntity } from '../database/entities';
 import { eventually, startTestServer, type TestServer } from '../test/test-server';
 
@@ -57,7 +57,7 @@ test('a release goes live whole, and every address answers with what the compile
   const release = await publish();
   expect(release).toMatchObject({ number: 1, state: 'done', live: true, done: 17, of: 17 });
   const documents = await server.documents();
-  const compiler = new PageCompiler(documents, new Linker());
+  const compiler = new PageCompiler(documents, means());
   for (const address of addressesOf(documents)) {
     const { html, css } = compiler.compile(address);
     expect(

@@ -2,7 +2,7 @@ import { compileSite } from '@sormet/core/compile';
 import { text, type Documents, type PageDoc } from '@sormet/core/model';
 import { plant, type NamedEdit } from '@sormet/core/edit';
 import { newId, placeAt, rootOf } from '@sormet/core/model';
-import { Linker } from '@sormet/core/resolve';
+import { means } from '@sormet/core/test';
 import { HistoryEntity, ReleaseEntity } from '../database/entities';
 import { SiteStore } from '../database/site-store';
 import { eventually, startTestServer, type TestServer } from '../test/test-server';
@@ -93,7 +93,7 @@ test('fifty releases while two windows type: each is its revision compiled anew,
   expect(releases).toHaveLength(50);
   for (const { revision, manifest } of releases) {
     const { documents } = await store.stateAt('brackenfold', revision);
-    const fresh = compileSite(documents, new Linker()).manifest;
+    const fresh = compileSite(documents, means()).manifest;
     expect(hashesOf(manifest)).toEqual(hashesOf(fresh));
   }
 }, 240_000);

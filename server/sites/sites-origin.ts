@@ -1,9 +1,10 @@
 import express, { type Express, type Response } from 'express';
-import { addressesOf } from '@sormet/core/model';
-import { fileOf, PageCompiler } from '@sormet/core/compile';
+import { addressesAt } from '@sormet/core/model';
+import { fileOf, PageCompiler, type Stylesheet } from '@sormet/core/compile';
 import { escapeAttribute, escapeText } from '@sormet/core/resolve';
 import type { SiteRow } from '../database/entities';
 import type { SiteStore } from '../database/site-store';
+import { sha256 } from '../files/sha256';
 import { FILE_POLICY, serveFile } from '../files/serve-file';
 import { sendProblem } from '../http/problem';
 import type { LiveReleases } from './live-releases';
@@ -19,6 +20,7 @@ const PAGE_POLICY =
  */
 export function sitesOrigin(store: SiteStore, live: LiveReleases, port: number): Express {
   const app = express().disable('x-powered-by').disable('etag');
+  const styles = new RecentStyles();
   app.use(async (request, response) => {
     response.set({
       'x-content-type-options': 'nosniff',
@@ -33,7 +35,7 @@ export function sitesOrigin(store: SiteStore, live: LiveReleases, port: number):
       const site = sites.find((each) => each.slug === slug);
       if (!site) return notFound(response);
       return preview
-        ? previewPage(store, site, path, response)
+        ? previewPage(store, styles, site, path, response)
         : publishedFile(live, site, path, response);
     }
     const published = sites.filter((site) => site.liveRelease);
@@ -83,32 +85,55 @@ async function publishedFile(
     .send(file.bytes);
 }
 
+/** How many stylesheets of previews are kept. */
+const MOST_STYLES = 200;
+
+/** The stylesheets that previews were shown with last, by path: it names the content, so none is ever out of date. */
+class RecentStyles {
+  private readonly texts = new Map<string, string>();
+
+  get(path: string): string | undefined {
+    return this.texts.get(path);
+  }
+
+  keep({ path, text }: Stylesheet): void {
+    this.texts.delete(path);
+    this.texts.set(path, text);
+    for (const oldest of this.texts.keys()) {
+      if (this.texts.size <= MOST_STYLES) return;
+      this.texts.delete(oldest);
+    }
+  }
+}
+
 /** The newest state of a page, drafts of pages too, as visitors would see it. */
 async function previewPage(
   store: SiteStore,
+  styles: RecentStyles,
   site: SiteRow,
   path: string,
   response: Response,
 ): Promise<void> {
+  const style = styles.get(path);
+  if (style !== undefined)
+    return void response.set('cache-control', 'no-store').type('css').send(style);
   if (path.startsWith('/files/') && !path.endsWith('.css'))
     return serveFile(store.database, path.slice('/files/'.length), response);
   const { documents } = await store.state(site);
-  const compiler = new PageCompiler(documents, store.linker(site.id));
-  const addresses = addressesOf(documents, true);
+  const compiler = new PageCompiler(documents, { ...store.reading(site.id, documents), sha256 });
   response.set('cache-control', 'no-store');
   if (path.endsWith('.css')) {
-    for (const address of addresses) {
-      const { css } = compiler.compile(address);
+    for (const page of documents.all('page')) {
+      const css = compiler.stylesheet(page.id);
       if (css.path === path) return void response.type('css').send(css.text);
     }
     return notFound(response);
   }
-  const address = addresses.find((each) => each.path === path);
+  const [address] = addressesAt(documents, path, true);
   if (!address) return notFound(response);
-  response
-    .type('html')
-    .set('content-security-policy', PAGE_POLICY)
-    .send(compiler.compile(address).html);
+  const { html, css } = compiler.compile(address);
+  styles.keep(css);
+  response.type('html').set('content-security-policy', PAGE_POLICY).send(html);
 }
 
 function notFound(response: Response): void {

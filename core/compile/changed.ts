@@ -1,0 +1,58 @@
+import { own, pathsOfEntry, pathsOfPage, type Doc, type Documents } from '../model';
+import { recordOf } from '../value';
+
+/** What changed between two states: in the words of `Recorded`, and the paths where something else may stand now. */
+export interface Changed {
+  /** Documents, records of them, lists, pages of a type, places of pages and entries. */
+  readonly things: ReadonlySet<string>;
+  readonly paths: ReadonlySet<string>;
+}
+
+/** What changed between two states, by looking only at the documents that differ. */
+export function changedBetween(before: Documents, after: Documents): Changed {
+  const things = new Set<string>();
+  const paths = new Set<string>();
+  for (const { id, before: old, after: now } of after.differenceFrom(before)) {
+    const moved = whereabouts(old) !== whereabouts(now);
+    things.add(id);
+    if (moved) things.add('path:' + id);
+    for (const record of changedRecords(old, now)) things.add(recordOf(id, record));
+    for (const doc of [old, now]) {
+      if (doc?.kind === 'entry') things.add('entries:' + doc.type);
+      if (doc?.kind === 'page' && doc.entries && moved) things.add('pages:' + doc.entries);
+    }
+    if (!moved && formerly(old) === formerly(now)) continue;
+    for (const path of pathsOf(before, old)) paths.add(path);
+    for (const path of pathsOf(after, now)) paths.add(path);
+  }
+  return { things, paths };
+}
+
+/** The tokens or tags that differ between two states of the document that holds them. */
+function changedRecords(old: Doc | undefined, now: Doc | undefined): string[] {
+  const recordsOf = (doc: Doc | undefined): Readonly<Record<string, unknown>> =>
+    doc?.kind === 'tokens' ? doc.tokens : doc?.kind === 'tags' ? doc.tags : {};
+  const [before, after] = [recordsOf(old), recordsOf(now)];
+  return [...new Set([...Object.keys(before), ...Object.keys(after)])].filter(
+    (record) => own(before, record) !== own(after, record),
+  );
+}
+
+/** Everything that decides where a page or an entry is found. */
+function whereabouts(doc: Doc | undefined): string {
+  if (doc?.kind === 'page') return `${doc.path} ${doc.draft} ${doc.entries}`;
+  if (doc?.kind === 'entry') return `${doc.slug} ${doc.draft} ${doc.type}`;
+  return '';
+}
+
+function formerly(doc: Doc | undefined): string {
+  if (doc?.kind !== 'page' && doc?.kind !== 'entry') return '';
+  return Object.keys(doc.former ?? {})
+    .sort()
+    .join(' ');
+}
+
+function pathsOf(documents: Documents, doc: Doc | undefined): readonly string[] {
+  if (doc?.kind === 'page') return pathsOfPage(documents, doc);
+  return doc?.kind === 'entry' ? pathsOfEntry(documents, doc) : [];
+}
