@@ -145,6 +145,15 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
     answer(response, shapes.HistoryLines, await historyLines(database, site.id, before));
   });
 
+  router.get('/sites/:site/revisions/:revision', async (request, response) => {
+    const site = await siteIn(request);
+    const revision = wholeNumber(request.params['revision'], 'revision', site.revision);
+    if (revision < 1 || revision > site.revision)
+      throw new Problem(404, 'Not found', `There is no revision ${revision} of this site.`);
+    const { documents } = await store.stateAt(site.id, revision);
+    answer(response, shapes.RevisionAnswer, { revision, documents: documents.toJSON() });
+  });
+
   router.get('/sites/:site/live', async (request, response) => {
     const site = await siteIn(request);
     live.listen(site.id, site.revision, request, response);

@@ -4,6 +4,7 @@ import { brackenfold } from '@sormet/demo';
 import type { RequestListener } from 'node:http';
 import { application } from './application';
 import { connect } from './database/connect';
+import { keepKeyframes } from './database/keyframes';
 import { SiteStore } from './database/site-store';
 import { loadSite } from './load-site';
 import { LiveChanges } from './live/live-changes';
@@ -44,6 +45,7 @@ export async function serve(settings: Settings): Promise<Running> {
     await loadSite(database, brackenfold());
     await upgradeSites(store);
     await tidySites(store);
+    await database.transaction(keepKeyframes);
     await live.start();
     await publisher.start();
     // What was begun and could not be ended while the database was away is ended now.

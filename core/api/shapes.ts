@@ -38,6 +38,12 @@ export const SiteAnswer = Type.Object(
   exact,
 );
 
+/** A site as it was after one of its edits. */
+export const RevisionAnswer = Type.Object(
+  { revision: Type.Integer(), documents: Type.Record(Type.String(), Type.Unknown()) },
+  exact,
+);
+
 export const EditRequest = Type.Object(
   {
     id: Type.String({ pattern: EDIT_ID_PATTERN }),

@@ -9,6 +9,7 @@ import {
 } from './entities';
 import { Consistency1764100000000 } from './consistency';
 import { FirstTables1764000000000 } from './first-tables';
+import { Keyframes1764200000000 } from './keyframes-table';
 
 /**
  * Nothing waits for ever: not for a connection, a lock, a statement or somebody who holds a transaction open. What
@@ -28,7 +29,7 @@ export async function connect(url: string): Promise<DataSource> {
     type: 'postgres',
     url,
     entities: [SiteEntity, DocumentEntity, UseEntity, HistoryEntity, ReleaseEntity, FileEntity],
-    migrations: [FirstTables1764000000000, Consistency1764100000000],
+    migrations: [FirstTables1764000000000, Consistency1764100000000, Keyframes1764200000000],
     migrationsTransactionMode: 'each',
     synchronize: false,
     extra: POOL,

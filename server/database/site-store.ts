@@ -1,9 +1,10 @@
 import { In, type DataSource, type EntityManager } from 'typeorm';
-import { Documents, FORMAT, upgraded } from '@sormet/core/model';
+import { Documents, FORMAT, sameJson, upgraded } from '@sormet/core/model';
 import { applyChanges, inverse, type Change, type Past } from '@sormet/core/edit';
 import { Linker } from '@sormet/core/resolve';
 import { dataOf, type Data } from '@sormet/core/value';
 import { DocumentEntity, HistoryEntity, SiteEntity, type SiteRow } from './entities';
+import { KEYFRAME_EVERY, keyframeBefore } from './keyframes';
 
 /** One state of a site: all its documents at a revision. */
 export interface SiteState {
@@ -11,8 +12,8 @@ export interface SiteState {
   readonly documents: Documents;
 }
 
-/** From how many revisions on reading all documents anew is less work than making the changes between. */
-const FAR = 200;
+/** From how many revisions on reading documents as they are stored is less work than making the changes between. */
+const FAR = KEYFRAME_EVERY;
 
 /**
  * The documents of sites at exactly one revision. Kept in memory, and brought from one revision to another by the
@@ -52,9 +53,10 @@ export class SiteStore {
   async stateAt(site: string, revision: number, manager?: EntityManager): Promise<SiteState> {
     let from = this.kept.get(site);
     if (from?.revision === revision) return from;
-    if (!from || Math.abs(from.revision - revision) > FAR)
-      from = await this.snapshot(site, manager);
-    if (from.revision === revision) return from;
+    // What is newer than what is kept is nearest to what is stored now.
+    if (!from || revision - from.revision > FAR) from = await this.snapshot(site, manager);
+    if (from.revision - revision > FAR) from = await this.earlier(site, revision, from, manager);
+    if (from.revision === revision) return inFormat(from);
     const { changes, count } = await this.changesBetween(
       site,
       Math.min(from.revision, revision),
@@ -64,11 +66,33 @@ export class SiteStore {
     const later = from.revision < revision;
     const documents = applyChanges(from.documents, later ? changes : inverse(changes));
     if (later) checkWhole(site, revision, documents, count);
-    if (later) return this.keep(site, { revision, documents });
-    // What it was before it was brought to this format is read as this format has it; an upgrade touches every
-    // document, so one tells of all.
-    if ((documents.site.format as number) === FORMAT) return { revision, documents };
-    return { revision, documents: Documents.fromRecord(upgraded(documents.toJSON())) };
+    return inFormat(later ? this.keep(site, { revision, documents }) : { revision, documents });
+  }
+
+  /**
+   * A state near to a revision that is many edits ago: the keyframe before it, where there is one so early, sharing
+   * with a newer state every document that is the same.
+   */
+  private async earlier(
+    site: string,
+    revision: number,
+    newer: SiteState,
+    manager: EntityManager = this.database.manager,
+  ): Promise<SiteState> {
+    const keyframe = await keyframeBefore(manager, site, revision);
+    if (!keyframe) return newer;
+    const shared = keyframe.documents.map((doc) => {
+      const now = newer.documents.get(doc.id);
+      return sameJson(now, doc) ? now! : doc;
+    });
+    const ids = new Set(shared.map(({ id }) => id));
+    const gone = [...newer.documents.ids()].filter((id) => !ids.has(id));
+    const documents = newer.documents.with(...shared).without(...gone);
+    const stored = await manager
+      .getRepository(HistoryEntity)
+      .findOne({ where: { site, revision: keyframe.revision }, select: { documents: true } });
+    checkWhole(site, keyframe.revision, documents, stored?.documents ?? null);
+    return { revision: keyframe.revision, documents };
   }
 
   /** All documents and the revision they stand at, read at one moment. */
@@ -131,6 +155,15 @@ export class SiteStore {
     const byEdit = new Map(rows.map(({ edit, changes, says }) => [edit, { changes, says }]));
     return (edit) => byEdit.get(edit);
   }
+}
+
+/**
+ * A state as today's format has it: what it was before it was brought to that is read through the same functions. An
+ * upgrade touches every document, so one tells of all.
+ */
+function inFormat({ revision, documents }: SiteState): SiteState {
+  if ((documents.site.format as number) === FORMAT) return { revision, documents };
+  return { revision, documents: Documents.fromRecord(upgraded(documents.toJSON())) };
 }
 
 /** @throws when a state does not hold as many documents as it should: nothing is made from half a site. */

@@ -15,6 +15,7 @@ import {
 import { usesOf } from '@sormet/core/reach';
 import { DocumentEntity, HistoryEntity, SiteEntity, UseEntity } from '../database/entities';
 import { heldSite } from '../database/held-site';
+import { KEYFRAME_EVERY, keepKeyframe } from '../database/keyframes';
 import type { SiteStore } from '../database/site-store';
 import { read } from '../http/check';
 import { Problem } from '../http/problem';
@@ -76,6 +77,7 @@ export async function acceptEdit(
       documents: count,
       stretch: request.stretch ?? null,
     });
+    if (revision % KEYFRAME_EVERY === 0) await keepKeyframe(manager, siteId, revision);
     const { name } = done.documents.site;
     await manager
       .getRepository(SiteEntity)

@@ -9,6 +9,7 @@ import { applyChanges, isRefusal, runEdit, type NamedEdit, type Past } from '@so
 import { newId, Documents } from '@sormet/core/model';
 import { application } from '../application';
 import { connect } from '../database/connect';
+import { keepKeyframes } from '../database/keyframes';
 import { SiteStore } from '../database/site-store';
 import { LiveChanges } from '../live/live-changes';
 import { loadSite } from '../load-site';
@@ -54,6 +55,7 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
   const store = new SiteStore(database);
   await upgradeSites(store);
   await tidySites(store);
+  await database.transaction(keepKeyframes);
   const live = new LiveChanges(url);
   const publisher = new Publisher(store, url);
   const pictures = new Pictures();
