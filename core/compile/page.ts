@@ -62,11 +62,12 @@ export class PageCompiler {
     return this.prepare(page).css;
   }
 
-  /** @throws when the page cannot be linked. */
+  /** @throws when the page cannot be linked, or shows something that is not loaded. */
   compile({ path, page, entry }: Address): CompiledPage {
     const prepared = this.prepare(page.id);
     this.sink = new Set(prepared.depends);
     if (entry) this.sink.add(entry.id).add(entry.type);
+    const { missed } = this.data;
     const body = write(prepared.template, entry);
     const names: Names = {
       data: this.data,
@@ -83,6 +84,10 @@ export class PageCompiler {
       css: prepared.css.path,
       body,
     });
+    if (prepared.waits || this.data.missed !== missed)
+      throw new Error(
+        `${path} shows something that is not loaded: only a whole site is published.`,
+      );
     return { path, html, css: prepared.css, depends: [...this.sink].sort() };
   }
 
@@ -90,6 +95,7 @@ export class PageCompiler {
     const done = this.prepared.get(page);
     if (done) return done;
     this.sink = new Set();
+    const { missed } = this.data;
     const linked = this.means.linker.link(this.documents, page);
     const template = prepare(linked, this.data);
     const text = cssOf(this.documents, template.used);
@@ -101,6 +107,7 @@ export class PageCompiler {
     const prepared: Prepared = {
       template,
       css: stylesheetOf(text, this.means.sha256(text)),
+      waits: this.data.missed !== missed,
       depends: this.sink,
     };
     this.prepared.set(page, prepared);
@@ -109,6 +116,8 @@ export class PageCompiler {
 }
 
 interface Prepared {
+  /** Whether something it shows on every entry is not loaded. */
+  readonly waits: boolean;
   readonly template: Template;
   readonly css: Stylesheet;
   readonly depends: Recorded;

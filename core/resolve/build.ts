@@ -1,5 +1,5 @@
 import { own, type EntryDoc } from '../model';
-import { runQuery, type Data, type Item, type Known } from '../value';
+import { runQuery, WAITED_FOR, WAITING, type Data, type Item, type Known } from '../value';
 import { sameContent } from './fragments';
 import {
   contentOf,
@@ -91,9 +91,10 @@ class Builder {
     outer: Outer,
     before: ResolvedElement | undefined,
   ): Resolved | null {
-    if (shownAt(from.shown, scope) !== true) return null;
-    const here = elementAt(from, scope);
+    const shown = shownAt(from.shown, scope);
+    const here = shown === false ? null : elementAt(from, scope);
     if (!here) return null;
+    const waiting = shown === WAITING || here.attributes.some(({ value }) => value === WAITING);
     const attributes: Record<string, string> = {};
     const { classes, style } = outerOf(from.look, scope, outer);
     if (classes) attributes['class'] = classes;
@@ -105,6 +106,7 @@ class Builder {
     if (
       before &&
       before.tag === from.tag &&
+      before.waiting === waiting &&
       sameOuter(before.outer, outer) &&
       before.children === children &&
       before.scope.within === scope.within &&
@@ -115,19 +117,27 @@ class Builder {
       return before;
     }
     this.made.nodes += 1;
-    return { kind: 'element', from, scope, outer, tag: from.tag, attributes, children };
+    return { kind: 'element', from, scope, outer, tag: from.tag, attributes, children, waiting };
   }
 
   private text(from: LinkedText, scope: Scope, before: ResolvedText | undefined): Resolved | null {
-    if (shownAt(from.shown, scope) !== true) return null;
-    const content = contentOf(textAt(from, scope) as Known, from.rich, scope.data);
-    if (before && sameContent(before.content, content) && before.scope.within === scope.within) {
+    const shown = shownAt(from.shown, scope);
+    if (shown === false) return null;
+    const value = textAt(from, scope) as Known;
+    const waiting = shown === WAITING || value === WAITING;
+    const content = waiting ? WAITING_WORDS : contentOf(value, from.rich, scope.data);
+    if (
+      before &&
+      before.waiting === waiting &&
+      sameContent(before.content, content) &&
+      before.scope.within === scope.within
+    ) {
       before.from = from;
       before.scope = scope;
       return before;
     }
     this.made.nodes += 1;
-    return { kind: 'text', from, scope, outer: NO_OUTER, content };
+    return { kind: 'text', from, scope, outer: NO_OUTER, content, waiting };
   }
 
   private instance(
@@ -136,12 +146,13 @@ class Builder {
     outer: Outer,
     before: ResolvedGroup | undefined,
   ): Resolved | null {
-    if (shownAt(from.shown, scope) !== true) return null;
+    const shown = shownAt(from.shown, scope);
+    if (shown === false) return null;
     const inner = instanceScope(from, scope, before?.inner);
     const old = before?.children[0];
     const root = this.node(from.component.root, inner, outerOf(from.look, scope, outer), old);
     const children = root === null ? NO_CHILDREN : root === old ? before!.children : [root];
-    return this.group(from, scope, outer, inner, undefined, children, before);
+    return this.group(from, scope, outer, inner, undefined, children, before, shown === WAITING);
   }
 
   private slot(from: LinkedSlot, scope: Scope, before: ResolvedGroup | undefined): Resolved {
@@ -154,6 +165,8 @@ class Builder {
 
   private repeat(from: LinkedRepeat, scope: Scope, before: ResolvedGroup | undefined): Resolved {
     const found = runQuery(from.query, scope) as readonly Item[];
+    if (found === WAITED_FOR)
+      return this.group(from, scope, NO_OUTER, scope, undefined, NO_CHILDREN, before, true);
     if (found.length === 0) {
       const children = this.list(from.none, scope, before?.children);
       return this.group(from, scope, NO_OUTER, scope, undefined, children, before);
@@ -176,12 +189,14 @@ class Builder {
     item: Item | undefined,
     children: readonly Resolved[],
     before: ResolvedGroup | undefined,
+    waiting = false,
   ): ResolvedGroup {
     if (
       before &&
       before.children === children &&
       sameOuter(before.outer, outer) &&
       before.item === item &&
+      before.waiting === waiting &&
       before.from.kind === from.kind &&
       before.scope.within === scope.within
     ) {
@@ -191,7 +206,7 @@ class Builder {
       return before;
     }
     this.made.nodes += 1;
-    return { kind: 'group', from, scope, outer, inner, item, children };
+    return { kind: 'group', from, scope, outer, inner, item, children, waiting };
   }
 
   private list(
@@ -224,6 +239,9 @@ class Builder {
     return children.length === 0 ? NO_CHILDREN : children;
   }
 }
+
+/** What stands for words that are not loaded yet. */
+const WAITING_WORDS = '…';
 
 const NO_CHILDREN: readonly Resolved[] = Object.freeze([]);
 

@@ -15,6 +15,8 @@ export interface Outer {
  * from; they are brought up to date when a node is used again, everything else never changes.
  */
 export interface ResolvedElement {
+  /** Whether something it shows is not loaded yet: it is drawn as waiting, and anew when that comes. */
+  readonly waiting: boolean;
   readonly kind: 'element';
   from: LinkedElement;
   scope: Scope;
@@ -26,6 +28,7 @@ export interface ResolvedElement {
 }
 
 export interface ResolvedText {
+  readonly waiting: boolean;
   readonly kind: 'text';
   from: LinkedText;
   scope: Scope;
@@ -35,6 +38,7 @@ export interface ResolvedText {
 }
 
 export interface ResolvedGroup {
+  readonly waiting: boolean;
   readonly kind: 'group';
   from: LinkedInstance | LinkedSlot | LinkedRepeat;
   scope: Scope;

@@ -8,7 +8,17 @@ import {
   type TypeSpec,
   type Written,
 } from '../model';
-import { evaluate, HIDE, Later, type Data, type Known, type Result } from '../value';
+import {
+  evaluate,
+  HIDE,
+  Later,
+  WAITING,
+  type Data,
+  type Hide,
+  type Known,
+  type Result,
+  type Waiting,
+} from '../value';
 import { fitted, type Content } from './fragments';
 import type { LinkedElement, LinkedText, Look } from './linked';
 import type { Scope } from './scope';
@@ -69,7 +79,7 @@ export function isOption(value: Known, option: string): boolean {
 
 /** A custom property as it stands in a style attribute; `''` where there is no value. */
 export function customText(name: string, value: Known): string {
-  if (value === null || value.type === 'hide' || value.value === null) return '';
+  if (isNothing(value)) return '';
   const css = kindOf(value.type).css?.(value.value as never);
   return css === undefined ? '' : `--${name}:${css}`;
 }
@@ -115,11 +125,19 @@ export function elementAt(node: LinkedElement, scope: Scope): ElementAt | null {
   return { attributes, tests };
 }
 
-/** Whether a part is shown at a place: always, unless a source says otherwise; an empty answer hides it. */
-export function shownAt(shown: Source | undefined, scope: Scope): boolean | Later {
+/**
+ * Whether a part is shown at a place: always, unless a source says otherwise; an empty answer hides it. While nobody
+ * can tell it is there, waiting.
+ */
+export function shownAt(shown: Source | undefined, scope: Scope): boolean | Waiting | Later {
   if (!shown) return true;
   const value = evaluate(shown, BOOLEAN, scope);
-  return value instanceof Later ? value : isYes(value);
+  return value instanceof Later || value === WAITING ? value : isYes(value);
+}
+
+/** Whether there is nothing to write: an empty value, one that hides, one that is waited for. */
+function isNothing(value: Known): value is Hide | Waiting | null {
+  return value === null || value.value === null;
 }
 
 /** Whether a value is a boolean that is true. */
@@ -134,8 +152,8 @@ export function textAt(node: LinkedText, scope: Scope): Result {
 
 /** What a known text is written as: words, or fragments that fit where it stands. */
 export function contentOf(value: Known, rich: LinkedText['rich'], data: Data): Content {
-  if (value === null || value.type === 'hide' || value.value === null) return '';
-  if (value.type === 'text') return value.value;
+  if (isNothing(value)) return '';
+  if (value.type === 'text') return value.value ?? '';
   return fitted(kindOf(value.type).fragments?.(value.value as never, data) ?? [], rich ?? 'line');
 }
 
@@ -145,7 +163,6 @@ const EMPTY_ALT: Written = [['alt', '']];
 
 /** What one attribute's value is written as; nothing for an empty one. */
 export function writtenAttribute(name: string, value: Known, data: Data): Written {
-  if (value === null || value.type === 'hide' || value.value === null)
-    return name === 'alt' ? EMPTY_ALT : NONE_WRITTEN;
+  if (isNothing(value)) return name === 'alt' ? EMPTY_ALT : NONE_WRITTEN;
   return kindOf(value.type).attribute?.(name, value.value as never, data) ?? NONE_WRITTEN;
 }

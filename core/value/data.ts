@@ -6,8 +6,10 @@ import {
   safeAddress,
   type AssetDoc,
   type DocDifference,
+  type DocOf,
   type Documents,
   type EntryDoc,
+  type Kind,
   type LinkValue,
   type SiteValues,
   type TypeDoc,
@@ -23,21 +25,42 @@ export interface Data extends SiteValues {
   /** All entries of a type that visitors may see, by id. */
   entriesOf(type: string): readonly EntryDoc[];
   type(id: string): TypeDoc | undefined;
+  /**
+   * How often something was asked for that is there and not loaded. That is not empty: who reads compares this before
+   * and after, and answers `WAITING` where it grew. What was asked for is in `wanted`.
+   */
+  readonly missed: number;
+  /** What somebody waits for: documents by id, all entries of a type as `entries:TYPE`. */
+  readonly wanted: ReadonlySet<string>;
   /** Notes as read what an answer that was kept was made from: whoever keeps an answer keeps what it read. */
   note(read: Iterable<string>): void;
 }
 
+/** What a site holds that is not loaded: documents by id, and types whose entries are not all here. */
+export interface Unloaded {
+  readonly docs: ReadonlySet<string>;
+  readonly entriesOf: ReadonlySet<string>;
+}
+
+export const ALL_LOADED: Unloaded = Object.freeze({
+  docs: new Set<string>(),
+  entriesOf: new Set<string>(),
+});
+
 /** The published view of a site's documents. */
 class DocumentsData implements Data {
   private readonly pages = new Map<string, string | undefined>();
+  missed = 0;
+  readonly wanted = new Set<string>();
 
   constructor(
     readonly documents: Documents,
     /** Entries that visitors may see, by type, each list by id; a list is never changed. */
     private readonly byType: ReadonlyMap<string, readonly EntryDoc[]>,
+    readonly unloaded: Unloaded,
   ) {}
 
-  static of(documents: Documents): DocumentsData {
+  static of(documents: Documents, unloaded: Unloaded): DocumentsData {
     const byType = new Map<string, EntryDoc[]>();
     for (const entry of documents.all('entry')) {
       if (entry.draft) continue;
@@ -45,11 +68,15 @@ class DocumentsData implements Data {
       if (list) list.push(entry);
       else byType.set(entry.type, [entry]);
     }
-    return new DocumentsData(documents, byType);
+    return new DocumentsData(documents, byType, unloaded);
   }
 
   /** The data after a difference: only lists in which something is another are made anew. */
-  after(documents: Documents, difference: readonly DocDifference[]): DocumentsData {
+  after(
+    documents: Documents,
+    difference: readonly DocDifference[],
+    unloaded: Unloaded,
+  ): DocumentsData {
     let byType: Map<string, readonly EntryDoc[]> | undefined;
     for (const { id, before, after } of difference) {
       const types = new Set(
@@ -61,27 +88,40 @@ class DocumentsData implements Data {
         byType.set(type, withEntry(byType.get(type) ?? [], id, there ? after : undefined));
       }
     }
-    return new DocumentsData(documents, byType ?? this.byType);
+    return new DocumentsData(documents, byType ?? this.byType, unloaded);
+  }
+
+  private read<K extends Kind>(kind: K, id: string): DocOf<K> | undefined {
+    const doc = docOf(this.documents, kind, id);
+    if (!doc && this.unloaded.docs.has(id)) this.miss(id);
+    return doc;
+  }
+
+  private miss(what: string): void {
+    this.missed += 1;
+    this.wanted.add(what);
   }
 
   entry(id: string): EntryDoc | undefined {
-    const entry = docOf(this.documents, 'entry', id);
+    const entry = this.read('entry', id);
     return entry && !entry.draft ? entry : undefined;
   }
 
   entriesOf(type: string): readonly EntryDoc[] {
+    if (this.unloaded.entriesOf.has(type)) this.miss('entries:' + type);
     return this.byType.get(type) ?? [];
   }
 
   type(id: string): TypeDoc | undefined {
-    return docOf(this.documents, 'type', id);
+    return this.read('type', id);
   }
 
   asset(id: string): AssetDoc | undefined {
-    return docOf(this.documents, 'asset', id);
+    return this.read('asset', id);
   }
 
   title(entry: EntryDoc): string {
+    this.read('type', entry.type);
     return entryTitle(this.documents, entry);
   }
 
@@ -95,7 +135,7 @@ class DocumentsData implements Data {
 
   href(link: LinkValue): string {
     if (link.to === 'address') return addressOf(link);
-    const page = docOf(this.documents, 'page', link.page);
+    const page = this.read('page', link.page);
     if (!page || page.draft) return '';
     if (page.entries === null) return page.path;
     const entry = link.entry === undefined ? undefined : this.entry(link.entry);
@@ -109,11 +149,13 @@ class DocumentsData implements Data {
 /**
  * The data of a site's documents. Given the data of an earlier state, returns that same object when
  * nothing it reads has changed, so that a canvas can tell "same data" by identity.
+ * @param unloaded what there is beside these documents, where not all of them are here
  */
-export function dataOf(documents: Documents, before?: Data): Data {
-  if (!(before instanceof DocumentsData)) return DocumentsData.of(documents);
+export function dataOf(documents: Documents, before?: Data, unloaded = ALL_LOADED): Data {
+  if (!(before instanceof DocumentsData)) return DocumentsData.of(documents, unloaded);
   const difference = documents.differenceFrom(before.documents);
-  return difference.some(isRead) ? before.after(documents, difference) : before;
+  const same = unloaded === before.unloaded && !difference.some(isRead);
+  return same ? before : before.after(documents, difference, unloaded);
 }
 
 /** Whether a change is of something that data says: of pages only where they are found, of other kinds nothing. */
@@ -187,6 +229,12 @@ export function recording(data: Data, into: () => Recorded): Data {
         if (link.entry !== undefined) into().add('path:' + link.entry);
       }
       return data.href(link);
+    },
+    get missed() {
+      return data.missed;
+    },
+    get wanted() {
+      return data.wanted;
     },
     note(read) {
       for (const each of read) into().add(each);

@@ -16,8 +16,12 @@ import { declaredType, isEntry, type Item } from './items';
 export const HIDE = Object.freeze({ type: 'hide' as const, value: null });
 export type Hide = typeof HIDE;
 
-/** A value that is known: typed, empty (`null`), or one that hides what uses it. */
-export type Known = Typed | Hide | null;
+/** The result of a value that cannot be told yet, because something it reads is not loaded. It is not empty. */
+export const WAITING = Object.freeze({ type: 'waiting' as const, value: null });
+export type Waiting = typeof WAITING;
+
+/** A value that is known: typed, empty (`null`), or one that hides what uses it; or what is waited for. */
+export type Known = Typed | Hide | Waiting | null;
 
 /** What is known only when a page is written: the page's entry, and the items of the repeats around, by depth. */
 export type Run = { page: EntryDoc; items: Item[] };
@@ -84,14 +88,16 @@ export function evaluate(
         : whenEmpty === 'default'
           ? fallback
           : evaluate(whenEmpty.use, type, names, fallback);
+  const { data } = names;
+  const { missed } = data;
   const raw = read(source, names);
   if (!(raw instanceof Later)) {
-    const value = as(raw, type, names.data);
-    return value === null ? otherwise : value;
+    const value = as(raw, type, data);
+    if (value !== null) return value;
+    return data.missed === missed ? otherwise : WAITING;
   }
   // A value handed on as it is was converted where it came in: nothing is left to do here.
   if (raw.type && passesAsIs(raw.type, type) && otherwise === null) return raw;
-  const { data } = names;
   const mayHide =
     raw.mayHide || otherwise === HIDE || (otherwise instanceof Later && otherwise.mayHide);
   const readAs =
@@ -102,7 +108,7 @@ export function evaluate(
 }
 
 function as(value: Known, type: TypeSpec, data: Data): Known {
-  if (value === null || value.type === 'hide') return value;
+  if (value === null || value.type === 'hide' || value.type === 'waiting') return value;
   return convert(value, type, data);
 }
 
@@ -141,7 +147,7 @@ function read(source: Source, names: Names): Result {
 function alongPath(value: Result, path: readonly FieldId[], data: Data): Result {
   const follow = (known: Known): Known => {
     if (known === null || known.type !== 'entry' || known.value === null)
-      return known !== null && known.type === 'hide' ? known : null;
+      return known === HIDE || known === WAITING ? known : null;
     const entry = data.entry(known.value);
     return entry ? fieldOf(entry, path, data) : null;
   };

@@ -19,6 +19,7 @@ import {
   Later,
   typeAlong,
   typeOf,
+  WAITING,
   type Known,
   type Names,
   type Result,
@@ -34,6 +35,8 @@ interface Ready {
   readonly related: ReadyCondition | undefined;
   /** What making it ready read: noted again whenever it is used. */
   readonly read: Recorded;
+  /** Whether something of that is not loaded, so that nobody can tell what it gives. */
+  readonly waits: boolean;
 }
 
 interface ReadyCondition {
@@ -79,6 +82,7 @@ function makeReady(
 ): Ready {
   const read: Recorded = new Set();
   const noted = recording(data, () => read);
+  const { missed } = data;
   const sorted = sortedItems(query, items(noted), noted);
   const condition = ({ path, is, source }: Condition): ReadyCondition => {
     const held = new Map<Item, NonNullable<Known>>();
@@ -94,21 +98,22 @@ function makeReady(
     }
     return { type: typeAlong(type, path, noted) ?? TEXT, is, source, held, byValue };
   };
-  const { related } = query;
-  return {
-    items: sorted,
-    conditions: Object.keys(query.where)
-      .sort()
-      .map((id) => condition(query.where[id]!)),
-    related: related && condition({ path: related.path, is: 'equals', source: related.to }),
-    read,
-  };
+  const conditions = Object.keys(query.where)
+    .sort()
+    .map((id) => condition(query.where[id]!));
+  const related =
+    query.related &&
+    condition({ path: query.related.path, is: 'equals', source: query.related.to });
+  return { items: sorted, conditions, related, read, waits: data.missed !== missed };
 }
 
 /** What two values of one type have in common exactly when they are equal. */
 function valueKey(value: NonNullable<Known>): unknown {
   return typeof value.value === 'object' ? canonicalJson(value.value) : value.value;
 }
+
+/** What a query gives where something it asks for is not loaded; told from no items by identity. */
+export const WAITED_FOR: readonly Item[] = Object.freeze([]);
 
 /** The items a query gives at a place: at once, or for each page where something in it is known only then. */
 export type Queried = readonly Item[] | ((run: Run) => readonly Item[]);
@@ -128,6 +133,7 @@ export function runQuery(query: Query, names: Names): Queried {
   const spec = typeOf(list, names);
   if (spec?.kind !== 'list') return NO_ITEMS;
   const value = evaluate(list, spec, names);
+  if (value === WAITING) return WAITED_FOR;
   const answer = (known: Known): Queried => {
     const records = known?.type === 'list' ? known.value : null;
     return records === null
@@ -158,19 +164,23 @@ function itemsOf(records: readonly ListRecord[], fields: RecordFields): readonly
 
 /** What a query made ready gives where it stands. */
 function asked(query: Query, ready: Ready, names: Names): Queried {
+  if (ready.waits) return WAITED_FOR;
   const wanted: Result[] = ready.conditions.map(({ source, type }) =>
     evaluate(source, type, names),
   );
   const related = ready.related && evaluate(ready.related.source, ENTRY, names);
   const limit = query.limit && evaluate(query.limit, NUMBER, names);
   const offset = query.offset && evaluate(query.offset, NUMBER, names);
+  if ([...wanted, related, limit, offset].includes(WAITING)) return WAITED_FOR;
   const select = (known: (result: Result) => Known): readonly Item[] => {
+    const { missed } = names.data;
     const found = narrowed(
       ready,
       wanted.map(known),
       related === undefined ? undefined : known(related),
       names.data,
     );
+    if (names.data.missed !== missed) return WAITED_FOR;
     const from = offset === undefined ? 0 : count(known(offset), Infinity);
     const most = limit === undefined ? Infinity : count(known(limit), 0);
     return from === 0 && found.length <= most ? found : found.slice(from, from + most);
@@ -256,7 +266,7 @@ function sortedItems(query: Query, items: readonly Item[], data: Data): readonly
 }
 
 function sortKey(value: Known, data: Data): string | number | null {
-  if (value === null || value.type === 'hide') return null;
+  if (value === null || value.type === 'hide' || value.type === 'waiting') return null;
   if (value.type === 'number' || value.type === 'date') return value.value;
   if (value.type === 'boolean') return Number(value.value);
   const text = convert(value, TEXT, data);

@@ -2,8 +2,9 @@ import { docOf, type Documents, nodeIn } from '@sormet/core/model';
 import { cssOf } from '@sormet/core/compile';
 import { reachableStyles, type Linked } from '@sormet/core/resolve';
 
-/** What the canvas adds to the compiled CSS: nothing that changes what is shown, only the cursor while typing. */
-const TYPING = '[contenteditable]{outline:none;cursor:text}';
+/** What the canvas adds to the compiled CSS: nothing that moves anything, only the cursor while typing and what waits. */
+const ADDED =
+  '[contenteditable]{outline:none;cursor:text}[data-waiting]{outline:1px dashed;outline-offset:1px}';
 
 /**
  * The CSS of a canvas: what publishing compiles, for everything the document can reach. Written again only
@@ -29,7 +30,7 @@ export class CanvasCss {
     for (const tag of used.tags) from.push(tag);
     if (from.length !== this.from.length || from.some((each, i) => each !== this.from[i])) {
       this.from = from;
-      this.css = cssOf(documents, used) + TYPING;
+      this.css = cssOf(documents, used) + ADDED;
     }
     return this.css;
   }

@@ -1,8 +1,8 @@
 import { createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { literal, type RichPiece } from '@sormet/core/model';
+import { literal, type LinkValue, type RichPiece } from '@sormet/core/model';
 import { build, Linker, prepare, write } from '@sormet/core/resolve';
-import { component, documentsOf, page, signDocs } from '@sormet/core/test';
+import { component, documentsOf, page, queryOf, signDocs } from '@sormet/core/test';
 import { dataOf } from '@sormet/core/value';
 import { Draw } from './draw';
 import type { Registry } from './registry';
@@ -17,6 +17,7 @@ const story = component(
   { tag: 'div', children: [{ text: { is: 'property', property: 'told' }, rich: 'blocks' }] },
   { told: literal({ type: 'rich', value: told }) },
 );
+const link = (value: LinkValue) => literal({ type: 'link', value });
 const documents = documentsOf(
   ...signDocs.filter(({ kind }) => kind !== 'tokens'),
   story,
@@ -35,6 +36,26 @@ const documents = documentsOf(
     ],
   }),
 );
+
+test('the canvas draws what is not loaded yet as waiting', () => {
+  const listing = page('list', '/', {
+    tag: 'ul',
+    children: [
+      { id: 'all', repeat: queryOf('note', [], []), children: [{ tag: 'li', text: 'A note' }] },
+      { tag: 'a', attributes: { href: link({ to: 'page', page: 'away' }) } },
+    ],
+  });
+  const part = documentsOf(listing);
+  const data = dataOf(part, undefined, {
+    docs: new Set(['away']),
+    entriesOf: new Set(['note']),
+  });
+  const { root } = build(new Linker().link(part, 'list'), data, undefined);
+  const registry = { set: () => undefined } as unknown as Registry;
+  expect(renderToStaticMarkup(createElement(Draw, { node: root!, registry }))).toBe(
+    '<ul>…<a data-waiting=""></a></ul>',
+  );
+});
 
 test('the canvas draws classes, custom properties and rich text as publishing writes them', () => {
   const data = dataOf(documents);

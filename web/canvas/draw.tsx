@@ -18,7 +18,12 @@ interface DrawProps {
  */
 export const Draw = memo(function Draw({ node, registry }: DrawProps): ReactNode {
   if (node.kind === 'text') return drawContent(node.content);
-  if (node.kind === 'group') return <DrawList nodes={node.children} registry={registry} />;
+  if (node.kind === 'group')
+    return node.waiting && node.children.length === 0 ? (
+      '…'
+    ) : (
+      <DrawList nodes={node.children} registry={registry} />
+    );
   const text = onlyText(node);
   return text === undefined ? (
     <DrawElement node={node} registry={registry} />
@@ -56,7 +61,7 @@ function keyOf(node: Resolved): string {
 }
 
 function propsOf(node: ResolvedElement): Record<string, unknown> {
-  const props: Record<string, unknown> = {};
+  const props: Record<string, unknown> = node.waiting ? { 'data-waiting': '' } : {};
   for (const name in node.attributes) {
     const value = node.attributes[name]!;
     props[REACT_NAMES[name] ?? name] = name === 'style' ? styleOf(value) : value;

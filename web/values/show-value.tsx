@@ -11,12 +11,13 @@ import {
   richWords,
   type Typed,
 } from '@sormet/core/model';
-import type { Hide } from '@sormet/core/value';
+import type { Known } from '@sormet/core/value';
 
 /** A value in words, short enough for a cell. */
-export function valueWords(documents: Documents, value: Typed | Hide | null | undefined): string {
+export function valueWords(documents: Documents, value: Known | undefined): string {
   if (!value) return 'nothing';
   if (value.type === 'hide') return 'hides the element';
+  if (value.type === 'waiting') return 'not loaded yet';
   if (value.value === null || value.value === '') return 'nothing';
   const kind = kindOf(value.type);
   switch (value.type) {
@@ -59,7 +60,7 @@ export function ShowValue({
   value,
 }: {
   documents: Documents;
-  value: Typed | Hide | null | undefined;
+  value: Known | undefined;
 }): ReactNode {
   const words = valueWords(documents, value);
   const asset =
