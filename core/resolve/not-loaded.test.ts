@@ -105,9 +105,7 @@ describe('what is not loaded', () => {
     const data = dataOf(whole, before, ALL_LOADED);
     const come = build(linker.link(whole, home.id), data, millgate, waiting);
     expect(htmlOf(come.root)).toBe(htmlOf(showing(whole, ALL_LOADED).root));
-    const [was, is] = [waiting, come].map(
-      ({ root }) => (root as ResolvedElement).children,
-    );
+    const [was, is] = [waiting, come].map(({ root }) => (root as ResolvedElement).children);
     expect(is![0]).toBe(was![0]);
     expect(is![1]).not.toBe(was![1]);
   });

@@ -9,7 +9,6 @@ import {
   type Documents,
   type LinkValue,
   richWords,
-  type Typed,
 } from '@sormet/core/model';
 import type { Known } from '@sormet/core/value';
 
