@@ -29,7 +29,7 @@ export function blocksOf(doc: Doc, path: readonly string[] = []): StoredBlock[] 
     for (const rule of each(doc.rules, 'rules')) {
       const patch = own(doc.rules, rule)?.patch ?? {};
       for (const node of Object.keys(patch).sort())
-        add(patch[node]!.style, 'rules', rule, 'patch', node, 'style');
+        add(patch[node]!.style ?? {}, 'rules', rule, 'patch', node, 'style');
     }
   if (doc.kind === 'tags')
     for (const tag of each(doc.tags, 'tags')) add(own(doc.tags, tag), 'tags', tag);

@@ -1,10 +1,10 @@
 import { Type } from '@sinclair/typebox';
 import {
   chainOf,
+  definitionSources,
   docOf,
   FORMAT,
   ID_PATTERN,
-  membersWithSources,
   nodeIn,
   orderBetween,
   OrderKey,
@@ -16,6 +16,7 @@ import {
   sourcesOf,
   treeDocOf,
   withDescendants,
+  withSources,
   WorkingCopy,
   type ComponentDoc,
   Documents,
@@ -281,11 +282,12 @@ export const unexpose = defineEdit({
     const made = doc && own(doc.properties, property);
     if (!doc || !made) return refuse('The property is gone.', component);
     const changes: Change[] = [];
-    for (const node of Object.keys(doc.nodes).sort())
-      for (const [path, now] of membersWithSources(doc.nodes[node]!, (source) =>
-        source.is === 'property' && source.property === property ? made.default : source,
-      ))
-        changes.push(...changeTo(documents, component, ['nodes', node, ...path], now));
+    const byDefault = (source: Source) =>
+      source.is === 'property' && source.property === property ? made.default : source;
+    for (const [path, source] of definitionSources(doc)) {
+      const now = withSources(source, byDefault);
+      if (now !== source) changes.push(...changeTo(documents, component, path, now));
+    }
     changes.push(change(component, pointer('properties', property), made, undefined));
     const { group } = made;
     const alone =

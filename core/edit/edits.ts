@@ -15,6 +15,7 @@ import {
   nameNode,
   place,
   remove,
+  setByRule,
   setControl,
 } from './tree-edits';
 import { newFindings, type DocumentFinding } from './soundness';
@@ -30,6 +31,7 @@ export const EDITS = {
   declareTag,
   declareShared,
   declareRule,
+  setByRule,
   revert,
   mend,
   tidy,

@@ -1,13 +1,15 @@
 import { Type } from '@sinclair/typebox';
 import {
-  membersWithSources,
+  definitionSources,
   own,
   pointer,
   rootOf,
   tokensOf,
   treeDocOf,
   withDescendants,
+  withSources,
   type Block,
+  type ComponentDoc,
   type Documents,
   BOOLEAN,
   TEXT,
@@ -37,10 +39,11 @@ export const mend = defineEdit({
     const [member, node] = tokensOf(path);
     const stored = documents.get(doc)!;
     if (stored.kind === 'site') return changeTo(documents, doc, ['surround'], null);
+    if (stored.kind === 'component' && found.reason.startsWith('the property'))
+      return withoutGoneProperties(documents, stored, path);
     const tree = treeDocOf(documents, doc);
     if (!tree || member !== 'nodes' || node === undefined)
       return [change(doc, '', stored, undefined)];
-    if (found.reason.startsWith('the property')) return withoutGoneProperties(documents, doc, node);
     if (node === rootOf(tree.nodes))
       return refuse(
         `Its root is what is gone; nothing of ${documentWord(tree)} would be left. Bring the component back, or remove it.`,
@@ -55,15 +58,22 @@ export const mend = defineEdit({
     `mended what pointed at nothing in ${documentWord(documents.get(doc))}`,
 });
 
-function withoutGoneProperties(documents: Documents, doc: string, node: string): Change[] {
-  const component = documents.get(doc);
-  if (component?.kind !== 'component') return [];
-  const stored = component.nodes[node]!;
-  return membersWithSources(stored, (source) =>
-    source.is === 'property' && !Object.hasOwn(component.properties, source.property)
-      ? emptyLiteral(stored.kind === 'text' ? TEXT : BOOLEAN)
-      : source,
-  ).flatMap(([path, now]) => changeTo(documents, doc, ['nodes', node, ...path], now));
+/** Whatever reads a property that is gone at a place reads an empty value of its own instead. */
+function withoutGoneProperties(
+  documents: Documents,
+  component: ComponentDoc,
+  path: string,
+): Change[] {
+  return definitionSources(component).flatMap(([where, source, node]) => {
+    if (pointer(...where) !== path) return [];
+    const isText = component.nodes[node]?.kind === 'text';
+    const now = withSources(source, (each) =>
+      each.is === 'property' && !Object.hasOwn(component.properties, each.property)
+        ? emptyLiteral(isText && where.at(-1) === 'text' ? TEXT : BOOLEAN)
+        : each,
+    );
+    return changeTo(documents, component.id, where, now);
+  });
 }
 
 /**

@@ -1,9 +1,9 @@
 import {
   chainOf,
+  definitionSources,
   own,
   pointer,
   queriedType,
-  sourcesOf,
   type Doc,
   type Documents,
   type Kind,
@@ -126,23 +126,21 @@ export function danglingIn(documents: Documents): Dangling[] {
   return found;
 }
 
-const reads = new WeakMap<object, readonly { path: string; property: string }[]>();
+const reads = new WeakMap<object, { rules: object; list: readonly PropertyRead[] }>();
+interface PropertyRead {
+  readonly path: string;
+  readonly property: string;
+}
 
-function propertiesRead(
-  doc: Extract<Doc, { kind: 'component' }>,
-): readonly { path: string; property: string }[] {
-  let list = reads.get(doc.nodes);
-  if (!list) {
-    list = Object.keys(doc.nodes).flatMap((id) =>
-      sourcesOf(doc.nodes[id]!).flatMap(([where, source]) =>
-        chainOf(source).flatMap((each) =>
-          each.is === 'property'
-            ? [{ path: pointer('nodes', id, ...where), property: each.property }]
-            : [],
-        ),
-      ),
-    );
-    reads.set(doc.nodes, list);
-  }
+/** The properties that a definition reads and where, worked out once for each state of its nodes and rules. */
+function propertiesRead(doc: Extract<Doc, { kind: 'component' }>): readonly PropertyRead[] {
+  const kept = reads.get(doc.nodes);
+  if (kept?.rules === doc.rules) return kept.list;
+  const list = definitionSources(doc).flatMap(([where, source]) =>
+    chainOf(source).flatMap((each) =>
+      each.is === 'property' ? [{ path: pointer(...where), property: each.property }] : [],
+    ),
+  );
+  reads.set(doc.nodes, { rules: doc.rules, list });
   return list;
 }

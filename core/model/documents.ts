@@ -6,7 +6,7 @@ import { OrderKey } from './order';
 import { Source } from './source';
 import { Typed, TypeSpec } from './types';
 import { own } from './own';
-import { Block, Declared, PlaceholderType, Tree, type TreeNode } from './tree';
+import { Attributes, Block, Declared, PlaceholderType, Tree, Values, type TreeNode } from './tree';
 
 const Id = Type.String({ pattern: ID_PATTERN });
 const Label = Type.String({ minLength: 1, maxLength: 120 });
@@ -166,6 +166,18 @@ export const Pseudo = Type.Object(
 );
 export type Pseudo = Static<typeof Pseudo>;
 
+/** What a rule says of one node: only what is said here is otherwise. */
+export const Patch = Type.Object(
+  {
+    style: Type.Optional(Block),
+    attributes: Type.Optional(Attributes),
+    shown: Type.Optional(Source),
+    values: Type.Optional(Values),
+  },
+  { additionalProperties: false },
+);
+export type Patch = Static<typeof Patch>;
+
 /** What of a definition is otherwise when some of its axes have some option, or somebody points at it. */
 export const Rule = Type.Object(
   {
@@ -178,9 +190,7 @@ export const Rule = Type.Object(
       },
       { additionalProperties: false },
     ),
-    patch: Type.Record(Id, Type.Object({ style: Block }, { additionalProperties: false }), {
-      additionalProperties: false,
-    }),
+    patch: Type.Record(Id, Patch, { additionalProperties: false }),
   },
   { additionalProperties: false },
 );

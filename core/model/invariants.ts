@@ -1,7 +1,7 @@
 import { childrenOf } from './children';
 import { claim, partsOf } from './claims';
 import type { Documents } from './document-set';
-import type { ComponentDoc, Doc, TreeDoc } from './documents';
+import type { ComponentDoc, Doc, Rule, TreeDoc } from './documents';
 import { allOf, docOf, ONLY_KINDS } from './documents';
 import { attributesOf, isVoid, TAGS } from './html';
 import type { NodeId } from './ids';
@@ -274,8 +274,37 @@ function componentFindings(doc: ComponentDoc): Finding[] {
         reason: 'only a choice is an axis',
       });
   }
+  for (const rule in doc.rules)
+    for (const node in doc.rules[rule]!.patch)
+      for (const [member, reason] of patchFindings(doc, doc.rules[rule]!, node))
+        findings.push({ path: pointer('rules', rule, 'patch', node, member), reason });
   for (const [path, source, node] of ruleSources(doc.rules))
     for (const reason of sourceFindings(doc, node, source))
       findings.push({ path: pointer(...path), reason });
   return findings;
+}
+
+/** What a rule cannot say of a node: each with the member that says it. Of a node that is gone it may say anything. */
+function patchFindings(doc: ComponentDoc, { when, patch }: Rule, id: NodeId): [string, string][] {
+  const found: [string, string][] = [];
+  const node = own(doc.nodes, id);
+  const { attributes, values, style, shown } = patch[id]!;
+  if (when.pseudo)
+    for (const member of ['attributes', 'values', 'shown'] as const)
+      if (patch[id]![member])
+        found.push([member, 'a rule for a state of somebody who visits changes declarations only']);
+  if (!node) return found;
+  if (attributes && node.kind !== 'element')
+    found.push(['attributes', 'only an element has attributes']);
+  if (attributes && node.kind === 'element') {
+    const known = attributesOf(node.tag);
+    for (const name in attributes)
+      if (!Object.hasOwn(known, name)) found.push(['attributes', `${node.tag} takes no ${name}`]);
+  }
+  if (values && node.kind !== 'instance') found.push(['values', 'only an instance has values']);
+  if (style && node.kind !== 'element' && node.kind !== 'instance')
+    found.push(['style', 'only an element or an instance has a style']);
+  if (shown && (node.kind === 'slot' || node.kind === 'repeat'))
+    found.push(['shown', 'a slot and a repeat are always shown']);
+  return found;
 }

@@ -1,4 +1,4 @@
-import type { ComponentDoc } from './documents';
+import type { ComponentDoc, Patch } from './documents';
 import type { NodeId } from './ids';
 import type { Source } from './source';
 import type { Block, Query, TreeNode } from './tree';
@@ -36,15 +36,32 @@ export function blockSources(block: Block): [string[], Source][] {
 
 /** The sources in the rules of a definition: each with the members that lead to it and the node it is read at. */
 export function ruleSources(rules: ComponentDoc['rules']): [string[], Source, NodeId][] {
-  return Object.keys(rules).flatMap((rule) =>
-    Object.entries(rules[rule]!.patch).flatMap(([node, { style }]) =>
-      blockSources(style).map(([path, source]): [string[], Source, NodeId] => [
-        ['rules', rule, 'patch', node, 'style', ...path],
-        source,
-        node,
-      ]),
-    ),
-  );
+  return Object.keys(rules)
+    .sort()
+    .flatMap((rule) =>
+      Object.keys(rules[rule]!.patch)
+        .sort()
+        .flatMap((node) =>
+          patchSources(rules[rule]!.patch[node]!).map(
+            ([path, source]): [string[], Source, NodeId] => [
+              ['rules', rule, 'patch', node, ...path],
+              source,
+              node,
+            ],
+          ),
+        ),
+    );
+}
+
+/** The sources that a rule puts in place of those of a node. */
+function patchSources({ attributes = {}, values = {}, style = {}, shown }: Patch) {
+  const found: [string[], Source][] = [];
+  for (const name of Object.keys(attributes).sort())
+    found.push([['attributes', name], attributes[name]!]);
+  for (const id of Object.keys(values).sort()) found.push([['values', id], values[id]!]);
+  for (const [path, source] of blockSources(style)) found.push([['style', ...path], source]);
+  if (shown) found.push([['shown'], shown]);
+  return found;
 }
 
 /** The sources of a query: where its records come from, what they are compared with, how many and from which on. */
@@ -81,10 +98,18 @@ export function withSources(source: Source, replace: Replace): Source {
   return use === source.whenEmpty.use ? source : { ...source, whenEmpty: { use } };
 }
 
-/** The sources of a node with others put in their place, each with the members that lead to it; only those that differ. */
-export function membersWithSources(node: TreeNode, replace: Replace): [string[], Source][] {
-  return sourcesOf(node).flatMap(([path, source]): [string[], Source][] => {
-    const put = withSources(source, replace);
-    return put === source ? [] : [[path, put]];
-  });
+/** The sources of a definition, in its nodes and in what rules put in their place: each with the members that lead to it. */
+export function definitionSources({ nodes, rules }: ComponentDoc): [string[], Source, NodeId][] {
+  return [
+    ...Object.keys(nodes)
+      .sort()
+      .flatMap((node) =>
+        sourcesOf(nodes[node]!).map(([path, source]): [string[], Source, NodeId] => [
+          ['nodes', node, ...path],
+          source,
+          node,
+        ]),
+      ),
+    ...ruleSources(rules),
+  ];
 }

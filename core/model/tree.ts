@@ -64,6 +64,12 @@ export const Block = Type.Record(
 export type Block = Static<typeof Block>;
 
 const shown = Type.Optional(Source);
+/** The attributes of an element, by name. */
+export const Attributes = Type.Record(Type.String({ pattern: '^[a-z][a-z-]*$' }), Source, {
+  additionalProperties: false,
+});
+/** What an instance sets, by property. */
+export const Values = Type.Record(Id, Source, { additionalProperties: false });
 /** The shared styles put on it; which of them wins is said once, by their order on the site. */
 const shared = Type.Optional(Type.Record(Id, Type.Literal(true), { additionalProperties: false }));
 
@@ -73,9 +79,7 @@ export const ElementNode = Type.Object(
     place: Place,
     name: Name,
     tag: Type.String({ pattern: '^[a-z][a-z0-9]*$' }),
-    attributes: Type.Record(Type.String({ pattern: '^[a-z][a-z-]*$' }), Source, {
-      additionalProperties: false,
-    }),
+    attributes: Attributes,
     style: Block,
     shared,
     shown,
@@ -104,7 +108,7 @@ export const InstanceNode = Type.Object(
     place: Place,
     name: Name,
     component: Id,
-    values: Type.Record(Id, Source, { additionalProperties: false }),
+    values: Values,
     style: Block,
     shared,
     shown,

@@ -1,4 +1,11 @@
-import { Documents, treeDifference, type Doc, type DocId, type NodeId } from '../model';
+import {
+  Documents,
+  treeDifference,
+  type ComponentDoc,
+  type Doc,
+  type DocId,
+  type NodeId,
+} from '../model';
 import { documentUses, member, nodeUses, type Use } from './uses';
 
 /** Whom something reaches. */
@@ -181,6 +188,17 @@ function sameHead(before: Doc | undefined, after: Doc | undefined): boolean {
       before.description === after.description
     );
   if (before.kind === 'component' && after.kind === 'component')
-    return before.properties === after.properties && before.rules === after.rules;
+    return (
+      before.properties === after.properties &&
+      before.rules === after.rules &&
+      (before.nodes === after.nodes || !rulesSetValues(after))
+    );
   return false;
+}
+
+/** Whether its rules give values to instances: whose values they are says the instance's node. */
+function rulesSetValues({ rules }: ComponentDoc): boolean {
+  return Object.values(rules).some(({ patch }) =>
+    Object.values(patch).some(({ values }) => values !== undefined),
+  );
 }

@@ -1,14 +1,17 @@
 import {
-  blockSources,
   chainOf,
+  own,
   pointer,
   queriedType,
+  ruleSources,
   sourcesOf,
   type Block,
+  type ComponentDoc,
   type Doc,
   type DocId,
   type LinkValue,
   type NodeId,
+  type Patch,
   type Ref,
   type RichPiece,
   type Source,
@@ -51,11 +54,9 @@ export function documentUses(doc: Doc): Use[] {
     case 'component':
       for (const id in doc.properties) sourceUses(doc.properties[id]!.default, use);
       for (const id in doc.rules)
-        for (const node in doc.rules[id]!.patch) {
-          const { style } = doc.rules[id]!.patch[node]!;
-          blockUses(style, use);
-          for (const [, source] of blockSources(style)) sourceUses(source, use);
-        }
+        for (const node in doc.rules[id]!.patch)
+          patchUses(doc, node, doc.rules[id]!.patch[node]!, use);
+      for (const [, source] of ruleSources(doc.rules)) sourceUses(source, use);
       break;
     case 'entry':
       use('stands', doc.type);
@@ -87,6 +88,19 @@ export function documentUses(doc: Doc): Use[] {
     case 'asset':
   }
   return uses;
+}
+
+/** What a rule uses for a node, its sources apart: tokens, and the properties that it gives values to. */
+function patchUses(
+  doc: ComponentDoc,
+  id: NodeId,
+  { style = {}, values = {} }: Patch,
+  use: (kind: UseKind, to: string) => void,
+): void {
+  blockUses(style, use);
+  const node = own(doc.nodes, id);
+  if (node?.kind === 'instance')
+    for (const property in values) use('sets', member(node.component, property));
 }
 
 /** What one node uses. */

@@ -5,12 +5,12 @@ import {
   attributeText,
   classesText,
   customsText,
-  holds,
   textHtml,
   type Program,
   type Step,
 } from './program';
-import type { ClassAt, Test } from './semantics';
+import type { ClassAt } from './semantics';
+import { holds, type Test } from './varied';
 
 /** Longer texts are handed to the function rather than written into its source. */
 const LONGEST_LITERAL = 2000;

@@ -10,4 +10,5 @@ export * from './canvas-styles';
 export * from './rules';
 export { classOf, customOf, sharedClassOf } from './look';
 export * from './trace';
+export { linkedNode, standingAt, type Standing } from './scope-at';
 export { escapeAttribute, escapeText } from './escape';

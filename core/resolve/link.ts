@@ -35,8 +35,10 @@ import type {
   LinkedText,
   Look,
   Reads,
+  Varied,
 } from './linked';
 import { lookOf } from './look';
+import { memberOf, namesIn, patchesOf, varied, type NodePatch } from './patches';
 
 /**
  * Links documents to their definitions, keeping what it linked before: a document is linked again only
@@ -204,14 +206,21 @@ export class Linker {
     switch (node.kind) {
       case 'element': {
         const known = attributesOf(node.tag);
-        const attributes = Object.keys(node.attributes)
-          .sort()
+        const patches = patchesOf(doc, id);
+        const shown = shownOf(node.shown, patches);
+        const attributes = namesIn(node.attributes, patches, 'attributes')
           .filter((name) => Object.hasOwn(known, name))
-          .map((name) => ({ name, type: known[name]!, source: node.attributes[name]! }));
+          .map((name) => ({
+            name,
+            type: known[name]!,
+            ...varied(own(node.attributes, name), patches, (patch) =>
+              memberOf(patch.attributes, name),
+            ),
+          }));
         const inner = list(children.of(id));
         const look = lookOf(doc, id, node.style, node.shared, 0);
-        const reads = new ReadsBuilder(doc).shown(node.shown).nodes(inner).look(look);
-        for (const { type, source } of attributes) reads.source(source, type);
+        const reads = new ReadsBuilder(doc).shown(shown).nodes(inner).look(look);
+        for (const attribute of attributes) reads.varied(attribute, attribute.type);
         const made: LinkedElement = {
           kind: 'element',
           id,
@@ -220,17 +229,18 @@ export class Linker {
           isVoid: isVoid(node.tag),
           look,
           attributes,
-          shown: node.shown,
+          shown,
           children: inner,
         };
         return made;
       }
       case 'text': {
+        const shown = shownOf(node.shown, patchesOf(doc, id));
         const reads = new ReadsBuilder(doc)
-          .shown(node.shown)
+          .shown(shown)
           .source(node.text, node.rich ? RICH : TEXT)
           .done();
-        const { text, rich, shown } = node;
+        const { text, rich } = node;
         const made: LinkedText = { kind: 'text', id, reads, text, rich, shown };
         return made;
       }
@@ -272,8 +282,11 @@ export class Linker {
     definitions.set(node.component, component);
     if (component?.source.kind !== 'component') return undefined;
     const slots: Record<string, readonly LinkedNode[]> = {};
+    const values: Record<string, Varied> = {};
     const look = lookOf(doc, id, node.style, node.shared, component.height + 1);
-    const reads = new ReadsBuilder(doc).shown(node.shown).look(look);
+    const patches = patchesOf(doc, id);
+    const shown = shownOf(node.shown, patches);
+    const reads = new ReadsBuilder(doc).shown(shown).look(look);
     for (const slot of Object.keys(component.source.slots).sort()) {
       const filled = list(children.of(id, slot));
       if (filled.length > 0) slots[slot] = filled;
@@ -283,8 +296,12 @@ export class Linker {
       id: property,
       property: { type },
     } of component.properties) {
-      const source = own(node.values, property);
-      if (source) reads.source(source, type);
+      const value = varied(own(node.values, property), patches, (patch) =>
+        memberOf(patch.values, property),
+      );
+      if (!value.source && value.stead.length === 0) continue;
+      values[property] = value;
+      reads.varied(value, type);
     }
     if (component.readsData) reads.all();
     return {
@@ -292,12 +309,18 @@ export class Linker {
       id,
       reads: reads.done(),
       component,
-      values: node.values,
+      values,
       slots,
       look,
-      shown: node.shown,
+      shown,
     };
   }
+}
+
+/** Whether a node is shown: nothing where it always is. */
+function shownOf(source: Source | undefined, patches: readonly NodePatch[]): Varied | undefined {
+  const shown = varied(source, patches, (patch) => patch.shown);
+  return source || shown.stead.length > 0 ? shown : undefined;
 }
 
 /** A root whose component is gone resolves to nothing. */
@@ -315,8 +338,17 @@ class ReadsBuilder {
 
   constructor(private readonly doc: TreeDoc | null) {}
 
-  shown(source: Source | undefined): this {
-    return source ? this.source(source, BOOLEAN) : this;
+  shown(shown: Varied | undefined): this {
+    return shown ? this.varied(shown, BOOLEAN) : this;
+  }
+
+  varied({ source, stead }: Varied, type: TypeSpec): this {
+    if (source) this.source(source, type);
+    for (const each of stead) {
+      this.source(each.source, type);
+      for (const { property } of each.when) this.properties.add(property);
+    }
+    return this;
   }
 
   source(source: Source, type: TypeSpec): this {

@@ -28,16 +28,31 @@ interface LinkedBase {
   readonly reads: Reads;
 }
 
-export interface LinkedAttribute {
+/** Which options some axes of the definition must have. */
+export type When = readonly { readonly property: PropertyId; readonly option: string }[];
+
+/** What a rule puts in place of a source, while its axes have its options. */
+export interface Stead {
+  readonly rule: RuleId;
+  readonly when: When;
+  readonly source: Source;
+}
+
+/** A source, where there is one, and what rules put in its place, the strongest first. */
+export interface Varied {
+  readonly source: Source | undefined;
+  readonly stead: readonly Stead[];
+}
+
+export interface LinkedAttribute extends Varied {
   readonly name: string;
   readonly type: TypeSpec;
-  readonly source: Source;
 }
 
 /** A class of a node: always there, or only while some axes of the definition have some options. */
 export interface ClassTerm {
   readonly className: string;
-  readonly when: readonly { readonly property: PropertyId; readonly option: string }[];
+  readonly when: When;
   /** What it stands for: what the node declares itself, a shared style, a rule of the definition. */
   readonly by:
     | { readonly is: 'own' }
@@ -64,7 +79,7 @@ export interface LinkedElement extends LinkedBase {
   readonly isVoid: boolean;
   readonly look: Look;
   readonly attributes: readonly LinkedAttribute[];
-  readonly shown: Source | undefined;
+  readonly shown: Varied | undefined;
   readonly children: readonly LinkedNode[];
 }
 
@@ -73,18 +88,18 @@ export interface LinkedText extends LinkedBase {
   readonly text: Source;
   /** Where it is rich: in a line of words, or with blocks of its own. */
   readonly rich: 'line' | 'blocks' | undefined;
-  readonly shown: Source | undefined;
+  readonly shown: Varied | undefined;
 }
 
 export interface LinkedInstance extends LinkedBase {
   readonly kind: 'instance';
   readonly component: Linked;
   /** What it sets, by property; the component's other properties have their default. */
-  readonly values: Readonly<Record<PropertyId, Source>>;
+  readonly values: Readonly<Record<PropertyId, Varied>>;
   readonly slots: Readonly<Record<SlotId, readonly LinkedNode[]>>;
   /** What it says of its component's root. */
   readonly look: Look;
-  readonly shown: Source | undefined;
+  readonly shown: Varied | undefined;
 }
 
 export interface LinkedSlot extends LinkedBase {

@@ -1,13 +1,7 @@
-import {
-  type Block,
-  type ComponentDoc,
-  type DocId,
-  type NodeId,
-  type TypeSpec,
-  type TreeDoc,
-} from '../model';
-import { axesOf, keyParts, rulesInOrder } from '../style';
+import type { Block, DocId, NodeId, TypeSpec, TreeDoc } from '../model';
+import { keyParts } from '../style';
 import type { ClassTerm, Custom, Look } from './linked';
+import { patchesOf } from './patches';
 
 const PLAIN: Look = Object.freeze({ classes: [], customs: [] });
 
@@ -48,7 +42,6 @@ export function lookOf(
           customs.push({ name: customOf(className, key, name), type, source: ref.source });
         }
   };
-  const patches = doc.kind === 'component' ? patchesOf(doc).get(id) : undefined;
   // Rules for a state of the root say inside which element they hold: it has its class then, whatever it declares.
   if (hasAny(style) || isStateRoot(doc, id)) {
     const className = classOf(doc.id, id);
@@ -61,10 +54,11 @@ export function lookOf(
       when: [],
       by: { is: 'shared', style: styleId },
     });
-  for (const { rule, at, when, style: patch } of patches ?? []) {
+  for (const { rule, at, when, patch } of patchesOf(doc, id)) {
+    if (!patch.style || !hasAny(patch.style)) continue;
     const className = classOf(doc.id, id, rule);
     classes.push({ className, when, by: { is: 'rule', rule, at } });
-    declares(patch, className);
+    declares(patch.style, className);
   }
   return classes.length === 0 ? PLAIN : { classes, customs };
 }
@@ -73,40 +67,6 @@ function isStateRoot(doc: TreeDoc, id: NodeId): boolean {
   if (doc.kind !== 'component' || doc.nodes[id]?.place.parent !== null) return false;
   for (const rule in doc.rules) if (doc.rules[rule]!.when.pseudo?.of === 'root') return true;
   return false;
-}
-
-interface Patch {
-  readonly rule: string;
-  /** The place of the rule among those of its definition, weakest first. */
-  readonly at: number;
-  readonly when: ClassTerm['when'];
-  readonly style: Block;
-}
-
-const known = new WeakMap<
-  ComponentDoc['rules'],
-  { of: ComponentDoc['properties']; patches: ReadonlyMap<NodeId, readonly Patch[]> }
->();
-
-/** The patches of a definition's rules by node, weakest first; worked out once for each state of them. */
-function patchesOf(doc: ComponentDoc): ReadonlyMap<NodeId, readonly Patch[]> {
-  const kept = known.get(doc.rules);
-  if (kept?.of === doc.properties) return kept.patches;
-  const patches = new Map<NodeId, Patch[]>();
-  rulesInOrder(doc).forEach(([rule, stored], at) => {
-    const asked = axesOf(stored, doc.properties);
-    if (!asked) return;
-    for (const node in stored.patch) {
-      const { style } = stored.patch[node]!;
-      if (!hasAny(style)) continue;
-      const list = patches.get(node);
-      const made: Patch = { rule, at, when: asked, style };
-      if (list) list.push(made);
-      else patches.set(node, [made]);
-    }
-  });
-  known.set(doc.rules, { of: doc.properties, patches });
-  return patches;
 }
 
 function hasAny(block: Block): boolean {

@@ -1,18 +1,10 @@
 import type { TypeSpec } from '../model';
-import { HIDE, Later, type Data, type Item, type Known, type Run } from '../value';
+import { Later, type Data, type Item, type Known, type Run } from '../value';
 import { escapeAttribute } from './escape';
 import { writtenContent } from './fragments';
 import type { LinkedText } from './linked';
-import {
-  contentOf,
-  customText,
-  isOption,
-  isYes,
-  writtenAttribute,
-  type ClassAt,
-  type CustomAt,
-  type Test,
-} from './semantics';
+import { contentOf, customText, writtenAttribute, type ClassAt, type CustomAt } from './semantics';
+import { holds, type Test } from './varied';
 
 /** One step that is left to do for each page; a string is written as it is. */
 export type Step =
@@ -71,14 +63,6 @@ export function interpret(program: Program, data: Data, run: Run): string {
       }
   }
   return out;
-}
-
-/** Whether a condition holds for a page. */
-export function holds({ value, passes }: Test, run: Run): boolean {
-  const known = value.read(run);
-  if (passes === 'yes') return isYes(known);
-  if (typeof passes === 'object') return isOption(known, passes.option);
-  return known !== HIDE && (passes === 'unhidden' || known !== null);
 }
 
 /** A text as it is written, `''` where it is empty. */

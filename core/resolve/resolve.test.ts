@@ -404,7 +404,7 @@ describe('where things come from', () => {
   test('a text is traced to the instance that sets it, or to a default', () => {
     const texts = nodesOf(built.root).filter((node) => node.kind === 'text');
     const steps = (i: number) =>
-      trace(documents, texts[i]!.scope.within, 't', { of: 'text' }).map(({ by, doc }) => [by, doc]);
+      trace(built, texts[i]!.scope.within, 't', { of: 'text' }).map(({ by, doc }) => [by, doc]);
     expect(steps(0)).toEqual([
       ['control', 'styled'],
       ['set', 'outer'],

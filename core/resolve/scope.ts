@@ -10,6 +10,7 @@ import {
   type Result,
 } from '../value';
 import type { Linked, LinkedInstance, LinkedNode } from './linked';
+import { variedAt } from './varied';
 
 /**
  * The way from a page down to where something is written: each step an instance, or one entry of a
@@ -75,8 +76,8 @@ export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope
   const properties: Record<string, Result> = {};
   for (const { id, property } of node.component.properties) {
     const byDefault = evaluate(property.default, property.type, scope);
-    const source = own(node.values, id);
-    properties[id] = source ? evaluate(source, property.type, scope, byDefault) : byDefault;
+    const value = own(node.values, id);
+    properties[id] = value ? variedAt(value, property.type, scope, byDefault) : byDefault;
   }
   const slots: Record<string, Fill> = {};
   for (const slot in node.slots) slots[slot] = { nodes: node.slots[slot]!, scope };

@@ -1,13 +1,4 @@
-import {
-  kindOf,
-  own,
-  RICH,
-  TEXT,
-  BOOLEAN,
-  type Source,
-  type TypeSpec,
-  type Written,
-} from '../model';
+import { kindOf, RICH, TEXT, BOOLEAN, type TypeSpec, type Written } from '../model';
 import {
   evaluate,
   HIDE,
@@ -20,19 +11,14 @@ import {
   type Waiting,
 } from '../value';
 import { fitted, type Content } from './fragments';
-import type { LinkedElement, LinkedText, Look } from './linked';
+import type { LinkedElement, LinkedText, Look, Varied } from './linked';
 import type { Scope } from './scope';
+import { isYes, testsOf, variedAt, type Test } from './varied';
 
 /**
  * What parts of a tree come to at a place, said once for both writers: with all names known everything is known, and
  * what is known only when a page is written is left as `Later`, behind tests.
  */
-
-/** What a condition asks of its value: that it is yes, that it is there, that it hides nothing, that it is an option. */
-export interface Test {
-  readonly value: Later;
-  readonly passes: 'yes' | 'there' | 'unhidden' | { readonly option: string };
-}
 
 /** A class at a place: there, or there only for some pages. */
 export type ClassAt = string | { readonly className: string; readonly tests: readonly Test[] };
@@ -56,25 +42,14 @@ export function lookAt({ classes, customs }: Look, scope: Scope, outer: LookAt):
   if (classes.length === 0) return outer;
   const here: ClassAt[] = [];
   for (const { className, when } of classes) {
-    const tests: Test[] = [];
-    let never = false;
-    for (const { property, option } of when) {
-      const value = own(scope.properties, property) ?? null;
-      if (value instanceof Later) tests.push({ value, passes: { option } });
-      else if (!isOption(value, option)) never = true;
-    }
-    if (!never) here.push(tests.length === 0 ? className : { className, tests });
+    const tests = testsOf(when, scope);
+    if (tests) here.push(tests.length === 0 ? className : { className, tests });
   }
   const set = customs.map(({ name, type, source }) => ({
     name,
     value: evaluate(source, type, scope),
   }));
   return { classes: [...here, ...outer.classes], customs: [...set, ...outer.customs] };
-}
-
-/** Whether a value is this option of a choice. */
-export function isOption(value: Known, option: string): boolean {
-  return value !== null && value.type === 'choice' && value.value === option;
 }
 
 /** A custom property as it stands in a style attribute; `''` where there is no value. */
@@ -105,8 +80,9 @@ export function elementAt(node: LinkedElement, scope: Scope): ElementAt | null {
   const tests: Test[] = [];
   const attributes: AttributeAt[] = [];
   let needed = node.tag === 'img' ? 'src' : undefined;
-  for (const { name, type, source } of node.attributes) {
-    const value = evaluate(source, type, scope);
+  for (const attribute of node.attributes) {
+    const { name, type } = attribute;
+    const value = variedAt(attribute, type, scope);
     const required = name === needed;
     if (value instanceof Later) {
       if (required) tests.push({ value, passes: 'there' });
@@ -129,20 +105,15 @@ export function elementAt(node: LinkedElement, scope: Scope): ElementAt | null {
  * Whether a part is shown at a place: always, unless a source says otherwise; an empty answer hides it. While nobody
  * can tell it is there, waiting.
  */
-export function shownAt(shown: Source | undefined, scope: Scope): boolean | Waiting | Later {
+export function shownAt(shown: Varied | undefined, scope: Scope): boolean | Waiting | Later {
   if (!shown) return true;
-  const value = evaluate(shown, BOOLEAN, scope);
+  const value = variedAt(shown, BOOLEAN, scope, SHOWN);
   return value instanceof Later || value === WAITING ? value : isYes(value);
 }
 
 /** Whether there is nothing to write: an empty value, one that hides, one that is waited for. */
 function isNothing(value: Known): value is Hide | Waiting | null {
   return value === null || value.value === null;
-}
-
-/** Whether a value is a boolean that is true. */
-export function isYes(known: Known): boolean {
-  return known !== null && known.type === 'boolean' && known.value === true;
 }
 
 /** What a text gives at a place, as plain or rich text. */
@@ -156,6 +127,9 @@ export function contentOf(value: Known, rich: LinkedText['rich'], data: Data): C
   if (value.type === 'text') return value.value ?? '';
   return fitted(kindOf(value.type).fragments?.(value.value as never, data) ?? [], rich ?? 'line');
 }
+
+/** What is shown where no rule says otherwise and the node says nothing of it. */
+const SHOWN = Object.freeze({ type: 'boolean' as const, value: true });
 
 const NONE_WRITTEN: Written = [];
 /** A picture without an alternative text is decoration, and says so (HTML, 4.8.4.4.4). */

@@ -1,13 +1,9 @@
-import {
-  nodeIn,
-  own,
-  treeDocOf,
-  type Documents,
-  type NodeId,
-  type Source,
-  type TreeNode,
-} from '../model';
+import { own, type NodeId, type RuleId, type Source, type TreeNode } from '../model';
+import type { Built } from './build';
+import type { LinkedNode, Varied } from './linked';
 import type { Within } from './scope';
+import { linkedNode, standingAt, type Standing } from './scope-at';
+import { testsOf } from './varied';
 
 /** Which of a node's sources: its text, whether it is shown, an attribute, or an instance's value. */
 export type Control =
@@ -24,6 +20,8 @@ export interface Step {
   /** How this step was reached: the control itself, what an instance sets, or a property's default. */
   readonly by: 'control' | 'set' | 'default';
   readonly property?: string;
+  /** The rule that gives the source here while its axes have its options, in place of what the node says. */
+  readonly rule?: RuleId;
 }
 
 /** The source that a control holds, when it holds one. */
@@ -40,43 +38,71 @@ export function sourceAt(node: TreeNode, control: Control): Source | undefined {
   }
 }
 
+/** The same of a linked node, with what rules put in its place. */
+function variedOf(node: LinkedNode, control: Control): Varied | undefined {
+  switch (control.of) {
+    case 'text':
+      return node.kind === 'text' ? { source: node.text, stead: [] } : undefined;
+    case 'shown':
+      return node.kind === 'slot' || node.kind === 'repeat' ? undefined : node.shown;
+    case 'attribute':
+      return node.kind === 'element'
+        ? node.attributes.find(({ name }) => name === control.name)
+        : undefined;
+    case 'value':
+      return node.kind === 'instance' ? own(node.values, control.property) : undefined;
+  }
+}
+
+/** What a node's control holds where it stands: what the strongest rule that holds there says, else the node itself. */
+function heldAt(
+  { linked, scope }: Standing,
+  node: NodeId,
+  control: Control,
+): Pick<Step, 'source' | 'rule'> | undefined {
+  const at = linkedNode(linked, node);
+  const varied = at && variedOf(at, control);
+  const put = varied?.stead.find(({ when }) => testsOf(when, scope)?.length === 0);
+  if (put) return { source: put.source, rule: put.rule };
+  return varied?.source && { source: varied.source };
+}
+
 /**
  * Where a value comes from, step by step: the control, then for each property it reads what the
  * instance around sets, or the default. Ends at a literal, a field, or where nothing is set.
+ * @param within the way down to the node, as a resolved node says it
  */
-export function trace(
-  documents: Documents,
-  within: Within,
-  node: NodeId,
-  control: Control,
-): Step[] {
+export function trace(built: Built, within: Within, node: NodeId, control: Control): Step[] {
   const steps: Step[] = [];
-  const stored = nodeIn(documents, within.doc, node);
-  const held = stored && sourceAt(stored, control);
-  if (!held) return steps;
-  let source: Source = held;
-  steps.push({ doc: within.doc, node, source, by: 'control' });
   let at: Within | null = within;
-  while (at && source.is === 'property') {
-    const property: string = source.property;
-    const component = treeDocOf(documents, at.doc);
-    let instance: Within = at;
-    // Rounds of a repeat inside the definition stand between the node and its instance.
-    while (instance.entry !== undefined && instance.parent) instance = instance.parent;
-    const outer = instance.parent;
-    const placed = outer && nodeIn(documents, outer.doc, instance.node);
-    const set: Source | undefined =
-      placed?.kind === 'instance' ? own(placed.values, property) : undefined;
-    if (set && outer) {
-      source = set;
-      steps.push({ doc: outer.doc, node: instance.node, source, by: 'set', property });
-      at = outer;
+  let standing = standingAt(built, at);
+  const held = standing && heldAt(standing, node, control);
+  if (!held) return steps;
+  steps.push({ doc: at.doc, node, ...held, by: 'control' });
+  let { source } = held;
+  while (standing && source.is === 'property') {
+    const { property }: { property: string } = source;
+    const instance: Within = instanceOf(at);
+    const outer: Within | null = instance.parent;
+    const around: Standing | undefined = outer ? standingAt(built, outer) : undefined;
+    const set = around && heldAt(around, instance.node, { of: 'value', property });
+    if (set) {
+      steps.push({ doc: outer!.doc, node: instance.node, ...set, by: 'set', property });
+      source = set.source;
+      at = outer!;
+      standing = around;
       continue;
     }
-    const byDefault =
-      component?.kind === 'component' ? own(component.properties, property)?.default : undefined;
-    if (byDefault) steps.push({ doc: at.doc, node, source: byDefault, by: 'default', property });
+    const made = standing.linked.properties.find(({ id }) => id === property)?.property;
+    if (made) steps.push({ doc: at.doc, node, source: made.default, by: 'default', property });
     break;
   }
   return steps;
+}
+
+/** The step into the definition that a place belongs to: rounds of a repeat may stand between. */
+export function instanceOf(within: Within): Within {
+  let at = within;
+  while (at.entry !== undefined && at.parent) at = at.parent;
+  return at;
 }

@@ -1,4 +1,4 @@
-import { own, type DocId, type EntryDoc, type NodeId, type Source } from '../model';
+import { own, type DocId, type EntryDoc, type NodeId } from '../model';
 import { Later, LaterItem, queriedItems, runQuery, type Data, type Known } from '../value';
 import { emit } from './emit';
 import { escapeAttribute } from './escape';
@@ -23,8 +23,8 @@ import {
   shownAt,
   textAt,
   type LookAt,
-  type Test,
 } from './semantics';
+import { type Test } from './varied';
 import { instanceScope, itemScope, rootScope, type Scope } from './scope';
 
 /** A page's body, ready to be written for any entry, and what of the styles it may show. */
@@ -150,7 +150,7 @@ function writeList(nodes: readonly LinkedNode[], scope: Scope, parts: Parts): vo
 
 /** Writes what is shown on a condition: at once when it is known, else behind a test. */
 function conditional(
-  shown: Source | undefined,
+  shown: LinkedElement['shown'],
   scope: Scope,
   parts: Parts,
   writeInner: (parts: Parts) => void,

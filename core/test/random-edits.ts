@@ -205,12 +205,20 @@ class Chooser {
     return { is: 'field', from: 'page', path: this.choices.of(paths)!, whenEmpty };
   }
 
-  private source(type: TypeSpec): Source {
-    const bound =
-      this.doc.kind === 'page' && this.choices.below(2) === 0
-        ? this.bound(type, this.doc)
-        : undefined;
-    return bound ?? this.literal(type);
+  /** Something that gives a value at a place of a document: a literal, or what can be read there. */
+  private source(type: TypeSpec, at: TreeDoc = this.doc): Source {
+    if (this.choices.below(2) === 0) return this.literal(type);
+    const read = at.kind === 'page' ? this.bound(type, at) : this.handedIn(type, at);
+    return read ?? this.literal(type);
+  }
+
+  /** A property of a definition that may feed a type. */
+  private handedIn(type: TypeSpec, { properties }: ComponentDoc): Source | undefined {
+    const fitting = Object.keys(properties)
+      .sort()
+      .filter((id) => feeds(properties[id]!.type.kind, type.kind));
+    const property = this.choices.of(fitting);
+    return property === undefined ? undefined : { is: 'property', property };
   }
 
   private operator(): Operator {
@@ -269,6 +277,20 @@ class Chooser {
     return choices.of(STARTERS)!.branch();
   }
 
+  /** A rule of some definition, and one of that definition's nodes. */
+  private patch(): { component: string; rule: string; node: string } | undefined {
+    const { choices } = this;
+    const component = choices.of(
+      allOf(this.documents, 'component').filter(({ rules }) => Object.keys(rules).length > 0),
+    );
+    if (!component) return undefined;
+    const styled = Object.keys(component.nodes).filter((id) =>
+      ['element', 'instance'].includes(component.nodes[id]!.kind),
+    );
+    const rule = choices.of(Object.keys(component.rules))!;
+    return { component: component.id, rule, node: choices.of(styled)! };
+  }
+
   choose(name: EditName): NamedEdit | undefined {
     const { choices, documents, doc, id, step } = this;
     switch (name) {
@@ -305,15 +327,20 @@ class Chooser {
         return style && { name, args: { style: style.id, property, width, css } };
       }
       case 'declareRule': {
-        const patches = allOf(documents, 'component').flatMap(({ id: component, rules }) =>
-          Object.keys(rules).flatMap((rule) =>
-            Object.keys(rules[rule]!.patch).map((node) => ({ component, rule, node })),
-          ),
-        );
-        const patch = choices.of(patches);
+        const patch = this.patch();
         const [property, value] = choices.of(DECLARATIONS)!;
         const css = choices.below(3) === 0 ? null : value;
         return patch && { name, args: { ...patch, property, width: choices.of(WIDTHS)!, css } };
+      }
+      case 'setByRule': {
+        const patch = this.patch();
+        const component = patch && docOf(documents, 'component', patch.component);
+        const rows = component ? controlsOf(documents, component) : [];
+        const row = choices.of(rows.filter(({ control }) => control.of !== 'text'));
+        if (!patch || !row) return undefined;
+        const source = choices.below(4) === 0 ? null : this.source(row.type, component);
+        const { node, control } = row;
+        return { name, args: { ...patch, node, control, source } };
       }
       case 'revert': {
         const last = this.done.slice(-1 - choices.below(3));

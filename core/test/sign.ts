@@ -1,5 +1,7 @@
 import {
   literal,
+  text,
+  yesNo,
   type ComponentDoc,
   type Declared,
   type Doc,
@@ -90,6 +92,8 @@ export function sign(id = 'sign'): ComponentDoc {
       },
       children: [
         { id: `${id}-words`, tag: 'p', style: blockOf({ 'font-weight': '400' }), text: 'A sign' },
+        { id: `${id}-badge`, component: 'badge' },
+        { id: `${id}-line`, tag: 'hr' },
       ],
     },
     {
@@ -107,8 +111,13 @@ export function sign(id = 'sign'): ComponentDoc {
       order: 'a0',
       when: { axes: loud },
       patch: {
-        ...patch('root', blockOf({ color: 'rgb(200,0,0)' }, { w900: { 'padding-left': '2px' } })),
         ...patch('words', { 'font-weight': { css: '700' }, color: token('ink', 'colour') }),
+        [`${id}-badge`]: { values: { word: text('Loud') } },
+        [`${id}-line`]: { shown: yesNo(false) },
+        [`${id}-root`]: {
+          style: blockOf({ color: 'rgb(200,0,0)' }, { w900: { 'padding-left': '2px' } }),
+          attributes: { title: text('A loud sign') },
+        },
       },
     },
     pointed: {
@@ -125,5 +134,12 @@ export function sign(id = 'sign'): ComponentDoc {
   return doc;
 }
 
+/** A word that whoever places it may set. */
+const badge = component(
+  'badge',
+  { tag: 'span', text: { is: 'property', property: 'word' } },
+  { word: text('Quiet') },
+);
+
 /** Everything a sign needs on a site. */
-export const signDocs: readonly Doc[] = [signTokens, ...sharedStyles, sign()];
+export const signDocs: readonly Doc[] = [signTokens, ...sharedStyles, badge, sign()];

@@ -41,14 +41,15 @@ export function Trace({ selected }: { selected: Selected | undefined }): ReactNo
 }
 
 function Steps({ selected, documents }: { selected: Selected; documents: Documents }): ReactNode {
-  const { doc, id, node, resolved } = selected;
-  if (!resolved) return <p>What is selected does not show, so nothing comes from anywhere.</p>;
+  const { doc, id, node, resolved, built } = selected;
+  if (!resolved || !built)
+    return <p>What is selected does not show, so nothing comes from anywhere.</p>;
   const rows =
     node.kind === 'instance'
       ? inOrder(docOf(documents, 'component', node.component)?.properties ?? {}).map(
           ([property, { label, default: byDefault }]) => ({
             label,
-            steps: trace(documents, resolved.scope.within, id, { of: 'value', property }),
+            steps: trace(built, resolved.scope.within, id, { of: 'value', property }),
             otherwise: byDefault,
           }),
         )
@@ -56,7 +57,7 @@ function Steps({ selected, documents }: { selected: Selected; documents: Documen
           .filter((row) => row.element === id)
           .map((row) => ({
             label: row.what,
-            steps: trace(documents, resolved.scope.within, row.node, row.control),
+            steps: trace(built, resolved.scope.within, row.node, row.control),
             otherwise: undefined,
           }));
   if (rows.length === 0) return <p>There is no value on this.</p>;
@@ -84,11 +85,12 @@ function Steps({ selected, documents }: { selected: Selected; documents: Documen
   );
 }
 
-function stepWords(documents: Documents, { by, doc, source }: Step): string {
+function stepWords(documents: Documents, { by, doc, source, rule }: Step): string {
   const where = docOf(documents, 'component', doc)
     ? `the definition of ${componentWords(documents, doc)}`
     : documentWords(documents, doc);
   const says = sourceWords(documents, source, doc);
+  if (rule !== undefined) return `by a rule in ${where}: ${says}`;
   if (by === 'default') return `the default in ${where}: ${says}`;
   return by === 'set' ? `set on ${where}: ${says}` : `in ${where}: ${says}`;
 }

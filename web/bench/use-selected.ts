@@ -9,7 +9,7 @@ import {
   type TreeNode,
   own,
 } from '@sormet/core/model';
-import { rulesOf, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
+import { rulesOf, type Built, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
 import type { AppliedBlock } from '@sormet/core/style';
 
 import { useApp } from '../store/store';
@@ -26,6 +26,8 @@ export interface Selected {
   /** The component, when an instance is selected. */
   readonly component: ComponentDoc | undefined;
   readonly resolved: Resolved | undefined;
+  /** What it was resolved in. */
+  readonly built: Built | undefined;
   readonly element: ResolvedElement | undefined;
   /** The rules that apply to the element, weakest first. */
   readonly rules: readonly AppliedBlock[];
@@ -55,6 +57,7 @@ export function useSelected(page: string, entry: EntryDoc | undefined): Selected
       component:
         node.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined,
       resolved,
+      built,
       element,
       rules: element ? rulesOf(element, documents, documents.tags) : [],
       count: selection.nodes.length,

@@ -11,7 +11,7 @@ import {
 import { createPortal } from 'react-dom';
 import { useDroppable, useDndMonitor } from '@dnd-kit/core';
 import { type EntryDoc, nodeIn } from '@sormet/core/model';
-import type { Built, Resolved, ResolvedElement } from '@sormet/core/resolve';
+import type { Built, Resolved, ResolvedElement, Varied } from '@sormet/core/resolve';
 import { widthsOf } from '@sormet/core/style';
 import { useApp, useAppDispatch } from '../store/store';
 import { benchActions } from '../store/bench-slice';
@@ -147,7 +147,8 @@ export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
 
   const startTyping = useCallback(
     (element: ResolvedElement) => {
-      const target = textTarget(documents, element, doc);
+      if (!built) return;
+      const target = textTarget(documents, built, element);
       if (!target.ok) {
         dispatch(benchActions.notice(target.why));
         return;
@@ -159,7 +160,7 @@ export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
       typing.start(html, target);
       requestAnimationFrame(() => html.scrollIntoView({ block: 'nearest', inline: 'nearest' }));
     },
-    [documents, doc, dispatch, registry, scale, typing],
+    [documents, built, dispatch, registry, scale, typing],
   );
 
   // What is selected elsewhere, in the outline or by a key, is brought into view.
@@ -182,7 +183,7 @@ export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
   useEffect(() => {
     if (!typeInto || typeInto.doc !== doc || !built || !body) return;
     const first = resolvedOf(built, typeInto.node)[0];
-    const element = first && firstText(first, (each) => textTarget(documents, each, doc).ok);
+    const element = first && firstText(first, (each) => textTarget(documents, built, each).ok);
     dispatch(benchActions.typeInto(null));
     if (element) startTyping(element);
   }, [typeInto, doc, built, body, documents, dispatch, startTyping]);
@@ -392,6 +393,11 @@ function firstText(
   return undefined;
 }
 
+/** Whether a property of the definition gives a value. */
+function isHandedIn(varied: Varied | undefined): boolean {
+  return varied?.source?.is === 'property';
+}
+
 /** The areas of the elements of a definition that hold something exposed. */
 function exposedElements(built: Built, registry: Registry): DOMRect[] {
   const rects: DOMRect[] = [];
@@ -401,13 +407,12 @@ function exposedElements(built: Built, registry: Registry): DOMRect[] {
       const { from } = node;
       const reads =
         (from.kind === 'element' &&
-          (from.attributes.some(({ source }) => source.is === 'property') ||
-            from.shown?.is === 'property' ||
+          (from.attributes.some(isHandedIn) ||
+            isHandedIn(from.shown) ||
             from.children.some(
               (child) => child.kind === 'text' && child.text.is === 'property',
             ))) ||
-        (from.kind === 'instance' &&
-          Object.values(from.values).some((source) => source.is === 'property'));
+        (from.kind === 'instance' && Object.values(from.values).some(isHandedIn));
       const element = elementOf(node);
       const rect = reads && element ? registry.rectOf(element) : undefined;
       if (rect) rects.push(rect);

@@ -95,13 +95,13 @@ describe('where typing goes', () => {
   const about = builtOf(documents, 'page-about');
 
   test('a text of the page is typed into where it is', () => {
-    const target = textTarget(documents, elementWith(about, 'h2', 'How it works'), 'page-about');
+    const target = textTarget(documents, about, elementWith(about, 'h2', 'How it works'));
     expect(target).toMatchObject({ ok: true, doc: 'page-about', control: { of: 'text' } });
   });
 
   test('a text of an instance sets its own value, set already or not', () => {
     const top = nodeNamed('page-about', 'top');
-    expect(textTarget(documents, elementWith(about, 'h1', 'Nobody here'), 'page-about')).toEqual({
+    expect(textTarget(documents, about, elementWith(about, 'h1', 'Nobody here'))).toEqual({
       ok: true,
       doc: 'page-about',
       node: top,
@@ -109,11 +109,7 @@ describe('where typing goes', () => {
     });
     const home = builtOf(documents, 'page-home');
     expect(
-      textTarget(
-        documents,
-        elementWith(home, 'blockquote p'.split(' ')[1]!, 'I came with'),
-        'page-home',
-      ),
+      textTarget(documents, home, elementWith(home, 'blockquote p'.split(' ')[1]!, 'I came with')),
     ).toMatchObject({
       ok: true,
       control: { of: 'value', property: 'quote-words' },
@@ -121,18 +117,18 @@ describe('where typing goes', () => {
   });
 
   test('a text handed down through two definitions sets the value of the outer instance', () => {
-    expect(
-      textTarget(documents, elementWith(about, 'a', 'See the sessions'), 'page-about'),
-    ).toMatchObject({
-      ok: true,
-      node: nodeNamed('page-about', 'top'),
-      control: { of: 'value', property: 'opening-button' },
-    });
+    expect(textTarget(documents, about, elementWith(about, 'a', 'See the sessions'))).toMatchObject(
+      {
+        ok: true,
+        node: nodeNamed('page-about', 'top'),
+        control: { of: 'value', property: 'opening-button' },
+      },
+    );
   });
 
   test('a text that is bound is edited in the entry', () => {
     const home = builtOf(documents, 'page-home');
-    const target = textTarget(documents, elementWith(home, 'p', 'A boathouse'), 'page-home');
+    const target = textTarget(documents, home, elementWith(home, 'p', 'A boathouse'));
     expect(target).toMatchObject({
       ok: false,
       why: expect.stringContaining('bound to content') as string,
@@ -140,7 +136,7 @@ describe('where typing goes', () => {
   });
 
   test('a text that is not exposed says whose it is', () => {
-    const target = textTarget(documents, elementWith(about, 'a', 'Guides'), 'page-about');
+    const target = textTarget(documents, about, elementWith(about, 'a', 'Guides'));
     expect(target).toMatchObject({
       ok: false,
       definition: 'surround',
@@ -151,7 +147,7 @@ describe('where typing goes', () => {
   test('in a definition, an exposed text is its own', () => {
     const definition = builtOf(documents, 'opening');
     expect(
-      textTarget(documents, elementWith(definition, 'h1', 'Mend it'), 'opening'),
+      textTarget(documents, definition, elementWith(definition, 'h1', 'Mend it')),
     ).toMatchObject({ ok: true, doc: 'opening', control: { of: 'text' } });
   });
 });

@@ -1,5 +1,6 @@
 import { docOf, treeDocOf, type Documents, type NodeId, nodeIn } from '@sormet/core/model';
 import {
+  instanceOf,
   trace,
   type Built,
   type Control,
@@ -66,9 +67,10 @@ export type TextTarget =
  */
 export function textTarget(
   documents: Documents,
+  built: Built,
   element: ResolvedElement,
-  open: string,
 ): TextTarget {
+  const open = built.linked.doc;
   const text = element.children.find((child) => child.kind === 'text');
   if (!text) return { ok: false, why: 'There is no text of its own here.' };
   const { within } = text.scope;
@@ -81,7 +83,7 @@ export function textTarget(
       return { ok: false, why: 'This text is bound to content; it is edited in the entry.' };
     return { ok: true, doc: open, node: text.from.id, control: { of: 'text' } };
   }
-  const steps = trace(documents, within, text.from.id, { of: 'text' });
+  const steps = trace(built, within, text.from.id, { of: 'text' });
   const definition = docOf(documents, 'component', within.doc);
   let property: string | undefined;
   let at: Within | null = within;
@@ -89,9 +91,11 @@ export function textTarget(
   for (const step of steps.slice(1)) {
     if (source?.is !== 'property' || !at) break;
     property = source.property;
-    const instance = nearestInstance(at);
+    const instance = instanceOf(at);
     if (!instance.parent) break;
     if (instance.parent.doc === open && isAtTop(instance.parent)) {
+      if (step.rule !== undefined)
+        return { ok: false, why: 'A rule of this definition says this text; change it there.' };
       if (step.by === 'set' && step.source.is === 'field')
         return { ok: false, why: 'This text is bound to content; it is edited in the entry.' };
       return { ok: true, doc: open, node: instance.node, control: { of: 'value', property } };
@@ -105,12 +109,6 @@ export function textTarget(
     why: `This text belongs to the definition of ${definition ? shortName(definition.name) : 'a component'}; it is not exposed. Open the definition to change it everywhere, or to expose it.`,
     ...(definition ? { definition: definition.id } : {}),
   };
-}
-
-function nearestInstance(within: Within): Within {
-  let at = within;
-  while (at.entry !== undefined && at.parent) at = at.parent;
-  return at;
 }
 
 /** How a node is named where it is pointed at: its name, and the word for what it is. */
