@@ -1,32 +1,29 @@
 import { Type, type Static } from '@sinclair/typebox';
 import {
   attributesOf,
+  BOOLEAN,
   childrenOf,
   docOf,
-  ID_PATTERN,
-  inOrder,
-  own,
-  ownAttributesOf,
-  rootOf,
   type Documents,
+  inOrder,
+  kindOf,
   type Literal,
   type NodeId,
+  own,
+  ownAttributesOf,
   type Property,
-  type Source,
-  type Tree,
+  RICH,
+  rootOf,
+  Source,
+  TEXT,
+  Tree,
   type TreeDoc,
   type TreeNode,
-  BOOLEAN,
-  RICH,
-  TEXT,
-  kindOf,
-  queriedType,
   type TypeSpec,
 } from '../model';
-import { sourceAt, type Control } from '../resolve';
-import { shortName } from './names';
-
-const Id = Type.String({ pattern: ID_PATTERN });
+import { type Control, sourceAt } from '../resolve';
+import { Id } from './args';
+import { nodeName } from './names';
 
 /** Which of a node's sources is meant, as an argument of edits. */
 export const ControlArg = Type.Union([
@@ -38,6 +35,7 @@ export const ControlArg = Type.Union([
   ),
   Type.Object({ of: Type.Literal('value'), property: Id }, { additionalProperties: false }),
 ]);
+
 export type ControlArg = Static<typeof ControlArg>;
 
 /** The members that lead to a control's source in its node. */
@@ -111,67 +109,6 @@ const WORDS: Record<string, string> = { href: 'address', src: 'picture', alt: 'a
 /** What an attribute is called where people see it. */
 export function attributeWord(name: string): string {
   return own(WORDS, name) ?? name;
-}
-
-const TAG_WORDS: Record<string, string> = {
-  h1: 'Heading',
-  h2: 'Heading',
-  h3: 'Heading',
-  h4: 'Heading',
-  h5: 'Heading',
-  h6: 'Heading',
-  p: 'Text',
-  a: 'Link',
-  img: 'Picture',
-  ul: 'List',
-  ol: 'List',
-  li: 'Item',
-  section: 'Section',
-  div: 'Box',
-  header: 'Header',
-  footer: 'Footer',
-  nav: 'Navigation',
-  main: 'Main',
-  article: 'Article',
-  span: 'Words',
-  figure: 'Figure',
-  figcaption: 'Caption',
-  blockquote: 'Quotation',
-  aside: 'Aside',
-  time: 'Time',
-  address: 'Address',
-  small: 'Small print',
-  strong: 'Strong',
-  em: 'Emphasis',
-  hr: 'Rule',
-};
-
-/** The name by which people see a node: its own, else what it is. */
-export function nodeName(documents: Documents, node: TreeNode, doc?: TreeDoc): string {
-  if (node.name) return node.name;
-  switch (node.kind) {
-    case 'element':
-      return own(TAG_WORDS, node.tag) ?? node.tag;
-    case 'text':
-      return 'Text';
-    case 'instance': {
-      const component = docOf(documents, 'component', node.component);
-      return component ? shortName(component.name) : 'gone';
-    }
-    case 'slot':
-      return doc?.kind === 'component' ? `slot: ${own(doc.slots, node.slot)?.label ?? ''}` : 'slot';
-    case 'repeat': {
-      const queried = queriedType(node.query);
-      if (queried === undefined) return 'repeat: list';
-      const type = docOf(documents, 'type', queried);
-      return `repeat: ${type?.plural.toLowerCase() ?? 'entries'}`;
-    }
-  }
-}
-
-/** The folder of a component's name, `''` for none. */
-export function folderOf(name: string): string {
-  return name.slice(0, Math.max(0, name.lastIndexOf('/')));
 }
 
 /** Every control of a tree that could be exposed, in screen order; below one node when it is named. */

@@ -1,6 +1,6 @@
 import type { Static, TObject } from '@sinclair/typebox';
 import type { Documents } from '../model';
-import type { Change, Refusal } from './change';
+import type { Change, Refusal } from './changes';
 
 /** What was done before, as far as an edit may ask: what an edit of this id changed, and how the history names it. */
 export interface PastEdit {
@@ -30,4 +30,9 @@ export function refuse(refused: string, doc?: string, path?: string): Refusal {
   if (doc !== undefined) refusal.doc = doc;
   if (path !== undefined) refusal.path = path;
   return refusal;
+}
+
+/** Refused, because what it is about is not there any more. */
+export function gone(what: string, doc: string) {
+  return refuse(`${what} is gone; somebody has removed it.`, doc);
 }

@@ -1,42 +1,62 @@
 import type { Static } from '@sinclair/typebox';
 import { LARGEST_EDIT, type Documents } from '../model';
-import { guardedChanges, isRefusal, type Change, type Refusal } from './change';
-import * as componentEdits from './component-edits';
+import { addAsset } from './assets/assets';
+import { guardedChanges, isRefusal, type Change, type Refusal } from './changes';
+import { makeDefault, setDefault } from './components/defaults';
+import { expose, labelProperty, unexpose } from './components/exposing';
+import { makeComponent } from './components/making';
+import { nameComponent, removeComponent } from './components/naming';
+import { addEntry, removeEntry, setEntry, setField } from './content/entries';
 import { refuse, type EditKind, type Past } from './define';
-import { mend, tidy } from './mend';
-import { revert } from './revert';
-import * as siteEdits from './site-edits';
-import {
-  declare,
-  declareRule,
-  declareShared,
-  declareTag,
-  move,
-  nameNode,
-  place,
-  remove,
-  setByRule,
-  setControl,
-} from './tree-edits';
-import { newFindings, type DocumentFinding } from './soundness';
+import { addPage, removePage, setPage, setPath } from './pages/pages';
+import { declareRule, setByRule } from './rules/by-rule';
+import { newFindings, type DocumentFinding } from './soundness/soundness';
+import { declare, declareShared, declareTag } from './style/declaring';
+import { nameNode } from './tree/naming';
+import { move, place, remove } from './tree/placing';
+import { setControl } from './tree/setting';
+import { mend } from './upkeep/mend';
+import { revert } from './upkeep/revert';
+import { tidy } from './upkeep/tidy';
 
-/** Every named edit. */
+/** Every named edit, by subject. */
 export const EDITS = {
+  // Trees.
   place,
   move,
   remove,
   nameNode,
   setControl,
+  // Style.
   declare,
   declareTag,
   declareShared,
+  // Rules of definitions.
   declareRule,
   setByRule,
+  // Components.
+  makeComponent,
+  nameComponent,
+  removeComponent,
+  expose,
+  unexpose,
+  labelProperty,
+  setDefault,
+  makeDefault,
+  // Pages, content, files.
+  addPage,
+  removePage,
+  setPath,
+  setPage,
+  addEntry,
+  removeEntry,
+  setField,
+  setEntry,
+  addAsset,
+  // The site itself.
   revert,
   mend,
   tidy,
-  ...componentEdits,
-  ...siteEdits,
 } as const;
 
 export type EditName = keyof typeof EDITS;

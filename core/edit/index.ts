@@ -1,11 +1,9 @@
-export * from './change';
+export * from './changes';
 export * from './control';
 export * from './define';
-export * from './differences';
 export * from './edits';
 export * from './names';
-export * from './references';
-export { EDIT_ID_PATTERN } from './revert';
-export * from './soundness';
+export * from './soundness/references';
+export * from './soundness/soundness';
 export * from './starters';
-export { documentName } from './tree-edits';
+export { EDIT_ID_PATTERN } from './upkeep/revert';

@@ -1,4 +1,14 @@
-import { type Doc } from '../model';
+import {
+  type Doc,
+  docOf,
+  type Documents,
+  entryTitle,
+  own,
+  queriedType,
+  type TreeDoc,
+  treeDocOf,
+  type TreeNode,
+} from '../model';
 
 /** A component's name without its folder. */
 export function shortName(name: string): string {
@@ -28,4 +38,95 @@ export function documentWord(doc: Doc | undefined): string {
     case undefined:
       return 'a document that is gone';
   }
+}
+
+/** How people see a page or component: its name. */
+export function documentName(doc: TreeDoc | undefined): string {
+  if (!doc) return 'a document that is gone';
+  return doc.kind === 'page' ? doc.path : shortName(doc.name);
+}
+
+/** The path of a page, where something is said of it. */
+export function pagePath(documents: Documents, page: string): string {
+  return docOf(documents, 'page', page)?.path ?? 'a page that is gone';
+}
+
+/** The name of a component without its folder, where something is said of it. */
+export function componentName(documents: Documents, component: string): string {
+  const doc = docOf(documents, 'component', component);
+  return doc ? shortName(doc.name) : 'a component that is gone';
+}
+
+/** The title of an entry, where something is said of it. */
+export function entryName(documents: Documents, id: string): string {
+  const entry = docOf(documents, 'entry', id);
+  return entry ? entryTitle(documents, entry) : 'an entry that is gone';
+}
+
+const TAG_WORDS: Record<string, string> = {
+  h1: 'Heading',
+  h2: 'Heading',
+  h3: 'Heading',
+  h4: 'Heading',
+  h5: 'Heading',
+  h6: 'Heading',
+  p: 'Text',
+  a: 'Link',
+  img: 'Picture',
+  ul: 'List',
+  ol: 'List',
+  li: 'Item',
+  section: 'Section',
+  div: 'Box',
+  header: 'Header',
+  footer: 'Footer',
+  nav: 'Navigation',
+  main: 'Main',
+  article: 'Article',
+  span: 'Words',
+  figure: 'Figure',
+  figcaption: 'Caption',
+  blockquote: 'Quotation',
+  aside: 'Aside',
+  time: 'Time',
+  address: 'Address',
+  small: 'Small print',
+  strong: 'Strong',
+  em: 'Emphasis',
+  hr: 'Rule',
+};
+
+/** The name by which people see a node: its own, else what it is. */
+export function nodeName(documents: Documents, node: TreeNode, doc?: TreeDoc): string {
+  if (node.name) return node.name;
+  switch (node.kind) {
+    case 'element':
+      return own(TAG_WORDS, node.tag) ?? node.tag;
+    case 'text':
+      return 'Text';
+    case 'instance': {
+      const component = docOf(documents, 'component', node.component);
+      return component ? shortName(component.name) : 'gone';
+    }
+    case 'slot':
+      return doc?.kind === 'component' ? `slot: ${own(doc.slots, node.slot)?.label ?? ''}` : 'slot';
+    case 'repeat': {
+      const queried = queriedType(node.query);
+      if (queried === undefined) return 'repeat: list';
+      const type = docOf(documents, 'type', queried);
+      return `repeat: ${type?.plural.toLowerCase() ?? 'entries'}`;
+    }
+  }
+}
+
+/** The same of a node by its id, where something is said of it. */
+export function named(documents: Documents, doc: string, node: string): string {
+  const tree = treeDocOf(documents, doc);
+  const stored = tree && own(tree.nodes, node);
+  return stored ? nodeName(documents, stored, tree) : 'something that is gone';
+}
+
+/** The folder of a component's name, `''` for none. */
+export function folderOf(name: string): string {
+  return name.slice(0, Math.max(0, name.lastIndexOf('/')));
 }

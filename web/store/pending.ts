@@ -1,12 +1,5 @@
-import { sameJson, type Documents } from '@sormet/core/model';
-import {
-  change,
-  guardedChanges,
-  sayEdit,
-  type Change,
-  type NamedEdit,
-  type Past,
-} from '@sormet/core/edit';
+import type { Documents } from '@sormet/core/model';
+import { sayEdit, type Change, type NamedEdit, type Past } from '@sormet/core/edit';
 
 /** An edit made here that the server has not confirmed yet. */
 export interface PendingEdit {
@@ -79,47 +72,4 @@ export function pastOf(steps: readonly Step[]): Past {
     }
     return undefined;
   };
-}
-
-/** Changes after one another as one: for each place the first `was` and the last `now`. */
-export function joinChanges(first: readonly Change[], then: readonly Change[]): Change[] {
-  const joined = new Map<string, Change>();
-  const key = ({ doc, path }: Change) => `${doc} ${path}`;
-  for (const made of first) joined.set(key(made), made);
-  for (const made of then) {
-    const before = joined.get(key(made));
-    joined.set(key(made), before ? change(made.doc, made.path, before.was, made.now) : made);
-  }
-  return [...joined.values()].filter(({ was, now }) => !sameJson(was, now));
-}
-
-/** Whether two edits write exactly the same places, so that the later can stand for both. */
-export function samePlaces(a: readonly Change[], b: readonly Change[]): boolean {
-  const places = (changes: readonly Change[]) =>
-    changes.map(({ doc, path }) => `${doc} ${path}`).sort();
-  return sameJson(places(a), places(b));
-}
-
-/**
- * Pending edits on top of what the server has confirmed. Those whose guards no longer hold are given
- * back; the rest stand as they were made.
- */
-export function replay(
-  confirmed: Documents,
-  pending: readonly PendingEdit[],
-): { documents: Documents; kept: PendingEdit[]; lost: { edit: PendingEdit; stands: unknown }[] } {
-  let documents = confirmed;
-  const kept: PendingEdit[] = [];
-  const lost: { edit: PendingEdit; stands: unknown }[] = [];
-  for (const edit of pending) {
-    const laid = guardedChanges(documents, edit.changes);
-    const wrong = laid.mismatches[0];
-    if (wrong) {
-      lost.push({ edit, stands: wrong.stands });
-      continue;
-    }
-    documents = laid.documents;
-    kept.push(edit);
-  }
-  return { documents, kept, lost };
 }

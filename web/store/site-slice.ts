@@ -1,17 +1,8 @@
 import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import { Documents } from '@sormet/core/model';
-import { applyChanges } from '@sormet/core/edit';
+import { applyChanges, joinChanges, replay, samePlaces } from '@sormet/core/edit';
 import type { HistoryEntry, PlanAnswer, SiteSummary } from '@sormet/core/api';
-import {
-  conflictOf,
-  joinChanges,
-  replay,
-  samePlaces,
-  type Conflict,
-  type PendingEdit,
-  type Step,
-  type StepEdit,
-} from './pending';
+import { conflictOf, type Conflict, type PendingEdit, type Step, type StepEdit } from './pending';
 
 /** The site that is open: what the server has confirmed, and what was done here on top of it. */
 export interface SiteState {

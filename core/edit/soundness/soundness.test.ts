@@ -7,9 +7,18 @@ import {
   WorkingCopy,
   type Documents,
   type PageDoc,
-} from '../model';
-import { component, contentType, documentsOf, entry, means, page, queryOf, words } from '../test';
-import { compileSite } from '../compile';
+} from '../../model';
+import {
+  component,
+  contentType,
+  documentsOf,
+  entry,
+  means,
+  page,
+  queryOf,
+  words,
+} from '../../test';
+import { compileSite } from '../../compile';
 import {
   applyChanges,
   danglingIn,
@@ -22,7 +31,7 @@ import {
   type Done,
   type NamedEdit,
   type Past,
-} from '.';
+} from '..';
 
 const card = component('card', {
   id: 'card-root',

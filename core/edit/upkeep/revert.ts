@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
-import { guardedChanges, inverse, type Change } from './change';
-import { defineEdit, refuse, type Past, type PastEdit } from './define';
+import { guardedChanges, inverse, type Change } from '../changes';
+import { defineEdit, refuse, type Past, type PastEdit } from '../define';
 
 /** The shape of the id under which an edit is sent, kept and named. */
 export const EDIT_ID_PATTERN = '^[a-z0-9-]{8,60}$';

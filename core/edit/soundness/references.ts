@@ -7,7 +7,7 @@ import {
   type Doc,
   type Documents,
   type Kind,
-} from '../model';
+} from '../../model';
 
 /**
  * A reference that must lead somewhere: what holds it means nothing without what it names. Other references (a

@@ -1,4 +1,4 @@
-import { own, type Block, type Doc } from '../model';
+import { own, type Block, type Doc } from '../../model';
 
 /** A block of declarations with the members that lead to it in its document. */
 export interface StoredBlock {

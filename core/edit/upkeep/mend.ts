@@ -1,28 +1,23 @@
 import { Type } from '@sinclair/typebox';
 import {
+  BOOLEAN,
+  type ComponentDoc,
   definitionSources,
-  own,
+  type Documents,
   pointer,
   rootOf,
+  TEXT,
   tokensOf,
   treeDocOf,
   withDescendants,
   withSources,
-  type Block,
-  type ComponentDoc,
-  type Documents,
-  BOOLEAN,
-  TEXT,
-} from '../model';
-import { writtenBlock, declarationKey } from '../style';
-import { blocksOf } from './blocks';
-import { change, changeTo, type Change } from './change';
-import { emptyLiteral } from './control';
-import { defineEdit, refuse } from './define';
-import { documentWord } from './names';
-import { danglingIn } from './references';
-
-const exact = { additionalProperties: false };
+} from '../../model';
+import { exact } from '../args';
+import { change, type Change, changeTo } from '../changes';
+import { emptyLiteral } from '../control';
+import { defineEdit, refuse } from '../define';
+import { documentWord } from '../names';
+import { danglingIn } from '../soundness/references';
 
 /**
  * Mends one thing that points at nothing, as an earlier version may have left it: what cannot mean anything is
@@ -74,35 +69,4 @@ function withoutGoneProperties(
     );
     return changeTo(documents, component.id, where, now);
   });
-}
-
-/**
- * Brings every declaration into the form in which they are stored now, as the parser writes it, and takes out
- * those that no stylesheet can hold. Run once when a site of an earlier version is opened.
- */
-export const tidy = defineEdit({
-  args: Type.Object({}, exact),
-  run(documents) {
-    const changes: Change[] = [];
-    const add = (doc: string, tokens: readonly string[], block: Block) => {
-      const now = tidied(block);
-      for (const key of Object.keys(block).sort())
-        changes.push(...changeTo(documents, doc, [...tokens, key], own(now, key)));
-    };
-    for (const doc of documents) {
-      const { id } = doc;
-      for (const { where, block } of blocksOf(doc)) add(id, where, block);
-    }
-    return changes;
-  },
-  says: () => 'wrote every declaration as it is stored now',
-});
-
-function tidied(block: Block): Block {
-  return Object.fromEntries(
-    writtenBlock(block).map(({ property, width, declared }) => [
-      declarationKey(property, width),
-      declared,
-    ]),
-  );
 }

@@ -10,11 +10,11 @@ import {
   Documents,
   type Finding,
   type NodeId,
-} from '../model';
-import { blockFindings, tokenReason } from '../style';
+} from '../../model';
+import { blockFindings, tokenReason } from '../../style';
 import { blocksOf } from './blocks';
-import type { Change } from './change';
-import { documentWord } from './names';
+import type { Change } from '../changes';
+import { documentWord } from '../names';
 import { nestingFindings } from './nesting';
 import { leads, nodeReferences, referencesOf, type Reference } from './references';
 

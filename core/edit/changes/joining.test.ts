@@ -1,7 +1,7 @@
-import { text, type Documents } from '@sormet/core/model';
-import { applyChanges, isRefusal, runEdit, type Change, type NamedEdit } from '@sormet/core/edit';
-import { documentsOf, page } from '@sormet/core/test';
-import { joinChanges, replay, samePlaces, type PendingEdit } from './pending';
+import { text, type Documents } from '../../model';
+import { documentsOf, page } from '../../test';
+import { isRefusal, runEdit, type NamedEdit } from '..';
+import { applyChanges, joinChanges, replay, samePlaces, type Change } from '.';
 
 const home = page('home', '/', {
   id: 'root',
@@ -26,8 +26,8 @@ function changesOf(documents: Documents, edit: NamedEdit): Change[] {
   return changes;
 }
 
-function pendingOf(documents: Documents, edit: NamedEdit, id = 'p1'): PendingEdit {
-  return { id, edit, changes: changesOf(documents, edit), group: null, stretch: null, sent: false };
+function pendingOf(documents: Documents, edit: NamedEdit, id = 'p1') {
+  return { id, changes: changesOf(documents, edit) };
 }
 
 describe('changes after one another', () => {

@@ -12,8 +12,8 @@ import {
   type Documents,
   type NodeId,
   type TreeDoc,
-} from '../model';
-import { documentWord } from './names';
+} from '../../model';
+import { documentWord } from '../names';
 import type { DocumentFinding } from './soundness';
 
 /** Which element would stand where it may not, in the touched trees and in all that hold them. */

@@ -1,4 +1,4 @@
-import { own, pointer, sameJson } from '../model';
+import { own, pointer, sameJson } from '../../model';
 import { change, type Change } from './change';
 
 type Json = Readonly<Record<string, unknown>>;

@@ -1,0 +1,10 @@
+import { Type } from '@sinclair/typebox';
+import { ID_PATTERN } from '../model';
+
+/** The schemas that the arguments of many edits share. */
+
+export const Id = Type.String({ pattern: ID_PATTERN });
+export const Label = Type.String({ minLength: 1, maxLength: 120 });
+
+/** Nothing but what is named. */
+export const exact = { additionalProperties: false };

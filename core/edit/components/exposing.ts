@@ -1,0 +1,135 @@
+import { Type } from '@sinclair/typebox';
+import {
+  definitionSources,
+  docOf,
+  OrderKey,
+  own,
+  pointer,
+  type Property,
+  Source,
+  withSources,
+} from '../../model';
+import { sourceAt } from '../../resolve';
+import { exact, Id, Label } from '../args';
+import { change, type Change, changeTo } from '../changes';
+import { ControlArg, controlPath, controlType, defaultOf, propertyOf } from '../control';
+import { defineEdit, refuse } from '../define';
+import { componentName } from '../names';
+
+/** Makes controls properties of the definition: what they held becomes the default. */
+export const expose = defineEdit({
+  args: Type.Object(
+    {
+      component: Id,
+      controls: Type.Array(
+        Type.Object(
+          {
+            node: Id,
+            control: ControlArg,
+            property: Id,
+            label: Label,
+            key: Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 }),
+            order: OrderKey,
+            group: Type.Union([
+              Type.Object({ id: Id, label: Label, order: OrderKey }, exact),
+              Type.Null(),
+            ]),
+          },
+          exact,
+        ),
+        { minItems: 1, maxItems: 200 },
+      ),
+    },
+    exact,
+  ),
+  run(documents, { component, controls }) {
+    const doc = docOf(documents, 'component', component);
+    if (!doc) return refuse('The component is gone.', component);
+    const changes: Change[] = [];
+    const groups = new Set(Object.keys(doc.groups));
+    for (const { node, control, property, label, key, order, group } of controls) {
+      const stored = own(doc.nodes, node);
+      const type = stored && controlType(documents, stored, control);
+      if (!stored || !type) return refuse('A control that should be exposed is gone.', component);
+      if (own(doc.properties, property)) return refuse('The ids given are taken.', component);
+      const source = sourceAt(stored, control);
+      if (source && source.is !== 'value')
+        return refuse(
+          `${label} has its value from elsewhere already.`,
+          component,
+          pointer('nodes', node),
+        );
+      if (group && !groups.has(group.id)) {
+        groups.add(group.id);
+        changes.push(
+          change(component, pointer('groups', group.id), undefined, {
+            label: group.label,
+            order: group.order,
+          }),
+        );
+      }
+      const made: Property = {
+        label,
+        key,
+        type,
+        group: group?.id ?? null,
+        order,
+        default: defaultOf(documents, stored, control, type),
+      };
+      changes.push(
+        change(component, pointer('properties', property), undefined, made),
+        change(component, pointer('nodes', node, ...controlPath(control)), source, {
+          is: 'property',
+          property,
+        }),
+      );
+    }
+    return changes;
+  },
+  says: (documents, { component, controls }) =>
+    `exposed ${controls.length === 1 ? controls[0]!.label : `${controls.length} controls`} of ${componentName(documents, component)}`,
+});
+
+/**
+ * Takes a property back: its controls hold the default themselves again. What instances have set stays
+ * stored, so undoing brings everything back.
+ */
+export const unexpose = defineEdit({
+  args: Type.Object({ component: Id, property: Id }, exact),
+  run(documents, { component, property }) {
+    const doc = docOf(documents, 'component', component);
+    const made = doc && own(doc.properties, property);
+    if (!doc || !made) return refuse('The property is gone.', component);
+    const changes: Change[] = [];
+    const byDefault = (source: Source) =>
+      source.is === 'property' && source.property === property ? made.default : source;
+    for (const [path, source] of definitionSources(doc)) {
+      const now = withSources(source, byDefault);
+      if (now !== source) changes.push(...changeTo(documents, component, path, now));
+    }
+    changes.push(change(component, pointer('properties', property), made, undefined));
+    const { group } = made;
+    const alone =
+      group !== null &&
+      Object.entries(doc.properties).every(
+        ([id, other]) => id === property || other.group !== group,
+      );
+    if (alone) changes.push(...changeTo(documents, component, ['groups', group], undefined));
+    return changes;
+  },
+  says: (documents, { component, property }) => {
+    const label = propertyOf(documents, component, property)?.label ?? 'a property';
+    return `took back the property ${label} of ${componentName(documents, component)}`;
+  },
+});
+
+export const labelProperty = defineEdit({
+  args: Type.Object({ component: Id, property: Id, label: Label }, exact),
+  run(documents, { component, property, label }) {
+    if (!propertyOf(documents, component, property))
+      return refuse('The property is gone.', component);
+    return changeTo(documents, component, ['properties', property, 'label'], label);
+  },
+  says: (documents, { component, label }) =>
+    `labelled a property of ${componentName(documents, component)} ${label}`,
+});
