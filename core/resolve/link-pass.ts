@@ -1,0 +1,201 @@
+import {
+  attributesOf,
+  childrenOf,
+  isVoid,
+  NONE,
+  own,
+  RICH,
+  rootOf,
+  sourcesOf,
+  TEXT,
+  type DocId,
+  type InstanceNode,
+  type NodeId,
+  type Source,
+  type TreeDoc,
+  type TreeNode,
+} from '../model';
+import type { Linked, LinkedAttribute, LinkedNode, Varied } from './linked';
+import { lookOf } from './look';
+import { memberOf, namesIn, patchesOf, varied, type NodePatch } from './patches';
+import { ReadsBuilder } from './reads';
+
+/** What a node of one kind is in its tree. */
+type Stored<K extends TreeNode['kind']> = Extract<TreeNode, { kind: K }>;
+
+/**
+ * Links the tree of one document, once: nodes that are as they were keep their linked node, the others are linked
+ * with what stands in them, and which definitions were placed is noted on the way.
+ */
+export class LinkPass {
+  private readonly children;
+  /** Which nodes were looked at, whether or not something came of it. */
+  private readonly looked = new Set<NodeId>();
+
+  /**
+   * @param nodes the linked nodes of an earlier state, brought up to date in place: only the linker holds them
+   * @param stale those that may not be used again; without it, none may
+   * @param definitions the definitions that are placed, added to
+   * @param find the definition of a component, linked
+   */
+  constructor(
+    private readonly doc: TreeDoc,
+    private readonly nodes: Map<NodeId, LinkedNode>,
+    private readonly stale: ReadonlySet<NodeId> | undefined,
+    private readonly definitions: Map<DocId, Linked | undefined>,
+    private readonly find: (component: DocId) => Linked | undefined,
+  ) {
+    this.children = childrenOf(doc.nodes);
+  }
+
+  /** The linked root, with everything below it. */
+  root(): LinkedNode {
+    const id = rootOf(this.doc.nodes);
+    const root = this.one(id) ?? emptyRoot(id);
+    // What changed where nothing shows it now, in a slot that is gone, must not come back as it was.
+    for (const each of this.stale ?? []) if (!this.looked.has(each)) this.nodes.delete(each);
+    return root;
+  }
+
+  private list(ids: readonly NodeId[]): LinkedNode[] {
+    const made: LinkedNode[] = [];
+    for (const id of ids) {
+      const node = this.one(id);
+      if (node) made.push(node);
+    }
+    return made;
+  }
+
+  private one(id: NodeId): LinkedNode | undefined {
+    const before = this.stale && !this.stale.has(id) ? this.nodes.get(id) : undefined;
+    if (before) return before;
+    this.looked.add(id);
+    const made = this.made(id, this.doc.nodes[id]!);
+    if (made) this.nodes.set(id, made);
+    else this.nodes.delete(id);
+    return made;
+  }
+
+  private made(id: NodeId, node: TreeNode): LinkedNode | undefined {
+    switch (node.kind) {
+      case 'element':
+        return this.element(id, node);
+      case 'text':
+        return this.text(id, node);
+      case 'instance':
+        return this.instance(id, node);
+      case 'slot':
+        return this.slot(id, node);
+      case 'repeat':
+        return this.repeat(id, node);
+    }
+  }
+
+  private reads(): ReadsBuilder {
+    return new ReadsBuilder(this.doc);
+  }
+
+  private element(id: NodeId, node: Stored<'element'>): LinkedNode {
+    const { tag } = node;
+    const patches = patchesOf(this.doc, id);
+    const shown = shownOf(node.shown, patches);
+    const attributes = this.attributes(node, patches);
+    const children = this.list(this.children.of(id));
+    const look = lookOf(this.doc, id, node.style, node.shared, 0);
+    const reads = this.reads().shown(shown).nodes(children).look(look);
+    for (const attribute of attributes) reads.varied(attribute, attribute.type);
+    return {
+      kind: 'element',
+      id,
+      reads: reads.done(),
+      tag,
+      isVoid: isVoid(tag),
+      look,
+      attributes,
+      shown,
+      children,
+    };
+  }
+
+  /** The attributes of an element that its tag takes, those that only rules give it among them. */
+  private attributes(
+    node: Stored<'element'>,
+    patches: readonly NodePatch[],
+  ): readonly LinkedAttribute[] {
+    const known = attributesOf(node.tag);
+    return namesIn(node.attributes, patches, 'attributes')
+      .filter((name) => Object.hasOwn(known, name))
+      .map((name) => ({
+        name,
+        type: known[name]!,
+        ...varied(own(node.attributes, name), patches, (patch) => memberOf(patch.attributes, name)),
+      }));
+  }
+
+  private text(id: NodeId, { text, rich, shown: stored }: Stored<'text'>): LinkedNode {
+    const shown = shownOf(stored, patchesOf(this.doc, id));
+    const reads = this.reads()
+      .shown(shown)
+      .source(text, rich ? RICH : TEXT)
+      .done();
+    return { kind: 'text', id, reads, text, rich, shown };
+  }
+
+  private slot(id: NodeId, { slot }: Stored<'slot'>): LinkedNode {
+    const fallback = this.list(this.children.of(id));
+    return {
+      kind: 'slot',
+      id,
+      reads: this.reads().slot(slot).nodes(fallback).done(),
+      slot,
+      fallback,
+    };
+  }
+
+  private repeat(id: NodeId, node: Stored<'repeat'>): LinkedNode {
+    const items = this.list(this.children.of(id));
+    const none = this.list(this.children.of(id, NONE));
+    const reads = this.reads().nodes(items).nodes(none).without(id).all();
+    for (const [, source] of sourcesOf(node)) reads.source(source, TEXT);
+    return { kind: 'repeat', id, reads: reads.done(), query: node.query, items, none };
+  }
+
+  /** Nothing where the component is gone. What fills a slot that is gone stays stored, and is not linked. */
+  private instance(id: NodeId, node: InstanceNode): LinkedNode | undefined {
+    const component = this.find(node.component);
+    this.definitions.set(node.component, component);
+    if (component?.source.kind !== 'component') return undefined;
+    const patches = patchesOf(this.doc, id);
+    const shown = shownOf(node.shown, patches);
+    const look = lookOf(this.doc, id, node.style, node.shared, component.height + 1);
+    const reads = this.reads().shown(shown).look(look);
+    const slots: Record<string, readonly LinkedNode[]> = {};
+    for (const slot of Object.keys(component.source.slots).sort()) {
+      const filled = this.list(this.children.of(id, slot));
+      if (filled.length > 0) slots[slot] = filled;
+      reads.nodes(filled);
+    }
+    const values: Record<string, Varied> = {};
+    for (const { id: property, property: made } of component.properties) {
+      const value = varied(own(node.values, property), patches, (patch) =>
+        memberOf(patch.values, property),
+      );
+      if (!value.source && value.stead.length === 0) continue;
+      values[property] = value;
+      reads.varied(value, made.type);
+    }
+    if (component.readsData) reads.all();
+    return { kind: 'instance', id, reads: reads.done(), component, values, slots, look, shown };
+  }
+}
+
+/** Whether a node is shown: nothing where it always is. */
+function shownOf(source: Source | undefined, patches: readonly NodePatch[]): Varied | undefined {
+  const shown = varied(source, patches, (patch) => patch.shown);
+  return source || shown.stead.length > 0 ? shown : undefined;
+}
+
+/** A root whose component is gone resolves to nothing. */
+function emptyRoot(id: NodeId): LinkedNode {
+  return { kind: 'slot', id, slot: '', fallback: [], reads: new ReadsBuilder(null).done() };
+}

@@ -1,0 +1,105 @@
+import {
+  BOOLEAN,
+  chainOf,
+  isWide,
+  kindOf,
+  own,
+  type NodeId,
+  type Source,
+  type TreeDoc,
+  type TypeSpec,
+} from '../model';
+import type { LinkedNode, Look, Reads, Varied } from './linked';
+
+/** Gathers what a node reads. */
+export class ReadsBuilder {
+  private readonly properties = new Set<string>();
+  private readonly repeats = new Set<string>();
+  private readonly slots = new Set<string>();
+  private page = false;
+  private data = false;
+
+  constructor(private readonly doc: TreeDoc | null) {}
+
+  shown(shown: Varied | undefined): this {
+    return shown ? this.varied(shown, BOOLEAN) : this;
+  }
+
+  varied({ source, stead }: Varied, type: TypeSpec): this {
+    if (source) this.source(source, type);
+    for (const each of stead) {
+      this.source(each.source, type);
+      for (const { property } of each.when) this.properties.add(property);
+    }
+    return this;
+  }
+
+  source(source: Source, type: TypeSpec): this {
+    for (const each of chainOf(source)) this.one(each, type);
+    return this;
+  }
+
+  /** Only what is written and read as one plain type needs no data: a field is read by its declared type. */
+  private one(source: Source, type: TypeSpec): void {
+    if (kindOf(type.kind).asksSite || !isWide(type)) this.data = true;
+    switch (source.is) {
+      case 'value':
+        if (source.type !== type.kind) this.data = true;
+        break;
+      case 'property': {
+        this.properties.add(source.property);
+        const property =
+          this.doc?.kind === 'component' ? own(this.doc.properties, source.property) : undefined;
+        if (source.path?.length || property?.type.kind !== type.kind) this.data = true;
+        break;
+      }
+      case 'field':
+        if (source.from === 'page') this.page = true;
+        else this.repeats.add(source.from.repeat);
+        this.data = true;
+    }
+  }
+
+  nodes(nodes: readonly LinkedNode[]): this {
+    for (const { reads } of nodes) {
+      for (const id of reads.properties) this.properties.add(id);
+      for (const id of reads.repeats) this.repeats.add(id);
+      for (const id of reads.slots) this.slots.add(id);
+      this.page ||= reads.page;
+      this.data ||= reads.data;
+    }
+    return this;
+  }
+
+  look({ classes, customs }: Look): this {
+    for (const { when } of classes) for (const { property } of when) this.properties.add(property);
+    for (const { source, type } of customs) this.source(source, type);
+    return this;
+  }
+
+  slot(id: string): this {
+    this.slots.add(id);
+    return this;
+  }
+
+  /** A repeat gives the entry that what stands in it reads. */
+  without(repeat: NodeId): this {
+    this.repeats.delete(repeat);
+    return this;
+  }
+
+  all(): this {
+    this.data = true;
+    return this;
+  }
+
+  done(): Reads {
+    return {
+      properties: [...this.properties].sort(),
+      page: this.page,
+      repeats: [...this.repeats].sort(),
+      slots: [...this.slots].sort(),
+      data: this.data,
+    };
+  }
+}
