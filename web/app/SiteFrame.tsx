@@ -5,6 +5,7 @@ import { Button } from 'antd';
 import { Connection } from '../bench/Connection';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { useApp } from '../store/store';
+import './SiteFrame.css';
 
 /** The frame of a site's screens other than the bench. */
 export function SiteFrame(): ReactNode {

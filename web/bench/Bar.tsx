@@ -9,6 +9,7 @@ import { BASE_WIDTH } from '../canvas/Canvas';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { Connection } from './Connection';
+import './Bar.css';
 
 interface BarProps {
   readonly doc: TreeDoc;

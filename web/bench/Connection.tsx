@@ -5,6 +5,7 @@ import { Dangling } from '../site/Dangling';
 import { useDerived, useSync } from '../site/SiteProvider';
 import type { Conflict } from '../store/pending';
 import { count } from './words';
+import './Connection.css';
 
 /** Whether everything done here is saved; what waits; what met somebody else's change. */
 export function Connection(): ReactNode {

@@ -8,6 +8,7 @@ import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { nextPlace } from './next-place';
 import { usePlacing, type Placeable } from '../canvas/placing';
+import './GoLine.css';
 
 interface Option {
   readonly value: string;

@@ -12,6 +12,7 @@ import {
   type Keymap,
   type SingleKey,
 } from '../store/keymap';
+import './Keys.css';
 
 /** Every key of the bench with what it does; single keys can be changed and turned off. */
 export function Keys(): ReactNode {

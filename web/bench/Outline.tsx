@@ -26,6 +26,7 @@ import { nodeName, shortName } from '@sormet/core/edit';
 import { useApp, useAppDispatch } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
+import './Outline.css';
 
 interface Row {
   readonly id: string;

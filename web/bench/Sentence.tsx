@@ -6,9 +6,11 @@ import { useApp, useAppDispatch } from '../store/store';
 import { siteActions } from '../store/site-slice';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
-import { litRule, useRuleWords } from './ledger/StyleLedger';
+import { litRule } from './ledger/style/lit-rule';
+import { useRuleWords } from './ledger/style/rule-words';
 import type { Selected } from './use-selected';
 import { componentWords, count, documentWords, reachWords } from './words';
+import './Sentence.css';
 
 type Edge = 'definition' | 'instance' | 'plain' | 'bound' | 'none';
 

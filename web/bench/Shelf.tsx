@@ -7,6 +7,7 @@ import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { nextPlace } from './next-place';
 import { usePlacing, type Placeable } from '../canvas/placing';
+import './Shelf.css';
 
 /** What can be placed: components by folder with their reach, ready sections, elements. */
 export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {

@@ -17,6 +17,7 @@ import { valueWords } from '../values/show-value';
 import { benchActions } from '../store/bench-slice';
 import type { Selected } from './use-selected';
 import { componentWords, documentWords } from './words';
+import './Trace.css';
 
 /** Where each value of what is selected comes from, step by step. */
 export function Trace({ selected }: { selected: Selected | undefined }): ReactNode {

@@ -14,7 +14,7 @@ import type { AppliedBlock } from '@sormet/core/style';
 
 import { useApp } from '../store/store';
 import { elementOf, resolvedOf } from '../canvas/address';
-import { useBuilt } from '../canvas/Canvas';
+import { useBuilt } from '../canvas/use-built';
 import { useDerived } from '../site/SiteProvider';
 
 /** What is selected, with everything the ledger says about it. */

@@ -2,6 +2,7 @@ import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { Button, Modal } from 'antd';
 import { danglingIn, documentWord } from '@sormet/core/edit';
 import { useDerived, useSync } from './SiteProvider';
+import './Dangling.css';
 
 /** What on this site points at nothing, as an earlier version may have left it, each with a way to mend it. */
 export function Dangling(): ReactNode {

@@ -21,6 +21,7 @@ import { useAppDispatch } from '../store/store';
 import { siteActions } from '../store/site-slice';
 import { ShowValue } from './show-value';
 import { WordSteps } from './word-steps';
+import './values.css';
 
 interface EditorProps {
   readonly type: TypeSpec;

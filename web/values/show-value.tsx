@@ -11,6 +11,7 @@ import {
   richWords,
 } from '@sormet/core/model';
 import type { Known } from '@sormet/core/value';
+import './values.css';
 
 /** A value in words, short enough for a cell. */
 export function valueWords(documents: Documents, value: Known | undefined): string {

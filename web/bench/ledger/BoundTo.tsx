@@ -4,6 +4,7 @@ import { Unlink } from 'lucide-react';
 import type { Source } from '@sormet/core/model';
 import type { FittingField } from '../../values/fields';
 import { keepFocus } from './keep-focus';
+import './BoundTo.css';
 
 type FieldSource = Extract<Source, { is: 'field' }>;
 type Choice = 'default' | 'nothing' | 'hide';

@@ -5,6 +5,7 @@ import type { HistoryLine } from '@sormet/core/api';
 import { api } from '../../site/api';
 import { useSync } from '../../site/SiteProvider';
 import { momentWords } from '../words';
+import './HistoryList.css';
 
 /** What was done on the site, newest first: one line for one stretch of typing or moving. */
 export function HistoryList(): ReactNode {

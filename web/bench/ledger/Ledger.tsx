@@ -8,7 +8,8 @@ import { ElementValues } from './ElementValues';
 import { ExposeTable } from './ExposeTable';
 import { HistoryList } from './HistoryList';
 import { InstanceValues } from './InstanceValues';
-import { StyleLedger } from './StyleLedger';
+import { StyleLedger } from './style/StyleLedger';
+import './Ledger.css';
 
 const TABS: readonly { key: LedgerTab; label: string }[] = [
   { key: 'values', label: 'Values' },

@@ -19,6 +19,8 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { count } from '../../bench/words';
 import { ShowValue } from '../../values/show-value';
 import { ValueEditor } from '../../values/ValueEditor';
+import './ContentScreen.css';
+import '../screens.css';
 
 /** Content: its types, the entries of one as a table, one entry as a form beside it. */
 export function ContentScreen(): ReactNode {

@@ -6,6 +6,7 @@ import { folderOf } from '@sormet/core/edit';
 import { count, documentWords, reachWords } from '../../bench/words';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { useState } from 'react';
+import '../screens.css';
 
 /** All components by folder, with whom each reaches. */
 export function LibraryScreen(): ReactNode {

@@ -13,6 +13,7 @@ import {
 import { shortName } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { count } from '../../bench/words';
+import '../screens.css';
 
 /** All pages as a tree by path, with their state and the components each places. */
 export function PagesScreen(): ReactNode {

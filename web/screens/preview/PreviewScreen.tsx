@@ -7,6 +7,8 @@ import { widthsOf, type Width } from '@sormet/core/style';
 import { useApp } from '../../store/store';
 import { doneBy } from '../../store/keymap';
 import { useDerived, useSync } from '../../site/SiteProvider';
+import './PreviewScreen.css';
+import '../screens.css';
 
 /** A page as visitors will see it, from the origin of the sites, at every width. */
 export function PreviewScreen(): ReactNode {

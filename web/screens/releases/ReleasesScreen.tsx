@@ -5,6 +5,8 @@ import type { PlanAnswer, ReleaseSummary } from '@sormet/core/api';
 import { api } from '../../site/api';
 import { useSync } from '../../site/SiteProvider';
 import { count, momentWords } from '../../bench/words';
+import './ReleasesScreen.css';
+import '../screens.css';
 
 /** What publishing would change and why, its progress, and past releases. */
 export function ReleasesScreen(): ReactNode {

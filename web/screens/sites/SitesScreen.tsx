@@ -4,6 +4,8 @@ import { Alert, Button, Skeleton } from 'antd';
 import type { SiteSummary } from '@sormet/core/api';
 import { api } from '../../site/api';
 import { count } from '../../bench/words';
+import './SitesScreen.css';
+import '../screens.css';
 
 /** All sites, each with its state. */
 export function SitesScreen(): ReactNode {

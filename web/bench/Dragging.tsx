@@ -1,0 +1,48 @@
+import { useState, type ReactNode } from 'react';
+import {
+  DndContext,
+  DragOverlay,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragStartEvent,
+} from '@dnd-kit/core';
+import { docOf, type Documents } from '@sormet/core/model';
+import { shortName, STARTERS } from '@sormet/core/edit';
+import type { Placeable } from '../canvas/placing';
+import { useDerived } from '../site/SiteProvider';
+
+/** How far a pointer moves before it drags, in CSS px: less is a press. */
+const FAR_ENOUGH = 5;
+
+/** Everything between which things of the shelf are dragged, with the name of what is dragged at the pointer. */
+export function Dragging({ children }: { children: ReactNode }): ReactNode {
+  const { documents } = useDerived();
+  const [dragging, setDragging] = useState<string | null>(null);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: FAR_ENOUGH } }),
+  );
+  const drop = () => setDragging(null);
+  return (
+    <DndContext
+      sensors={sensors}
+      onDragStart={({ active }: DragStartEvent) =>
+        setDragging(placeableName(documents, active.data.current as Placeable))
+      }
+      onDragEnd={drop}
+      onDragCancel={drop}
+    >
+      {children}
+      <DragOverlay dropAnimation={null}>
+        {dragging ? <div className="drag-chip">{dragging}</div> : null}
+      </DragOverlay>
+    </DndContext>
+  );
+}
+
+function placeableName(documents: Documents, placeable: Placeable): string {
+  if (placeable.is === 'starter')
+    return STARTERS.find(({ key }) => key === placeable.key)?.label ?? '';
+  const component = docOf(documents, 'component', placeable.id);
+  return component ? shortName(component.name) : '';
+}

@@ -1,0 +1,94 @@
+import { useState, type ReactNode } from 'react';
+import { Input, Modal } from 'antd';
+import { newId, type Documents } from '@sormet/core/model';
+import { nodeName } from '@sormet/core/edit';
+import { useDerived, useSync } from '../site/SiteProvider';
+import { benchActions } from '../store/bench-slice';
+import { useApp, useAppDispatch } from '../store/store';
+import type { Selected } from './use-selected';
+
+/** How many values read from around what is selected a component may take along. */
+const MOST_HANDED_IN = 40;
+
+/** Making a component of what is selected: asking for its name, and the dialog that asks. */
+export function useMakeComponent(selected: Selected | undefined): {
+  readonly ask: () => void;
+  readonly dialog: ReactNode;
+} {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const [name, setName] = useState<string | null>(null);
+  const ask = () => {
+    const suggested = selected && suggestedName(documents, selected);
+    if (suggested !== undefined) setName(suggested);
+    else
+      dispatch(
+        benchActions.notice(
+          'Select an element or an instance first; it becomes a component with all it holds.',
+        ),
+      );
+  };
+  const make = (chosen: string) => {
+    if (!selected) return;
+    const component = newId();
+    const instance = newId();
+    const ids = Array.from({ length: MOST_HANDED_IN }, newId);
+    const done = sync.edit({
+      name: 'makeComponent',
+      args: { doc: selected.doc.id, node: selected.id, name: chosen, component, instance, ids },
+    });
+    if (!done) return;
+    setName(null);
+    dispatch(benchActions.select({ doc: selected.doc.id, nodes: [instance] }));
+    dispatch(benchActions.openBeside(component));
+  };
+  return { ask, dialog: <NameDialog name={name} onName={setName} onMake={make} /> };
+}
+
+/** A name for a component of what is selected; nothing where none can be made of it. */
+function suggestedName(documents: Documents, { node, isRoot }: Selected): string | undefined {
+  return isRoot || (node.kind !== 'element' && node.kind !== 'instance')
+    ? undefined
+    : `Sections/${nodeName(documents, node)}`;
+}
+
+function NameDialog({
+  name,
+  onName,
+  onMake,
+}: {
+  name: string | null;
+  onName: (name: string | null) => void;
+  onMake: (name: string) => void;
+}): ReactNode {
+  const refusal = useApp((state) => state.site.refusal);
+  const typed = (name ?? '').trim();
+  const sound = /^[^/]+(\/[^/]+)*$/.test(typed);
+  return (
+    <Modal
+      open={name !== null}
+      title="Make component"
+      okText="Make component"
+      cancelText="Leave it"
+      okButtonProps={{ disabled: !sound }}
+      onOk={() => onMake(typed)}
+      onCancel={() => onName(null)}
+      destroyOnHidden
+    >
+      <p>What is selected becomes its first instance. A folder stands before a slash.</p>
+      <Input
+        autoFocus
+        aria-label="Name of the component"
+        value={name ?? ''}
+        onChange={({ target }) => onName(target.value)}
+        onPressEnter={() => sound && onMake(typed)}
+      />
+      {refusal ? (
+        <p className="cell-error" role="alert">
+          {refusal.says}
+        </p>
+      ) : null}
+    </Modal>
+  );
+}

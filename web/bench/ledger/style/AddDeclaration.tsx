@@ -1,0 +1,49 @@
+import { useRef, useState, type ReactNode } from 'react';
+import { AutoComplete } from 'antd';
+import { expand } from '@sormet/core/style';
+
+/** The field under the table that makes a row for another CSS property. */
+export function AddDeclaration({ onAdd }: { onAdd: (property: string) => void }): ReactNode {
+  const [typed, setTyped] = useState('');
+  const [wrong, setWrong] = useState('');
+  /** Whether what is typed was dropped: the field tells of it once more when it loses the focus. */
+  const dropped = useRef(false);
+  const add = (name: string) => {
+    if (dropped.current) return setTyped('');
+    const property = name.trim().toLowerCase();
+    if (property === '') return;
+    const tried = expand(property, 'inherit');
+    if (!tried.ok && tried.reason.startsWith('There is no property')) return setWrong(tried.reason);
+    setTyped('');
+    setWrong('');
+    onAdd(property);
+  };
+  return (
+    <span
+      onKeyDownCapture={({ key }) => {
+        dropped.current = key === 'Escape';
+        if (!dropped.current) return;
+        setTyped('');
+        setWrong('');
+      }}
+    >
+      <AutoComplete
+        size="small"
+        variant="borderless"
+        value={typed}
+        aria-label="Add a declaration"
+        placeholder="add a declaration"
+        onChange={setTyped}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') add(typed);
+        }}
+        onBlur={() => add(typed)}
+      />
+      {wrong ? (
+        <span className="cell-error" role="alert">
+          {wrong}
+        </span>
+      ) : null}
+    </span>
+  );
+}

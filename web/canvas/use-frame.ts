@@ -1,0 +1,76 @@
+import { useCallback, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
+import type { Built } from '@sormet/core/resolve';
+
+/** The frame that a document is drawn in, and how large what it shows is, in its own CSS px. */
+export interface Frame {
+  readonly frame: RefObject<HTMLIFrameElement | null>;
+  /** Where to draw; nothing until the frame is there. */
+  readonly body: HTMLElement | null;
+  readonly onLoad: () => void;
+  readonly height: number;
+  /** How far a definition reaches to the right, with some room beside it; nothing when it shows nothing. */
+  readonly natural: number | null;
+}
+
+/** How high a frame is before anything was measured in it. */
+const UNMEASURED = 400;
+
+/**
+ * Keeps the frame's stylesheet and its measures up to date. Things move when the tree, the CSS or the width is another,
+ * and when fonts and pictures arrive later; whoever draws over it is drawn again then.
+ */
+export function useFrame({
+  css,
+  language,
+  built,
+  width,
+}: {
+  css: string;
+  language: string;
+  built: Built | undefined;
+  width: number;
+}): Frame {
+  const frame = useRef<HTMLIFrameElement>(null);
+  const [body, setBody] = useState<HTMLElement | null>(null);
+  const [height, setHeight] = useState(UNMEASURED);
+  const [natural, setNatural] = useState<number | null>(null);
+  const [, redraw] = useState(0);
+
+  const measure = useCallback(() => {
+    const inner = frame.current?.contentDocument?.body;
+    if (!inner) return;
+    const root = inner.firstElementChild?.getBoundingClientRect();
+    setHeight(Math.max(60, Math.ceil(root?.height ?? inner.scrollHeight)));
+    setNatural(root ? Math.max(240, Math.ceil(root.right + 16)) : null);
+    redraw((n) => n + 1);
+  }, []);
+
+  useLayoutEffect(() => {
+    if (!body) return;
+    const style = frame.current!.contentDocument!.getElementById('sormet-css')!;
+    if (style.textContent !== css) style.textContent = css;
+    measure();
+  }, [body, css, built, width, measure]);
+
+  useEffect(() => {
+    if (!body) return undefined;
+    const observer = new ResizeObserver(measure);
+    observer.observe(body);
+    return () => observer.disconnect();
+  }, [body, measure]);
+
+  const onLoad = useCallback(() => {
+    const inner = frame.current!.contentDocument!;
+    inner.documentElement.lang = language;
+    const style = inner.createElement('style');
+    style.id = 'sormet-css';
+    inner.head.append(style);
+    inner.addEventListener('submit', (event) => event.preventDefault());
+    inner.addEventListener('click', (event) => event.preventDefault());
+    setBody(inner.body);
+    void inner.fonts.ready.then(measure);
+    inner.addEventListener('load', measure, true);
+  }, [language, measure]);
+
+  return { frame, body, onLoad, height, natural };
+}

@@ -1,0 +1,73 @@
+import { useCallback, useEffect } from 'react';
+import type { Resolved, ResolvedElement } from '@sormet/core/resolve';
+import { useDerived } from '../site/SiteProvider';
+import { benchActions } from '../store/bench-slice';
+import { useApp, useAppDispatch } from '../store/store';
+import { resolvedOf, textTarget } from './address';
+import type { Stage } from './stage';
+import { useTyping } from './typing';
+
+/** The smallest size at which text is typed, in px of the screen: what is drawn smaller is drawn larger meanwhile. */
+const LEGIBLE = 13;
+
+/**
+ * Typing into texts of a stage: where somebody asks for it, and in the first text of what was placed last.
+ * @param onZoom told at which share of its size to draw meanwhile; `null` when it is over
+ */
+export function useTypingHere(
+  stage: Stage,
+  onZoom: (zoom: number | null) => void,
+): { active: boolean; start: (element: ResolvedElement) => void } {
+  const { doc, built, registry, frame, body, scale } = stage;
+  const { documents } = useDerived();
+  const dispatch = useAppDispatch();
+  const { typeInto } = useApp((state) => state.bench);
+  const { active, start: type } = useTyping({
+    frame,
+    onEnd: useCallback(() => onZoom(null), [onZoom]),
+  });
+
+  const start = useCallback(
+    (element: ResolvedElement) => {
+      if (!built) return;
+      const target = textTarget(documents, built, element);
+      if (!target.ok) {
+        dispatch(benchActions.notice(target.why));
+        return;
+      }
+      const html = registry.elementsOf(element)[0];
+      if (!html) return;
+      const size = parseFloat(frame.current!.contentWindow!.getComputedStyle(html).fontSize);
+      if (size * scale < LEGIBLE) onZoom(LEGIBLE / size);
+      type(html, target);
+      requestAnimationFrame(() => html.scrollIntoView({ block: 'nearest', inline: 'nearest' }));
+    },
+    [documents, built, dispatch, registry, frame, scale, onZoom, type],
+  );
+
+  useEffect(() => {
+    if (typeInto?.doc !== doc || !built || !body) return;
+    const first = resolvedOf(built, typeInto.node)[0];
+    const element = first && firstText(first, (each) => textTarget(documents, built, each).ok);
+    dispatch(benchActions.typeInto(null));
+    if (element) start(element);
+  }, [typeInto, doc, built, body, documents, dispatch, start]);
+
+  return { active, start };
+}
+
+/** The first element that holds a text alone and that one may type into. */
+function firstText(
+  node: Resolved,
+  fits: (element: ResolvedElement) => boolean,
+): ResolvedElement | undefined {
+  if (node.kind === 'text') return undefined;
+  const [only, ...more] = node.children;
+  if (node.kind === 'element' && only?.kind === 'text' && more.length === 0 && fits(node))
+    return node;
+  for (const child of node.children) {
+    const found = firstText(child, fits);
+    if (found) return found;
+  }
+  return undefined;
+}
