@@ -1,18 +1,39 @@
-import { chromium } from '@playwright/test';
+import { chromium, type CDPSession, type Page } from '@playwright/test';
 import { BenchHand } from '../e2e/bench';
 import { OwnServer } from '../e2e/own-server';
 import { median, rounded, type Row } from './measure';
 
+/** How many keys are typed at each place; the first ones warm up and are not counted. */
 const KEYS = 40;
+const WARMING = 10;
 
+/** What one key cost, in ms. */
 interface Felt {
-  readonly frames: number;
+  /** From the key's event to the frame that shows it being presented. */
+  readonly presented: number;
+  /** The main thread's tasks from the event until the next key, what is done after the frame among them. */
   readonly work: number;
 }
 
+/** An event of a trace, as Chromium writes it; times in µs. */
+interface TraceEvent {
+  readonly name: string;
+  readonly ph: string;
+  readonly ts: number;
+  readonly dur?: number;
+  readonly pid: number;
+  readonly tid: number;
+  readonly id?: string;
+  readonly id2?: { readonly local?: string };
+  readonly args: Readonly<Record<string, unknown>>;
+}
+
+/** As few as tell of events and tasks: tracing costs too. */
+const CATEGORIES = ['input', 'toplevel'];
+
 /**
- * In Chromium on the demo: from an input event in the ledger to the painted text, in frames and in
- * milliseconds of the main thread, beside a listener that changes the same text by hand.
+ * In Chromium on the demo, as its own trace tells it: from a key pressed in the ledger, on the page, and in a bare
+ * text field whose listener changes the same text by hand, to the frame being presented, with the main thread's work.
  */
 export async function canvasInBrowser(): Promise<Row[]> {
   const server = await OwnServer.make();
@@ -26,76 +47,115 @@ export async function canvasInBrowser(): Promise<Row[]> {
       baseURL: server.address,
       viewport: { width: 1280, height: 800 },
     });
+    const session = await browser.newBrowserCDPSession();
     const bench = new BenchHand(page);
     await bench.open('page-home');
-    await bench.clickOn(bench.canvas.locator('h1'));
+    const heading = bench.canvas.locator('h1');
+    await bench.clickOn(heading);
     await bench.tab('Values');
-    const field = bench.row('Heading text').getByRole('textbox');
-    await field.waitFor();
-    // Functions that are named in a page's script get a helper that the translator of this file leaves behind.
-    await page.evaluate('globalThis.__name = (target) => target');
-    const felt = await field.evaluate(async (input: HTMLTextAreaElement, keys: number) => {
-      const frame = document.querySelector<HTMLIFrameElement>('iframe[title="The page"]')!;
-      const heading = frame.contentDocument!.querySelector('h1')!;
-      const byHand = document.createElement('textarea');
-      document.body.append(byHand);
-      byHand.addEventListener('input', () => {
-        heading.textContent = byHand.value;
-      });
-      const setValue = Object.getOwnPropertyDescriptor(
-        HTMLTextAreaElement.prototype,
-        'value',
-      )!.set!;
-      const type = async (target: HTMLTextAreaElement, words: string): Promise<Felt> => {
-        setValue.call(target, words);
-        const start = performance.now();
-        target.dispatchEvent(new InputEvent('input', { bubbles: true }));
-        let work = performance.now() - start;
-        for (let frames = 0; frames < 20; frames += 1) {
-          // React may do its work in a microtask or a task of its own: it is counted until the text is there.
-          if (heading.textContent !== words) {
-            const waited = performance.now();
-            await Promise.resolve();
-            work += performance.now() - waited;
-          }
-          const shown = heading.textContent === words;
-          await new Promise((next) => requestAnimationFrame(next));
-          if (shown) return { frames: frames + 1, work };
-        }
-        throw new Error('The text did not show.');
-      };
-      const ledger: Felt[] = [];
-      const hand: Felt[] = [];
-      for (let i = 0; i < keys; i += 1) {
-        ledger.push(await type(input, `Bring it broken, key ${i}`));
-        await new Promise((next) => setTimeout(next, 30));
-        hand.push(await type(byHand, `By hand, key ${i}`));
-        await new Promise((next) => setTimeout(next, 30));
-        heading.textContent = `Bring it broken, key ${i}`;
-      }
-      byHand.remove();
-      return { ledger: ledger.slice(10), hand: hand.slice(10) };
-    }, KEYS);
-    const of = (list: readonly Felt[], member: keyof Felt) =>
-      median(list.map((each) => each[member]));
+    await bench.row('Heading text').getByRole('textbox').click();
+    const ledger = await typed(page, session);
+    await page.keyboard.press('Escape');
+    await bench.clickOn(heading, 'page', true);
+    const onPage = await typed(page, session);
+    await page.keyboard.press('Escape');
+    await page.evaluate(putFieldByHand);
+    const hand = await typed(page, session);
     return [
-      {
-        what: 'from the input event to the painted text',
-        figure: `${of(felt.ledger, 'frames')} frame`,
-        ratio: rounded(of(felt.ledger, 'frames') / of(felt.hand, 'frames')),
-        reference: 'a listener that changes the text by hand',
-        aim: '',
-      },
-      {
-        what: 'work of the main thread for it',
-        figure: `${of(felt.ledger, 'work').toFixed(2)} ms`,
-        ratio: null,
-        reference: `by hand ${of(felt.hand, 'work').toFixed(3)} ms`,
-        aim: '',
-      },
+      ...rowsOf('a key in the ledger', ledger, hand),
+      ...rowsOf('a key on the page', onPage, hand),
     ];
   } finally {
     await browser.close();
     await server.stop();
   }
+}
+
+/** A text field of its own beside the application, with the focus, that writes into the page's heading. */
+function putFieldByHand(): void {
+  const frame = document.querySelector<HTMLIFrameElement>('iframe[title="The page"]')!;
+  const heading = frame.contentDocument!.querySelector('h1')!;
+  const field = document.createElement('textarea');
+  field.style.cssText = 'position:fixed;right:8px;bottom:8px;z-index:9';
+  document.body.append(field);
+  field.addEventListener('input', () => {
+    heading.textContent = field.value;
+  });
+  field.focus();
+}
+
+function rowsOf(what: string, felt: readonly Felt[], hand: readonly Felt[]): Row[] {
+  const of = (list: readonly Felt[], member: keyof Felt) =>
+    median(list.map((each) => each[member]));
+  const row = (part: string, member: keyof Felt): Row => ({
+    what: `${what}: ${part}`,
+    figure: `${of(felt, member).toFixed(2)} ms`,
+    ratio: rounded(of(felt, member) / of(hand, member)),
+    reference: `a text field by hand, ${of(hand, member).toFixed(2)} ms`,
+    aim: '',
+  });
+  return [row('to its frame being presented', 'presented'), row('work of the main thread', 'work')];
+}
+
+/** Types where the focus is, one key after the other with a rest between, and reads from the trace what each cost. */
+async function typed(page: Page, session: CDPSession): Promise<Felt[]> {
+  const events: TraceEvent[] = [];
+  const collect = ({ value }: { value: object[] }) => events.push(...(value as TraceEvent[]));
+  session.on('Tracing.dataCollected', collect);
+  await session.send('Tracing.start', {
+    transferMode: 'ReportEvents',
+    traceConfig: { includedCategories: CATEGORIES },
+  });
+  for (let i = 0; i < KEYS; i += 1) {
+    await page.keyboard.press('a');
+    await page.waitForTimeout(60);
+  }
+  const complete = new Promise((done) => session.once('Tracing.tracingComplete', done));
+  await session.send('Tracing.end');
+  await complete;
+  session.off('Tracing.dataCollected', collect);
+  const felt = feltIn(events);
+  if (felt.length < KEYS - 1)
+    throw new Error(`The trace tells of ${felt.length} keys; ${KEYS} were pressed.`);
+  return felt.slice(WARMING);
+}
+
+/** What every key that made a text cost, by Chromium's own account of the way from an event to its frame. */
+function feltIn(events: readonly TraceEvent[]): Felt[] {
+  const tasks = events.filter(
+    ({ name, ph }) => ph === 'X' && name === 'ThreadControllerImpl::RunTask',
+  );
+  const mains = new Set(
+    events
+      .filter(
+        ({ name, args }) =>
+          name === 'thread_name' && (args as { name?: string }).name === 'CrRendererMain',
+      )
+      .map(({ pid, tid }) => `${pid} ${tid}`),
+  );
+  const ends = events.filter(({ name, ph }) => name === 'EventLatency' && ph === 'e');
+  const keys = events
+    .filter(({ name, ph }) => name === 'EventLatency' && ph === 'b')
+    .filter((event) => typeOf(event) === 'KEY_PRESSED')
+    .sort((a, b) => a.ts - b.ts);
+  const ofMain = tasks.filter(({ pid, tid }) => mains.has(`${pid} ${tid}`));
+  return keys.flatMap((key, i) => {
+    // Ids are used again: the end is the first of its id after the beginning.
+    const end = Math.min(
+      ...ends.filter((each) => keyOf(each) === keyOf(key) && each.ts > key.ts).map(({ ts }) => ts),
+    );
+    const next = keys[i + 1]?.ts;
+    if (end === Infinity || next === undefined) return [];
+    const work = ofMain
+      .filter(({ ts }) => ts >= key.ts && ts < next)
+      .reduce((sum, { dur = 0 }) => sum + dur, 0);
+    return [{ presented: (end - key.ts) / 1000, work: work / 1000 }];
+  });
+}
+
+const keyOf = ({ pid, id, id2 }: TraceEvent) => `${pid} ${id ?? id2?.local ?? ''}`;
+
+function typeOf({ args }: TraceEvent): string | undefined {
+  const latency = args['event_latency'] as { event_type?: string } | undefined;
+  return latency?.event_type;
 }

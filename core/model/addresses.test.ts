@@ -54,6 +54,21 @@ test('whatever is let through, a browser reads as http, https, mailto, tel or a 
   );
 });
 
+test('what is let through unread is a place on the same site, or one of https that a browser can read (URL Standard)', () => {
+  const part = fc.stringMatching(/^[\w.#/-]{0,8}$/);
+  const host = fc.stringMatching(/^[a-z0-9.-]{1,12}$/);
+  fc.assert(
+    fc.property(fc.option(host), part, (name, path) => {
+      const address = `${name === null ? '' : 'https://' + name}/${path}`;
+      if (safeAddress(address) !== address) return;
+      const url = new URL(address, 'https://site.example/page');
+      if (name === null) expect(url.origin).toBe('https://site.example');
+      else expect(url.protocol).toBe('https:');
+    }),
+    { numRuns: 3000 },
+  );
+});
+
 test.each([
   '\u0001 javascript:alert(1)',
   ' \u0001javascript:alert(1)',

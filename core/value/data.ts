@@ -134,7 +134,7 @@ class DocumentsData implements Data {
   }
 
   href(link: LinkValue): string {
-    if (link.to === 'address') return addressOf(link);
+    if (link.to === 'address') return safeAddress(link.href);
     const page = this.read('page', link.page);
     if (!page || page.draft) return '';
     if (page.entries === null) return page.path;
@@ -241,19 +241,4 @@ export function recording(data: Data, into: () => Recorded): Data {
       data.note(read);
     },
   };
-}
-
-/** Addresses that were checked already, by the link they stand in: stored links never change. */
-const checked = new WeakMap<LinkValue, string>();
-
-/** The link asked for last: whether it is empty and what it is written as are asked one after the other. */
-const last: { link: LinkValue | null; address: string } = { link: null, address: '' };
-
-function addressOf(link: LinkValue & { to: 'address' }): string {
-  if (last.link === link) return last.address;
-  let address = checked.get(link);
-  if (address === undefined) checked.set(link, (address = safeAddress(link.href)));
-  last.link = link;
-  last.address = address;
-  return address;
 }

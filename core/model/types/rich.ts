@@ -33,7 +33,7 @@ export const richKind = defineKind({
   spec: specSchema('rich', {}),
   value: RichValue,
   empty: [],
-  isEmpty: (value) => richWords(value).trim() === '',
+  isEmpty: (value) => !value.some(hasWords),
   to: { text: (value) => richWords(value) },
   from: {
     text: (value: string) => [value],
@@ -48,6 +48,11 @@ export function richWords(pieces: readonly RichPiece[]): string {
   return pieces
     .map((piece) => (typeof piece === 'string' ? piece : richWords(piece.children)))
     .join(pieces.some(isBlock) ? ' ' : '');
+}
+
+/** Whether a piece holds any word at all. */
+function hasWords(piece: RichPiece): boolean {
+  return typeof piece === 'string' ? /\S/.test(piece) : piece.children.some(hasWords);
 }
 
 function isBlock(piece: RichPiece): boolean {
