@@ -13,7 +13,7 @@ import { trace, type Step } from '@sormet/core/resolve';
 import { useApp, useAppDispatch } from '../store/store';
 import { useDerived } from '../site/SiteProvider';
 import { fieldLabel } from '../values/fields';
-import { valueWords } from '../values/show-value';
+import { valueWords } from '../values/value-words';
 import { benchActions } from '../store/bench-slice';
 import type { Selected } from './use-selected';
 import { componentWords, documentWords } from './words';
