@@ -293,7 +293,7 @@ test.describe('at the bench', () => {
     await bench.open('page-about');
     await bench.clickOn(bench.canvas.locator('h2').first());
     await bench.tab('Style');
-    const cell = page.getByRole('textbox', { name: 'color, base', exact: true });
+    const cell = await bench.styleCell('color');
     const heading = bench.canvas.locator('h2').first();
     const before = await heading.evaluate((each) => getComputedStyle(each).color);
     await cell.fill('tomato');

@@ -38,15 +38,9 @@ export class BenchHand {
   /** The row of the ledger that begins with these words, inside a group where it is named. */
   row(name: string, group?: string): Locator {
     const body = group
-      ? this.page
-          .locator('.ledger tbody', {
-            has: this.page.getByRole('columnheader', { name: group, exact: true }),
-          })
-          .or(
-            this.page.locator('.ledger tbody', {
-              has: this.page.locator('tr.ledger-group th', { hasText: new RegExp(`^${group}$`) }),
-            }),
-          )
+      ? this.page.locator('.ledger tbody', {
+          has: this.page.locator('th.ledger-group', { hasText: new RegExp(`^${group}$`) }),
+        })
       : this.page.locator('.ledger tbody');
     return body.locator('tr', {
       has: this.page.locator('th[scope=row]', { hasText: new RegExp(`^${name}$`) }),
@@ -59,9 +53,18 @@ export class BenchHand {
 
   /** Declares a CSS property in the column of a width. */
   async declare(property: string, css: string, width = 'base'): Promise<void> {
-    const cell = this.page.getByRole('textbox', { name: `${property}, ${width}`, exact: true });
+    const cell = await this.styleCell(property, width);
     await cell.fill(css);
     await cell.press('Enter');
+  }
+
+  /** The cell of a property at a width, unfolded where it is among those that do not apply yet. */
+  async styleCell(property: string, width = 'base'): Promise<Locator> {
+    const cell = this.page.getByRole('textbox', { name: `${property}, ${width}`, exact: true });
+    const folded = this.page.locator('.more-rows[aria-expanded=false]');
+    await expect(folded.or(cell).first()).toBeVisible();
+    while ((await cell.count()) === 0) await folded.first().click();
+    return cell;
   }
 
   async go(words: string): Promise<void> {

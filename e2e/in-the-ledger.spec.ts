@@ -103,3 +103,72 @@ test('several are selected with Ctrl, and removed together', async ({ page }) =>
   await page.keyboard.press('Control+z');
   await expect(section.locator('p')).toHaveCount(count);
 });
+
+test('with nothing selected the ledger shows what the page says of itself, and changes it', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await bench.open('page-guides');
+  const title = await bench.row('title').getByRole('textbox').inputValue();
+  await bench.row('name').getByRole('textbox').fill('All guides');
+  await bench.row('title').getByRole('textbox').fill('How to mend it');
+  const path = bench.row('path').getByRole('textbox');
+  await path.fill('/about');
+  await path.press('Enter');
+  await expect(bench.row('path').getByRole('alert')).toContainText('would both have the path');
+  await expect(path).toHaveValue('/about');
+  await path.fill('/mending');
+  await path.press('Enter');
+  await expect(bench.row('path').getByRole('alert')).toBeHidden();
+  await bench.choose('Whether the page is published', 'no');
+  await expect(bench.row('published')).toContainText('a draft');
+  await bench.saved();
+  await page.reload();
+  await expect(bench.row('path').getByRole('textbox')).toHaveValue('/mending');
+  await expect(bench.row('title').getByRole('textbox')).toHaveValue('How to mend it');
+  await expect(bench.row('published')).toContainText('a draft');
+  // Everything as it was, for whoever comes next.
+  await bench.row('name').getByRole('textbox').fill('Guides');
+  await bench.row('title').getByRole('textbox').fill(title);
+  await path.fill('/guides');
+  await path.press('Enter');
+  await bench.choose('Whether the page is published', 'yes');
+  await bench.saved();
+});
+
+test('an empty slot of a definition is seen as a labelled place, and on no page', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await page.goto('/sites/brackenfold/bench/lines');
+  const drawn = bench.definition;
+  const place = drawn.locator('[data-slot-place]');
+  await expect(place).toHaveAttribute('data-slot-place', 'slot: lines · empty');
+  const box = (await place.boundingBox())!;
+  expect(box.height).toBeGreaterThan(16);
+  await bench.open('page-home');
+  await expect(bench.canvas.locator('[data-slot-place]')).toHaveCount(0);
+});
+
+test('what is edited has two thirds of the room; a definition is drawn at the width one types', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await bench.open('page-home');
+  await bench.clickOn(bench.canvas.locator('h1'));
+  await page.keyboard.press('b');
+  await expect(bench.definition.locator('h1')).toBeVisible();
+  const widthOf = async (kind: 'page' | 'definition') =>
+    (await page.locator(`.pane-${kind}`).boundingBox())!.width;
+  const share = async () =>
+    (await widthOf('definition')) / ((await widthOf('definition')) + (await widthOf('page')));
+  await expect.poll(share).toBeGreaterThan(0.6);
+  await bench.clickOn(bench.canvas.locator('h1'));
+  await expect.poll(share).toBeLessThan(0.4);
+  const width = page.getByRole('textbox', { name: 'Width at which the definition is drawn' });
+  await width.fill('600');
+  await width.press('Enter');
+  await expect
+    .poll(() => bench.definition.locator('html').evaluate((html) => html.clientWidth))
+    .toBe(600);
+});

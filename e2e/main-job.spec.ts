@@ -75,7 +75,7 @@ test('one section is made reusable, exposed, bound and published', async ({ page
     await page.getByRole('button', { name: 'select its root' }).click();
     await bench.tab('Values');
     await expect(sentence).toHaveAttribute('data-edge', 'definition');
-    const groups = page.locator('.ledger tr.ledger-group th');
+    const groups = page.locator('.ledger th.ledger-group');
     await expect(groups).toHaveText(['Words', 'Heading', 'Text', 'Button', 'Picture']);
     for (const label of [
       'Heading text',
@@ -187,7 +187,7 @@ test('one section is made reusable, exposed, bound and published', async ({ page
 
   await test.step('9: the definition changes; every instance follows, own and bound values stay', async () => {
     await page.keyboard.press('b');
-    await expect(sentence).toContainText('3 instances in 3 documents, 14 published pages');
+    await expect(sentence).toContainText('3 instances in 3 documents, on 14 published pages');
     await bench.tab('Style');
     await bench.declare('padding', '96px 48px');
     const shed = canvas.locator('main > section').first();

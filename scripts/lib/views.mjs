@@ -52,6 +52,8 @@ export async function takePictures(address, folder, say) {
     await page.getByRole('tab', { name: 'Style' }).click();
     const declare = async (property, css, width = 'base') => {
       const cell = page.getByRole('textbox', { name: `${property}, ${width}`, exact: true });
+      const folded = page.locator('.more-rows[aria-expanded=false]');
+      while ((await cell.count()) === 0) await folded.first().click();
       await cell.fill(css);
       await cell.press('Enter');
     };

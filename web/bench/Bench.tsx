@@ -3,13 +3,14 @@ import { useNavigate, useParams } from 'react-router';
 import { Button, Empty } from 'antd';
 import { docOf, rootOf, treeDocOf } from '@sormet/core/model';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions } from '../store/bench-slice';
+import { benchActions, keepFolds } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
 import { Bar } from './Bar';
 import { Dragging } from './Dragging';
 import { GoLine } from './GoLine';
 import { Keys } from './Keys';
 import { Ledger } from './ledger/Ledger';
+import { LedgerTabs } from './ledger/LedgerTabs';
 import { useMakeComponent } from './MakeComponent';
 import { BesidePane } from './panes/BesidePane';
 import { Columns } from './panes/Columns';
@@ -46,6 +47,7 @@ export function Bench(): ReactNode {
     onBeside,
   });
   useBenchKeys(selected, actions);
+  useEffect(() => keepFolds(folded), [folded]);
   useEffect(() => {
     dispatch(benchActions.leave());
   }, [id, dispatch]);
@@ -67,10 +69,14 @@ export function Bench(): ReactNode {
           left={<LeftSide doc={outlined.id} isPage={outlined.kind === 'page'} />}
           open={<OpenPane doc={doc} entry={entry} />}
           beside={definition ? <BesidePane definition={definition} /> : null}
+          edited={definition && outlined === definition ? 'definition' : 'page'}
           ledger={
             <div className="bench-ledger">
-              <Sentence selected={selected} />
-              {folded.ledger ? null : <Ledger selected={selected} />}
+              <div className="ledger-line">
+                <Sentence doc={outlined} selected={selected} />
+                <LedgerTabs selected={selected} />
+              </div>
+              {folded.ledger ? null : <Ledger doc={outlined} selected={selected} />}
             </div>
           }
         />

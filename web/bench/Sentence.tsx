@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Button } from 'antd';
-import { docOf, isPerEntry } from '@sormet/core/model';
+import { docOf, isPerEntry, type TreeDoc } from '@sormet/core/model';
 import { describe } from '../canvas/address';
 import { useApp, useAppDispatch } from '../store/store';
 import { siteActions } from '../store/site-slice';
@@ -15,7 +15,14 @@ import './Sentence.css';
 type Edge = 'definition' | 'instance' | 'plain' | 'bound' | 'none';
 
 /** What is being edited and whom it reaches, said before anything is typed. */
-export function Sentence({ selected }: { selected: Selected | undefined }): ReactNode {
+export function Sentence({
+  doc: open,
+  selected,
+}: {
+  /** What is open. */
+  doc: TreeDoc;
+  selected: Selected | undefined;
+}): ReactNode {
   const { documents, reach } = useDerived();
   const dispatch = useAppDispatch();
   const { notice, tab, lit, beside } = useApp((state) => state.bench);
@@ -42,9 +49,10 @@ export function Sentence({ selected }: { selected: Selected | undefined }): Reac
   if (!selected)
     return (
       <div className="sentence edge-none">
-        <span>
-          Nothing is selected. Click something on the page, or press <kbd>g</kbd> to place, go or
-          do.
+        <span className="sentence-words">
+          Nothing is selected: below stands what{' '}
+          {open.kind === 'page' ? 'the page' : 'the definition'} says of itself. Click something, or
+          press <kbd>g</kbd> to place, go or do.
         </span>
       </div>
     );
@@ -61,7 +69,7 @@ export function Sentence({ selected }: { selected: Selected | undefined }): Reac
     body = (
       <>
         You are styling <b>every {rule.origin.tag}</b> of the site:{' '}
-        {count(words(rule.origin).reach, 'element')} in all documents.
+        {count(words.reach(rule.origin), 'element')} in all documents.
       </>
     );
   } else if (definition) {
@@ -70,21 +78,18 @@ export function Sentence({ selected }: { selected: Selected | undefined }): Reac
     const what = whole ? `all of ${componentWords(documents, definition.id)}` : name;
     body = (
       <>
-        You are {tab === 'style' ? 'styling' : 'editing'} <b>{what}</b> in the definition of{' '}
-        {componentWords(documents, definition.id)}: the change reaches{' '}
-        {reachWords(reach.answer(definition.id))}.
+        You are {tab === 'style' ? 'styling' : 'editing'} <b>{what}</b> in{' '}
+        {whole ? 'its definition' : `the definition of ${componentWords(documents, definition.id)}`}
+        : {reachWords(reach.answer(definition.id))}.
       </>
     );
   } else if (node.kind === 'instance') {
     edge = 'instance';
-    const bound = Object.values(node.values).some(({ is }) => is === 'field');
     const entries = doc.kind === 'page' && isPerEntry(doc) ? reach.publishedAt(doc.id) : 0;
     body = (
       <>
-        You are {verb} <b>{name}</b> on {documentWords(documents, doc.id)} only.
-        {entries > 0
-          ? ` What is set here shows on all ${entries} of its pages${bound ? '; bound values follow each entry' : ''}.`
-          : ''}
+        You are {verb} <b>{name}</b> on {documentWords(documents, doc.id)}
+        {entries > 0 ? `: all ${entries} of its pages.` : ' only.'}
       </>
     );
   } else {
@@ -106,12 +111,10 @@ export function Sentence({ selected }: { selected: Selected | undefined }): Reac
           size="small"
           type="text"
           className="to-definition"
+          title={`The definition reaches ${reachWords(reach.answer(placed.id))}.`}
           onClick={() => dispatch(benchActions.openBeside(beside === placed.id ? null : placed.id))}
         >
-          {beside === placed.id
-            ? 'Close the definition'
-            : `Edit the definition: reaches ${reachWords(reach.answer(placed.id))}`}{' '}
-          <kbd>b</kbd>
+          {beside === placed.id ? 'Close the definition' : 'Edit the definition'} <kbd>b</kbd>
         </Button>
       ) : edge === 'definition' ? (
         <span className="quiet">undo takes it all back</span>

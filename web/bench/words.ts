@@ -7,12 +7,12 @@ export function count(n: number, one: string, many = one + 's'): string {
   return `${n} ${n === 1 ? one : many}`;
 }
 
-/** Whom a definition reaches, in words: `3 instances in 3 documents, 14 published pages`. */
+/** Whom a definition reaches, in words: `3 instances in 2 documents, on 14 published pages`. */
 export function reachWords({ instances, published }: Answer): string {
   const places = instances.filter(({ kind }) => kind === 'places');
   const documents = new Set(places.map(({ from }) => from));
   if (places.length === 0) return 'no instance yet';
-  return `${count(places.length, 'instance')} in ${count(documents.size, 'document')}, ${count(published, 'published page')}`;
+  return `${count(places.length, 'instance')} in ${count(documents.size, 'document')}, on ${count(published, 'published page')}`;
 }
 
 /** The same where there is little room: `reaches 3 on 14 pages`. */

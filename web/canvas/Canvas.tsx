@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { useDroppable } from '@dnd-kit/core';
-import type { EntryDoc } from '@sormet/core/model';
+import { docOf, type EntryDoc } from '@sormet/core/model';
 import { widthsOf } from '@sormet/core/style';
 import { useDerived } from '../site/SiteProvider';
 import { useApp } from '../store/store';
@@ -10,6 +10,7 @@ import { Draw } from './draw';
 import type { Landing } from './landing';
 import { Marks } from './Marks';
 import { Registry } from './registry';
+import { SlotPlaces, slotPlacesOf } from './slot-places';
 import { elementAt, type Stage } from './stage';
 import { useBuilt } from './use-built';
 import { useDropping } from './use-dropping';
@@ -28,12 +29,30 @@ interface CanvasProps {
   readonly entry: EntryDoc | undefined;
   /** The word and colour of its edge. */
   readonly kind: 'page' | 'definition';
-  /** Told the share of its full size at which the canvas is shown. */
-  readonly onScale?: (scale: number) => void;
+  /** The width at which a definition is drawn, in CSS px; `null` for one at which its text can be read. */
+  readonly drawnAt?: number | null;
+  readonly onDrawn?: (drawn: Drawn) => void;
+}
+
+/** At which width something is drawn, in CSS px, and at which share of its full size. */
+export interface Drawn {
+  readonly width: number;
+  readonly scale: number;
+}
+
+export const UNDRAWN: Drawn = Object.freeze({ width: BASE_WIDTH, scale: 1 });
+
+/** The share of its full size at which a definition's text can still be read. */
+const LEGIBLE_SHARE = 0.68;
+
+/** The width at which a definition is drawn so that it fits its pane legibly: in whole tens, never narrower than a telephone. */
+function legibleWidth(paneWidth: number): number {
+  if (paneWidth === 0) return BASE_WIDTH;
+  return Math.min(BASE_WIDTH, Math.max(360, Math.floor(paneWidth / LEGIBLE_SHARE / 10) * 10));
 }
 
 /** A live picture of a document: nothing inside it runs; everything done to it is done from outside. */
-export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
+export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProps): ReactNode {
   const { documents } = useDerived();
   const { site } = documents;
   const { width } = useApp((state) => state.bench);
@@ -44,13 +63,19 @@ export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
     () => (built ? styles.of(documents, built.linked) : ''),
     [styles, documents, built],
   );
+  const component = docOf(documents, 'component', doc);
+  const places = useMemo(
+    () => (component ? slotPlacesOf(documents, component) : {}),
+    [documents, component],
+  );
   const pane = useRef<HTMLDivElement>(null);
   const paneWidth = usePaneWidth(pane);
   const [landing, setLanding] = useState<Landing | null>(null);
   const [zoom, setZoom] = useState<number | null>(null);
 
   const max = widthsOf(site).find(({ id }) => id === width)?.max ?? Infinity;
-  const frameWidth = Math.min(max, BASE_WIDTH);
+  const full = kind === 'page' ? BASE_WIDTH : (drawnAt ?? legibleWidth(paneWidth));
+  const frameWidth = Math.min(max, full);
   const { frame, body, onLoad, height, natural } = useFrame({
     css,
     language: site.language,
@@ -61,7 +86,7 @@ export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
     kind === 'definition' && natural !== null ? Math.min(natural, frameWidth) : frameWidth;
   const fit = paneWidth > 0 ? Math.min(1, paneWidth / shownWidth) : 0.5;
   const scale = zoom ?? fit;
-  useEffect(() => onScale?.(scale), [onScale, scale]);
+  useEffect(() => onDrawn?.({ width: frameWidth, scale }), [onDrawn, frameWidth, scale]);
 
   const stage: Stage = { doc, built, registry, frame, pane, body, scale };
   const typing = useTypingHere(stage, setZoom);
@@ -86,7 +111,12 @@ export function Canvas({ doc, entry, kind, onScale }: CanvasProps): ReactNode {
           style={{ width: frameWidth, height, transform: `scale(${scale})` }}
         />
         {body && built?.root
-          ? createPortal(<Draw node={built.root} registry={registry} />, body)
+          ? createPortal(
+              <SlotPlaces value={places}>
+                <Draw node={built.root} registry={registry} />
+              </SlotPlaces>,
+              body,
+            )
           : null}
         <div
           className={typing.active ? 'canvas-over typing' : 'canvas-over'}

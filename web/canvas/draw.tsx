@@ -1,8 +1,17 @@
-import { createElement, Fragment, memo, useLayoutEffect, useRef, type ReactNode } from 'react';
+import {
+  createElement,
+  Fragment,
+  memo,
+  useContext,
+  useLayoutEffect,
+  useRef,
+  type ReactNode,
+} from 'react';
 import { isVoid } from '@sormet/core/model';
 import type { Content, Resolved, ResolvedElement } from '@sormet/core/resolve';
 import { onlyText } from './only-text';
 import type { Registry } from './registry';
+import { SlotPlaces } from './slot-places';
 
 /** HTML attributes whose name in React is another. */
 const REACT_NAMES: Record<string, string> = { class: 'className', datetime: 'dateTime' };
@@ -18,12 +27,11 @@ interface DrawProps {
  */
 export const Draw = memo(function Draw({ node, registry }: DrawProps): ReactNode {
   if (node.kind === 'text') return drawContent(node.content);
-  if (node.kind === 'group')
-    return node.waiting && node.children.length === 0 ? (
-      '…'
-    ) : (
-      <DrawList nodes={node.children} registry={registry} />
-    );
+  if (node.kind === 'group') {
+    if (node.children.length > 0) return <DrawList nodes={node.children} registry={registry} />;
+    if (node.waiting) return '…';
+    return node.from.kind === 'slot' ? <EmptySlot slot={node.from.slot} /> : null;
+  }
   const text = onlyText(node);
   return text === undefined ? (
     <DrawElement node={node} registry={registry} />
@@ -31,6 +39,12 @@ export const Draw = memo(function Draw({ node, registry }: DrawProps): ReactNode
     <DrawTextElement node={node} registry={registry} text={text} />
   );
 });
+
+/** The place of a slot in a drawn definition that has nothing in it: seen, so that it can be filled; never published. */
+function EmptySlot({ slot }: { slot: string }): ReactNode {
+  const words = useContext(SlotPlaces)[slot];
+  return words === undefined ? null : <div data-slot-place={words} />;
+}
 
 function DrawList({
   nodes,

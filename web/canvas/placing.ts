@@ -2,7 +2,7 @@ import { newId, type Place, type Tree } from '@sormet/core/model';
 import { plant, STARTERS, type Branch } from '@sormet/core/edit';
 import { useAppDispatch } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { placeholderPicture } from '../values/ValueEditor';
+import { placeholderPicture } from '../values/placeholder-picture';
 import { benchActions } from '../store/bench-slice';
 
 /** Something that can be placed: a component, or a ready section or element to begin from. */

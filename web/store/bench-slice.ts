@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Width } from '@sormet/core/style';
+import { keep, kept } from './kept';
 import { DEFAULT_KEYMAP, keptKeymap, type Keymap } from './keymap';
 
 /** What is selected: nodes of one document. */
@@ -44,9 +45,24 @@ const initialState: BenchState = {
   keymap: DEFAULT_KEYMAP,
 };
 
+const FOLDS = 'sormet.bench.folds';
+
+function keptFolds(): BenchState['folded'] {
+  const read = (stored: unknown) => {
+    const { left, ledger } = (stored ?? {}) as Partial<BenchState['folded']>;
+    return { left: left === true, ledger: ledger === true };
+  };
+  return kept(FOLDS, read, initialState.folded);
+}
+
+/** Keeps in this browser what is folded. */
+export function keepFolds(folded: BenchState['folded']): void {
+  keep(FOLDS, folded);
+}
+
 export const benchSlice = createSlice({
   name: 'bench',
-  initialState: () => ({ ...initialState, keymap: keptKeymap() }),
+  initialState: () => ({ ...initialState, keymap: keptKeymap(), folded: keptFolds() }),
   reducers: {
     select(state, { payload }: PayloadAction<Selection | null>) {
       state.selection = payload ? { doc: payload.doc, nodes: [...payload.nodes] } : null;

@@ -1,3 +1,5 @@
+import { keep, kept } from './kept';
+
 /** What single keys do, by a name that stays, with the key each has when nothing else was chosen. */
 export const SINGLE_KEYS = [
   { does: 'go', key: 'g', words: 'go line: place, go, do' },
@@ -68,28 +70,21 @@ const STORED = 'sormet.keys';
 
 /** The keymap that this browser keeps; the default where it keeps none that can be read. */
 export function keptKeymap(): Keymap {
-  try {
-    const kept = JSON.parse(localStorage.getItem(STORED) ?? 'null') as Partial<Keymap> | null;
-    let keymap: Keymap = { ...DEFAULT_KEYMAP, on: kept?.on !== false };
-    for (const { does } of SINGLE_KEYS) {
-      const key = kept?.changed?.[does];
-      const next = typeof key === 'string' ? withKey(keymap, does, key) : undefined;
-      if (next && 'keymap' in next) keymap = next.keymap;
-    }
-    return keymap;
-  } catch {
-    // No storage, or what stands there is not ours: the keys are those that are listed.
-    return DEFAULT_KEYMAP;
+  return kept(STORED, readKeymap, DEFAULT_KEYMAP);
+}
+
+function readKeymap(value: unknown): Keymap {
+  const stored = value as Partial<Keymap> | null;
+  let keymap: Keymap = { ...DEFAULT_KEYMAP, on: stored?.on !== false };
+  for (const { does } of SINGLE_KEYS) {
+    const key = stored?.changed?.[does];
+    const next = typeof key === 'string' ? withKey(keymap, does, key) : undefined;
+    if (next && 'keymap' in next) keymap = next.keymap;
   }
+  return keymap;
 }
 
 /** Keeps a keymap in this browser. @returns whether it could */
 export function keepKeymap(keymap: Keymap): boolean {
-  try {
-    localStorage.setItem(STORED, JSON.stringify(keymap));
-    return true;
-  } catch {
-    // Storage is full or closed: it holds until the window is closed, which is said.
-    return false;
-  }
+  return keep(STORED, keymap);
 }

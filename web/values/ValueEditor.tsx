@@ -1,35 +1,30 @@
-import { useRef, type ReactNode } from 'react';
-import { Input, Select } from 'antd';
-import {
-  allOf,
-  assetPath,
-  entryTitle,
-  inOrder,
-  safeAddress,
-  newId,
-  FORMAT,
-  type AssetDoc,
-  type Documents,
-  type Typed,
-  type TypeSpec,
-} from '@sormet/core/model';
-import { benchActions } from '../store/bench-slice';
-import type { FileAnswer } from '@sormet/core/api';
-import { api } from '../site/api';
-import { useDerived, useSync } from '../site/SiteProvider';
-import { useAppDispatch } from '../store/store';
-import { siteActions } from '../store/site-slice';
+import type { ReactNode } from 'react';
+import { Select } from 'antd';
+import { allOf, entryTitle, inOrder, type TypeSpec } from '@sormet/core/model';
+import { useDerived } from '../site/SiteProvider';
+import type { EditorProps } from './editor-props';
+import { ImageEditor } from './ImageEditor';
+import { LinkEditor } from './LinkEditor';
 import { ShowValue } from './show-value';
-import { WordSteps } from './word-steps';
+import { WordsField } from './WordsField';
 import './values.css';
 
-interface EditorProps {
-  readonly type: TypeSpec;
-  readonly value: Typed | undefined;
-  readonly label: string;
-  /** Told every change, with a name under which changes that follow each other are one step. */
-  readonly onChange: (value: Typed, group: string | null) => void;
-  readonly placeholder?: string;
+/** How a value of a type is edited: typed, chosen from a list, or not in the interface yet. */
+export function waysToEdit(type: TypeSpec): 'typed' | 'chosen' | 'shown' {
+  switch (type.kind) {
+    case 'text':
+    case 'number':
+    case 'date':
+      return 'typed';
+    case 'boolean':
+    case 'link':
+    case 'image':
+    case 'entry':
+    case 'choice':
+      return 'chosen';
+    default:
+      return 'shown';
+  }
 }
 
 /** The editor of a type, small enough for a cell. */
@@ -40,7 +35,7 @@ export function ValueEditor(props: EditorProps): ReactNode {
   switch (type.kind) {
     case 'text':
       return (
-        <WordsInput
+        <WordsField
           label={label}
           value={typeof given === 'string' ? given : ''}
           placeholder={placeholder}
@@ -49,9 +44,8 @@ export function ValueEditor(props: EditorProps): ReactNode {
       );
     case 'number':
       return (
-        <Input
-          size="small"
-          variant="borderless"
+        <input
+          className="plain-field"
           type="number"
           aria-label={label}
           value={typeof given === 'number' ? given : ''}
@@ -66,9 +60,8 @@ export function ValueEditor(props: EditorProps): ReactNode {
       );
     case 'date':
       return (
-        <Input
-          size="small"
-          variant="borderless"
+        <input
+          className="plain-field"
           type="date"
           aria-label={label}
           value={typeof given === 'string' ? given : ''}
@@ -77,50 +70,40 @@ export function ValueEditor(props: EditorProps): ReactNode {
       );
     case 'boolean':
       return (
-        <Select
-          size="small"
-          variant="borderless"
-          aria-label={label}
-          value={typeof given === 'boolean' ? given : undefined}
-          placeholder={placeholder ?? ' '}
+        <Choices
+          {...props}
+          chosen={typeof given === 'boolean' ? String(given) : undefined}
           options={[
-            { value: true, label: 'yes' },
-            { value: false, label: 'no' },
+            { value: 'true', label: 'yes' },
+            { value: 'false', label: 'no' },
           ]}
-          onChange={(chosen: boolean) => onChange({ type: 'boolean', value: chosen }, null)}
+          onChoose={(chosen) => onChange({ type: 'boolean', value: chosen === 'true' }, null)}
         />
       );
     case 'link':
-      return <LinkEditor {...props} documents={documents} />;
+      return <LinkEditor {...props} />;
     case 'image':
-      return <ImageEditor {...props} documents={documents} />;
+      return <ImageEditor {...props} />;
     case 'entry':
       return (
-        <Select
-          size="small"
-          variant="borderless"
-          showSearch={{ optionFilterProp: 'label' }}
-          aria-label={label}
-          value={typeof given === 'string' ? given : undefined}
-          placeholder={placeholder ?? ' '}
+        <Choices
+          {...props}
+          chosen={typeof given === 'string' ? given : undefined}
           options={allOf(documents, 'entry')
             .filter((entry) => type.of === undefined || entry.type === type.of)
             .map((entry) => ({ value: entry.id, label: entryTitle(documents, entry) }))}
-          onChange={(chosen: string) => onChange({ type: 'entry', value: chosen }, null)}
+          onChoose={(chosen) => onChange({ type: 'entry', value: chosen }, null)}
         />
       );
     case 'choice':
       return (
-        <Select
-          size="small"
-          variant="borderless"
-          aria-label={label}
-          value={typeof given === 'string' ? given : undefined}
-          placeholder={placeholder ?? ' '}
+        <Choices
+          {...props}
+          chosen={typeof given === 'string' ? given : undefined}
           options={inOrder(type.options)
             .filter(([, option]) => option.gone === undefined)
             .map(([id, option]) => ({ value: id, label: option.label }))}
-          onChange={(chosen: string) => onChange({ type: 'choice', value: chosen }, null)}
+          onChoose={(chosen) => onChange({ type: 'choice', value: chosen }, null)}
         />
       );
     default:
@@ -128,196 +111,30 @@ export function ValueEditor(props: EditorProps): ReactNode {
   }
 }
 
-/** A text field whose words are steps of their own. */
-function WordsInput({
+/** One of a list, found by typing. */
+function Choices({
   label,
-  value,
   placeholder,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  placeholder?: string | undefined;
-  onChange: (value: string, group: string) => void;
+  open,
+  chosen,
+  options,
+  onChoose,
+}: EditorProps & {
+  chosen: string | undefined;
+  options: readonly { value: string; label: string }[];
+  onChoose: (chosen: string) => void;
 }): ReactNode {
-  const session = useRef({ stretch: '', steps: new WordSteps('') });
-  return (
-    <Input.TextArea
-      size="small"
-      variant="borderless"
-      rows={1}
-      className="grows"
-      aria-label={label}
-      value={value}
-      placeholder={placeholder ?? ''}
-      onFocus={() => {
-        session.current = { stretch: newId(), steps: new WordSteps(value) };
-      }}
-      onChange={({ target }) => {
-        const typed = target.value.replace(/\n/g, ' ');
-        const { stretch, steps } = session.current;
-        onChange(typed, `${stretch} ${steps.after(typed)}`);
-      }}
-    />
-  );
-}
-
-function LinkEditor({
-  value,
-  label,
-  onChange,
-  placeholder,
-  documents,
-}: EditorProps & { documents: Documents }): ReactNode {
-  const link = value?.type === 'link' ? value.value : null;
-  const chosen = link
-    ? link.to === 'page'
-      ? `page ${link.page} ${link.entry ?? ''}`
-      : `address ${link.href}`
-    : undefined;
-  const search = useRef('');
-  const pages = allOf(documents, 'page').flatMap((page) =>
-    page.entries === null
-      ? [{ value: `page ${page.id} `, label: page.path }]
-      : allOf(documents, 'entry')
-          .filter(({ type }) => type === page.entries)
-          .map((entry) => ({
-            value: `page ${page.id} ${entry.id}`,
-            label: page.path.replace('<slug>', entry.slug),
-          })),
-  );
-  const options = link?.to === 'address' ? [{ value: chosen!, label: link.href }, ...pages] : pages;
-  const choose = (picked: string) => {
-    const [kind, page, entry] = picked.split(' ');
-    if (kind === 'page')
-      onChange(
-        {
-          type: 'link',
-          value: entry ? { to: 'page', page: page!, entry } : { to: 'page', page: page! },
-        },
-        null,
-      );
-  };
-  const typeAddress = () => {
-    const typed = search.current.trim();
-    search.current = '';
-    if (typed === '' || typed.startsWith('/')) return;
-    if (safeAddress(typed) !== '')
-      onChange({ type: 'link', value: { to: 'address', href: typed } }, null);
-  };
   return (
     <Select
       size="small"
       variant="borderless"
-      showSearch={{
-        optionFilterProp: 'label',
-        onSearch: (text) => {
-          if (text !== '') search.current = text;
-        },
-      }}
+      showSearch={{ optionFilterProp: 'label' }}
       aria-label={label}
+      defaultOpen={open ?? false}
       value={chosen}
       placeholder={placeholder ?? ' '}
-      options={options}
-      notFoundContent={<span className="quiet">Enter takes what is typed as an address</span>}
-      onChange={choose}
-      onInputKeyDown={(event) => {
-        if (event.key === 'Enter') typeAddress();
-      }}
-      onBlur={typeAddress}
+      options={[...options]}
+      onChange={onChoose}
     />
   );
-}
-
-function ImageEditor({
-  value,
-  label,
-  onChange,
-  placeholder,
-  documents,
-}: EditorProps & { documents: Documents }): ReactNode {
-  const sync = useSync();
-  const dispatch = useAppDispatch();
-  const file = useRef<HTMLInputElement>(null);
-  const asset = value?.type === 'image' ? value.value?.asset : undefined;
-  const pictures = allOf(documents, 'asset').filter(({ mediaType }) =>
-    mediaType.startsWith('image/'),
-  );
-  const bringIn = async (chosen: File) => {
-    try {
-      const stored = await api.upload(sync.site, chosen);
-      const doc = assetOf(stored);
-      if (stored.leftOut.length > 0)
-        dispatch(
-          benchActions.notice(
-            `${stored.name} was brought in without what does not draw: ${stored.leftOut.join(', ')}.`,
-          ),
-        );
-      if (sync.edit({ name: 'addAsset', args: { asset: doc } }))
-        onChange({ type: 'image', value: { asset: doc.id } }, null);
-    } catch (error) {
-      dispatch(siteActions.refused((error as Error).message));
-    }
-  };
-  return (
-    <>
-      <Select
-        size="small"
-        variant="borderless"
-        showSearch={{ optionFilterProp: 'name' }}
-        aria-label={label}
-        value={asset}
-        placeholder={placeholder ?? ' '}
-        options={[
-          { value: 'upload', label: 'Bring in a picture …', name: '' },
-          ...pictures.map((picture) => ({
-            value: picture.id,
-            name: picture.name,
-            label: (
-              <span className="value-words">
-                <img src={assetPath(picture)} alt="" className="value-picture" />
-                {picture.name}
-              </span>
-            ),
-          })),
-        ]}
-        onChange={(chosen: string) => {
-          if (chosen === 'upload') file.current?.click();
-          else onChange({ type: 'image', value: { asset: chosen } }, null);
-        }}
-      />
-      <input
-        ref={file}
-        type="file"
-        hidden
-        accept="image/svg+xml,image/png,image/jpeg,image/webp,image/gif"
-        onChange={({ target }) => {
-          const chosen = target.files?.[0];
-          target.value = '';
-          if (chosen) void bringIn(chosen);
-        }}
-      />
-    </>
-  );
-}
-
-function assetOf({ sha256, mediaType, name, width, height }: FileAnswer): AssetDoc {
-  return {
-    id: newId(),
-    kind: 'asset',
-    format: FORMAT,
-    name,
-    sha256,
-    mediaType: mediaType as AssetDoc['mediaType'],
-    width,
-    height,
-  };
-}
-
-/** The asset that stands for a picture nobody has chosen yet. */
-export function placeholderPicture(documents: Documents): string | undefined {
-  const pictures = allOf(documents, 'asset').filter(({ mediaType }) =>
-    mediaType.startsWith('image/'),
-  );
-  return (pictures.find(({ name }) => name.startsWith('placeholder')) ?? pictures[0])?.id;
 }

@@ -1,9 +1,10 @@
 import type { ReactNode } from 'react';
-import { Button, Select, Tooltip } from 'antd';
+import { Select } from 'antd';
 import { Unlink } from 'lucide-react';
 import type { Source } from '@sormet/core/model';
 import type { FittingField } from '../../values/fields';
-import { keepFocus } from './keep-focus';
+import { RestingChoice } from '../../values/RestingChoice';
+import { IconButton } from './IconButton';
 import './BoundTo.css';
 
 type FieldSource = Extract<Source, { is: 'field' }>;
@@ -17,7 +18,8 @@ const EMPTY_WORDS: Record<Choice, string> = {
 
 interface BoundToProps {
   readonly label: string;
-  readonly fields: readonly FittingField[];
+  /** The fields that fit, asked for when somebody chooses. */
+  readonly fields: () => readonly FittingField[];
   readonly bound: FieldSource | undefined;
   readonly boundLabel: string;
   readonly onBind: (source: FieldSource) => void;
@@ -27,71 +29,86 @@ interface BoundToProps {
 }
 
 /** Which field a value is taken from, and what was decided for empty. Only fields that fit are offered. */
-export function BoundTo({
-  label,
-  fields,
-  bound,
-  boundLabel,
-  onBind,
-  onRelease,
-  whenEmpty,
-}: BoundToProps): ReactNode {
-  if (!bound && fields.length === 0)
-    return (
-      <span className="cell-words quiet" title="Nothing around this place gives a value that fits">
-        nothing fits
-      </span>
-    );
-  const key = bound ? JSON.stringify([bound.from, bound.path]) : undefined;
-  const known = fields.some((field) => field.key === key);
-  const options = [
-    ...fields.map((field) => ({ value: field.key, label: field.label })),
-    ...(bound && !known ? [{ value: key!, label: boundLabel }] : []),
-  ];
+export function BoundTo(props: BoundToProps): ReactNode {
+  const { label, bound, boundLabel, onBind, onRelease, whenEmpty } = props;
   const decided = typeof bound?.whenEmpty === 'string' ? bound.whenEmpty : 'nothing';
   return (
     <div className="bound-to">
-      <Select
-        size="small"
-        variant="borderless"
-        aria-label={`${label}, bound to`}
-        placeholder=" "
-        {...(bound ? { suffixIcon: null } : {})}
-        value={key}
-        options={options}
-        popupMatchSelectWidth={240}
-        onChange={(chosen: string) => {
-          const field = fields.find((each) => each.key === chosen);
-          if (field) onBind({ ...field.source, whenEmpty: bound?.whenEmpty ?? whenEmpty[0]! });
-        }}
-      />
-      {bound ? (
-        <>
-          {whenEmpty.length > 1 ? (
+      <RestingChoice
+        label={`${label}, bound to`}
+        rest={bound ? <span className="bound-field">{boundLabel}</span> : null}
+      >
+        {(open) => <FieldChoice {...props} open={open} />}
+      </RestingChoice>
+      {bound && whenEmpty.length > 1 ? (
+        <RestingChoice
+          label={`${label}, when the field is empty`}
+          rest={<span className="bound-else">{EMPTY_WORDS[decided]}</span>}
+        >
+          {(open) => (
             <Select
               size="small"
               variant="borderless"
               className="when-empty"
               suffixIcon={null}
               aria-label={`${label}, when the field is empty`}
+              defaultOpen={open}
               value={decided}
               options={whenEmpty.map((choice) => ({ value: choice, label: EMPTY_WORDS[choice] }))}
               popupMatchSelectWidth={150}
               onChange={(choice: Choice) => onBind({ ...bound, whenEmpty: choice })}
             />
-          ) : null}
-          <Tooltip title="No longer bound">
-            <Button
-              size="small"
-              type="text"
-              aria-label={`${label}: no longer bound`}
-              icon={<Unlink size={13} />}
-              onMouseDown={keepFocus}
-              onClick={onRelease}
-            />
-          </Tooltip>
-        </>
+          )}
+        </RestingChoice>
+      ) : null}
+      {bound ? (
+        <IconButton
+          icon={Unlink}
+          name={`${label}: no longer bound`}
+          title="No longer bound"
+          onPress={onRelease}
+        />
       ) : null}
     </div>
+  );
+}
+
+function FieldChoice({
+  label,
+  fields,
+  bound,
+  boundLabel,
+  onBind,
+  whenEmpty,
+  open,
+}: BoundToProps & { open: boolean }): ReactNode {
+  const fitting = fields();
+  const key = bound ? JSON.stringify([bound.from, bound.path]) : undefined;
+  const known = fitting.some((field) => field.key === key);
+  const options = [
+    ...fitting.map((field) => ({ value: field.key, label: field.label })),
+    ...(bound && !known ? [{ value: key!, label: boundLabel }] : []),
+  ];
+  return (
+    <Select
+      size="small"
+      variant="borderless"
+      className="bound-choice"
+      showSearch={{ optionFilterProp: 'label' }}
+      suffixIcon={null}
+      aria-label={`${label}, bound to`}
+      defaultOpen={open}
+      placeholder={options.length === 0 ? 'nothing fits' : ' '}
+      notFoundContent={
+        <span className="quiet">Nothing around this place gives a value that fits.</span>
+      }
+      value={key}
+      options={options}
+      popupMatchSelectWidth={260}
+      onChange={(chosen: string) => {
+        const field = fitting.find((each) => each.key === chosen);
+        if (field) onBind({ ...field.source, whenEmpty: bound?.whenEmpty ?? whenEmpty[0]! });
+      }}
+    />
   );
 }

@@ -1,10 +1,9 @@
 import { useState, type ReactNode } from 'react';
-import { Button, Input } from 'antd';
 import { docOf, literal, newId, own, type Source, type Typed } from '@sormet/core/model';
 import { controlsOf, type ControlRow } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { fieldLabel, fittingFields } from '../../values/fields';
-import { ValueEditor } from '../../values/ValueEditor';
+import { ValueCell } from '../../values/ValueCell';
 import type { Selected } from '../use-selected';
 import { BoundTo } from './BoundTo';
 import { exposureOf, useExposing } from './exposing';
@@ -23,18 +22,16 @@ export function ElementValues({ selected }: { selected: Selected }): ReactNode {
       ? controlsOf(documents, doc, node.place.parent ?? id).filter((row) => row.node === id)
       : rows;
   return (
-    <table className="ledger-table" aria-label="Values of the element">
-      <colgroup>
-        <col style={{ width: 150 }} />
-        <col style={{ width: '36%' }} />
-        <col style={{ width: '26%' }} />
-        <col />
-      </colgroup>
+    <table className="ledger-table values" aria-label="Values of the element">
       <thead>
         <tr>
           <th scope="col">Control</th>
-          <th scope="col">Value</th>
-          <th scope="col">{inDefinition ? 'Exposed as' : 'Bound to'}</th>
+          <th scope="col" className="wide">
+            Value
+          </th>
+          <th scope="col" className={inDefinition ? 'wide' : 'binding'}>
+            {inDefinition ? 'Exposed as' : 'Bound to'}
+          </th>
           <th scope="col">{inDefinition ? 'Group and help' : ''}</th>
         </tr>
       </thead>
@@ -92,7 +89,7 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
     <tr>
       <th scope="row">{row.what}</th>
       <td className={field ? 'cell' : 'cell set wins'}>
-        <ValueEditor
+        <ValueCell
           type={row.type}
           value={field ? undefined : (value ?? (row.byDefault as Typed))}
           label={`${row.elementName} ${row.what}`}
@@ -103,9 +100,8 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
         <>
           <td className={property ? 'cell definition wins' : 'cell'}>
             {property && source?.is === 'property' ? (
-              <Input
-                size="small"
-                variant="borderless"
+              <input
+                className="plain-field"
                 aria-label={`${row.what}, exposed as`}
                 value={property.label}
                 onChange={({ target }) =>
@@ -124,13 +120,13 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
                 }
               />
             ) : (
-              <Button
-                size="small"
-                type="link"
+              <button
+                type="button"
+                className="as-link"
                 onClick={() => exposing.expose(component, [exposureOf(row)])}
               >
                 expose
-              </Button>
+              </button>
             )}
           </td>
           <td className="cell">
@@ -140,9 +136,9 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
                   {property.group ? (own(component.groups, property.group)?.label ?? '') : ''}{' '}
                   <span className="quiet">key {property.key}</span>
                 </span>
-                <Button
-                  size="small"
-                  type="text"
+                <button
+                  type="button"
+                  className="as-link"
                   onClick={() =>
                     sync.edit({
                       name: 'unexpose',
@@ -151,7 +147,7 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
                   }
                 >
                   take back
-                </Button>
+                </button>
               </span>
             ) : null}
           </td>
@@ -161,7 +157,7 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
           <td className={field ? 'cell bound wins' : 'cell bound'}>
             <BoundTo
               label={`${row.elementName} ${row.what}`}
-              fields={fittingFields(documents, doc, node, row.type)}
+              fields={() => fittingFields(documents, doc, node, row.type)}
               bound={field}
               boundLabel={field ? fieldLabel(documents, doc, field) : ''}
               onBind={(next) => give(next)}

@@ -1,12 +1,13 @@
 import { own } from '@sormet/core/model';
 import { useMemo, useState, type ReactNode } from 'react';
-import { Button, Checkbox, Input } from 'antd';
+import { Button, Checkbox } from 'antd';
 import type { ComponentDoc, Typed } from '@sormet/core/model';
 import { controlsOf, type ControlRow } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { ShowValue } from '../../values/show-value';
 import { count } from '../words';
 import { exposureOf, useExposing } from './exposing';
+import { GroupCell } from './GroupCell';
 
 const keyOf = (row: ControlRow) => row.node + JSON.stringify(row.control);
 
@@ -61,52 +62,49 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
           <kbd>e</kbd>
         </Button>
       </div>
-      <table className="ledger-table" aria-label="Controls of the definition">
-        <colgroup>
-          <col style={{ width: 34 }} />
-          <col style={{ width: 150 }} />
-          <col style={{ width: '34%' }} />
-          <col style={{ width: '28%' }} />
-          <col />
-        </colgroup>
+      <table className="ledger-table values" aria-label="Controls of the definition">
         <thead>
           <tr>
             <th scope="col">
-              <span className="for-readers">Expose</span>
+              <span className="for-readers">Element</span>
             </th>
             <th scope="col">Control</th>
-            <th scope="col">Value</th>
-            <th scope="col">Exposed as</th>
+            <th scope="col" className="tick">
+              <span className="for-readers">Expose</span>
+            </th>
+            <th scope="col" className="wide">
+              Value
+            </th>
+            <th scope="col" className="wide">
+              Exposed as
+            </th>
             <th scope="col">Key</th>
           </tr>
         </thead>
         {groups.map((group, i) => (
           <tbody key={group.element + i}>
-            <tr className="ledger-group">
-              <th colSpan={5} scope="colgroup">
-                {group.name}
-              </th>
-            </tr>
-            {group.rows.map((row) => {
+            {group.rows.map((row, at) => {
               const key = keyOf(row);
               const id = row.source?.is === 'property' ? row.source.property : undefined;
               const property = id === undefined ? undefined : own(component.properties, id);
               return (
                 <tr key={key}>
+                  {at === 0 ? <GroupCell label={group.name} rows={group.rows.length} /> : null}
+                  <th scope="row">{row.what}</th>
                   <td className="cell tick">
                     {property ? (
                       <span className="exposed-dot" title="exposed">
                         ●
                       </span>
                     ) : (
-                      <Checkbox
+                      <input
+                        type="checkbox"
                         checked={ticked.has(key)}
                         aria-label={`Expose ${row.label}`}
                         onChange={({ target }) => tick([key], target.checked)}
                       />
                     )}
                   </td>
-                  <th scope="row">{row.what}</th>
                   <td className="cell">
                     <ShowValue
                       documents={documents}
@@ -114,9 +112,8 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
                     />
                   </td>
                   <td className={property ? 'cell definition wins' : 'cell'}>
-                    <Input
-                      size="small"
-                      variant="borderless"
+                    <input
+                      className="plain-field"
                       aria-label={`Label of ${row.label}`}
                       placeholder={row.label}
                       value={property ? property.label : (labels[key] ?? '')}
@@ -133,13 +130,13 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
                       }}
                     />
                   </td>
-                  <td className="cell">
+                  <td className="cell tight">
                     {property ? (
                       <span className="shows-row">
                         <code>{property.key}</code>
-                        <Button
-                          size="small"
-                          type="text"
+                        <button
+                          type="button"
+                          className="as-link"
                           aria-label={`Take back ${property.label}`}
                           onClick={() =>
                             sync.edit({
@@ -149,7 +146,7 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
                           }
                         >
                           take back
-                        </Button>
+                        </button>
                       </span>
                     ) : null}
                   </td>

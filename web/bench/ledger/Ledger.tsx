@@ -1,26 +1,29 @@
-import type { ReactNode } from 'react';
-import { docOf } from '@sormet/core/model';
-import { useApp, useAppDispatch } from '../../store/store';
+import { useRef, type ReactNode } from 'react';
+import { docOf, type TreeDoc } from '@sormet/core/model';
+import { useApp } from '../../store/store';
 import { useDerived } from '../../site/SiteProvider';
-import { benchActions, type LedgerTab } from '../../store/bench-slice';
 import type { Selected } from '../use-selected';
+import { ComponentValues } from './ComponentValues';
 import { ElementValues } from './ElementValues';
 import { ExposeTable } from './ExposeTable';
 import { HistoryList } from './HistoryList';
 import { InstanceValues } from './InstanceValues';
+import { LEDGER_PANEL } from './LedgerTabs';
+import { PageValues } from './PageValues';
 import { StyleLedger } from './style/StyleLedger';
 import './Ledger.css';
 
-const TABS: readonly { key: LedgerTab; label: string }[] = [
-  { key: 'values', label: 'Values' },
-  { key: 'style', label: 'Style' },
-  { key: 'history', label: 'History' },
-];
-
 /** The ledger: one row for each value, one column for each place it can come from. */
-export function Ledger({ selected }: { selected: Selected | undefined }): ReactNode {
+export function Ledger({
+  doc,
+  selected,
+}: {
+  /** What is open: its own values are shown while nothing in it is selected. */
+  doc: TreeDoc;
+  selected: Selected | undefined;
+}): ReactNode {
   const tab = useApp((state) => state.bench.tab);
-  const dispatch = useAppDispatch();
+  const body = useRef<HTMLDivElement>(null);
   return (
     <section
       className="ledger"
@@ -32,35 +35,41 @@ export function Ledger({ selected }: { selected: Selected | undefined }): ReactN
           event.target instanceof HTMLElement &&
           !event.target.closest('.ant-select-open')
         )
-          event.target.blur();
+          body.current?.focus();
       }}
     >
-      <div className="ledger-tabs" role="tablist">
-        {TABS.map(({ key, label }) => (
-          <button
-            key={key}
-            type="button"
-            role="tab"
-            aria-selected={tab === key}
-            onClick={() => dispatch(benchActions.setTab(key))}
-          >
-            {label}
-          </button>
-        ))}
-        <span className="ledger-summary">{selected ? <Summary selected={selected} /> : null}</span>
-      </div>
-      <div className="ledger-body" role="tabpanel" tabIndex={-1}>
+      <div
+        ref={body}
+        id={LEDGER_PANEL}
+        className="ledger-body"
+        role="tabpanel"
+        aria-labelledby={`ledger-tab-${tab}`}
+        tabIndex={-1}
+      >
         {tab === 'history' ? (
           <HistoryList />
         ) : selected ? (
           <Body selected={selected} tab={tab} />
         ) : (
-          <p className="ledger-empty">
-            Select something on the page or in the outline: its values and style stand here.
-          </p>
+          <OfDocument doc={doc} tab={tab} />
         )}
       </div>
     </section>
+  );
+}
+
+function OfDocument({ doc, tab }: { doc: TreeDoc; tab: 'values' | 'style' }): ReactNode {
+  if (tab === 'style')
+    return (
+      <p className="ledger-empty">
+        Select something on the page or in the outline: its style stands here, with every rule that
+        says something of it.
+      </p>
+    );
+  return doc.kind === 'page' ? (
+    <PageValues key={doc.id} page={doc} />
+  ) : (
+    <ComponentValues key={doc.id} component={doc} />
   );
 }
 
@@ -74,14 +83,4 @@ function Body({ selected, tab }: { selected: Selected; tab: 'values' | 'style' }
   if (selected.node.kind === 'instance' && !definition)
     return <InstanceValues key={selected.doc.id + selected.id} selected={selected} />;
   return <ElementValues key={selected.doc.id + selected.id} selected={selected} />;
-}
-
-/** How many values are default, set here and bound. */
-function Summary({ selected }: { selected: Selected }): ReactNode {
-  const { node, component } = selected;
-  if (node.kind !== 'instance' || !component) return null;
-  const all = Object.keys(component.properties);
-  const given = all.flatMap((id) => node.values[id] ?? []);
-  const set = given.filter(({ is }) => is === 'value').length;
-  return `${all.length - given.length} default, ${set} set here, ${given.length - set} bound`;
 }

@@ -1,5 +1,4 @@
 import { useState, type ReactNode } from 'react';
-import { Input } from 'antd';
 import { newId } from '@sormet/core/model';
 import { useSync } from '../../site/SiteProvider';
 
@@ -9,21 +8,24 @@ export function NameRow({
   node,
   name,
   columns,
+  group,
 }: {
   doc: string;
   node: string;
   name: string;
   columns: number;
+  /** What stands before the row, where rows have groups. */
+  group?: ReactNode;
 }): ReactNode {
   const sync = useSync();
   const [session] = useState(newId);
   return (
     <tr>
+      {group}
       <th scope="row">name</th>
       <td colSpan={columns - 1} className="cell">
-        <Input
-          size="small"
-          variant="borderless"
+        <input
+          className="plain-field"
           aria-label="name"
           placeholder="a name to tell it from others, seen only here"
           value={name}

@@ -1,33 +1,37 @@
-import type { ReactNode } from 'react';
-import { Button } from 'antd';
+import { useState, type ReactNode } from 'react';
 import { X } from 'lucide-react';
 import { rootOf, type ComponentDoc } from '@sormet/core/model';
-import { shortName } from '@sormet/core/edit';
-import { Canvas } from '../../canvas/Canvas';
-import { useDerived } from '../../site/SiteProvider';
+import { Canvas, UNDRAWN } from '../../canvas/Canvas';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
-import { count, shortReach } from '../words';
+import { IconButton } from '../ledger/IconButton';
+import { count } from '../words';
+import { DefinitionHead } from './DefinitionHead';
 
 /** A definition beside the page, drawn with its defaults. */
 export function BesidePane({ definition }: { definition: ComponentDoc }): ReactNode {
-  const { reach } = useDerived();
   const dispatch = useAppDispatch();
-  const { id, name, properties, nodes } = definition;
+  const [drawn, setDrawn] = useState(UNDRAWN);
+  const [width, setWidth] = useState<number | null>(null);
+  const { id, properties, nodes } = definition;
   return (
     <div className="pane pane-definition">
-      <div className="pane-head">
-        <span>Definition of {shortName(name)}</span>
-        <span className="quiet">{shortReach(reach.answer(id))}</span>
-        <Button
-          size="small"
-          type="text"
-          aria-label="Close the definition"
-          icon={<X size={14} />}
-          onClick={() => dispatch(benchActions.openBeside(null))}
+      <DefinitionHead definition={definition} drawn={drawn} chosen={width} onChoose={setWidth}>
+        <IconButton
+          icon={X}
+          name="Close the definition"
+          title="Close the definition"
+          onPress={() => dispatch(benchActions.openBeside(null))}
         />
-      </div>
-      <Canvas key={id} doc={id} entry={undefined} kind="definition" />
+      </DefinitionHead>
+      <Canvas
+        key={id}
+        doc={id}
+        entry={undefined}
+        kind="definition"
+        drawnAt={width}
+        onDrawn={setDrawn}
+      />
       <div className="pane-foot">
         <span>{count(Object.keys(properties).length, 'control')} exposed</span>
         <button

@@ -1,6 +1,11 @@
 import type { ReactNode } from 'react';
 import { Group, Panel, Separator, useDefaultLayout } from 'react-resizable-panels';
 import { useApp } from '../../store/store';
+import { useShares } from './use-shares';
+
+/** The height of the line with the sentence and the tabs, and of a table's head with nine rows below it, in CSS px. */
+const LINE = 32;
+const TABLE = 10 * 24 + 1;
 
 /** Where the dividers were left is remembered in the browser, for each group of panes. */
 function useRemembered(group: string) {
@@ -16,14 +21,18 @@ export function Columns({
   left,
   open,
   beside,
+  edited,
   ledger,
 }: {
   left: ReactNode;
   open: ReactNode;
   beside: ReactNode;
+  /** Which of the two is edited: it has the greater share of the room. */
+  edited: 'page' | 'definition';
   ledger: ReactNode;
 }): ReactNode {
   const { folded } = useApp((state) => state.bench);
+  const shares = useShares(edited, beside !== null);
   return (
     <Group orientation="horizontal" className="bench-columns" {...useRemembered('columns')}>
       {folded.left ? null : (
@@ -43,14 +52,14 @@ export function Columns({
       <Panel id="middle" minSize={320}>
         <Group orientation="vertical" {...useRemembered('rows')}>
           <Panel id="canvases" minSize={120}>
-            <Group orientation="horizontal" className="canvases" {...useRemembered('canvases')}>
-              <Panel id="page" minSize={240}>
+            <Group orientation="horizontal" className="canvases" {...shares}>
+              <Panel id="page" minSize={180}>
                 {open}
               </Panel>
               {beside ? (
                 <>
                   <Separator className="divider" />
-                  <Panel id="definition" defaultSize="38%" minSize={220}>
+                  <Panel id="definition" defaultSize="34%" minSize={180}>
                     {beside}
                   </Panel>
                 </>
@@ -60,8 +69,8 @@ export function Columns({
           <Separator className="divider flat" />
           <Panel
             id="ledger"
-            defaultSize={folded.ledger ? 32 : 336}
-            minSize={32}
+            defaultSize={folded.ledger ? LINE : LINE + TABLE}
+            minSize={LINE}
             groupResizeBehavior="preserve-pixel-size"
           >
             {ledger}

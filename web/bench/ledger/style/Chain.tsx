@@ -22,7 +22,7 @@ export function Chain({
 }: {
   rules: readonly AppliedBlock[];
   lit: Origin;
-  words: (origin: Origin) => RuleWords;
+  words: RuleWords;
   kindOf: (origin: Origin) => RuleKind;
   onLight: (key: string) => void;
 }): ReactNode {
@@ -31,7 +31,6 @@ export function Chain({
       <span className="quiet">writing to</span>
       {rules.map(({ origin }) => {
         const key = ruleKey(origin);
-        const { word, reach } = words(origin);
         const isLit = origin === lit;
         return (
           <button
@@ -42,7 +41,7 @@ export function Chain({
             className={`chain-link ${kindOf(origin)} ${isLit ? 'lit' : ''}`}
             onClick={() => onLight(key)}
           >
-            {word} <span className="chain-reach">{reach}</span>
+            {words.word(origin)} <span className="chain-reach">{words.reach(origin)}</span>
           </button>
         );
       })}

@@ -1,13 +1,6 @@
 import type { ReactNode } from 'react';
-import { Input } from 'antd';
 import { isRefusal, runEdit } from '@sormet/core/edit';
-import {
-  cascade,
-  longhandsOf,
-  type AppliedBlock,
-  type Origin,
-  type Width,
-} from '@sormet/core/style';
+import { cascade, longhandsOf, type AppliedBlock, type Width } from '@sormet/core/style';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { benchActions } from '../../../store/bench-slice';
 import { useAppDispatch } from '../../../store/store';
@@ -30,7 +23,7 @@ export function StyleCell({
   rule: AppliedBlock;
   property: string;
   width: Width;
-  words: (origin: Origin) => RuleWords;
+  words: RuleWords;
 }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
@@ -78,13 +71,12 @@ export function StyleCell({
         {swatch && draft === null ? (
           <span className="swatch" style={{ background: swatch }} aria-hidden />
         ) : null}
-        <Input
-          size="small"
-          variant="borderless"
+        <input
+          className="plain-field"
           aria-label={`${property}, ${width === 'base' ? 'base' : `${site.widths[width]?.max} and below`}`}
           value={draft ?? own ?? ''}
           placeholder={elsewhere?.css ?? ''}
-          status={wrong ? 'error' : ''}
+          aria-invalid={wrong !== ''}
           onChange={(event) => type(event.target.value)}
           onBlur={commit}
           onKeyDown={(event) => {
@@ -93,10 +85,10 @@ export function StyleCell({
           }}
         />
         {elsewhere && draft === null ? (
-          <span className="origin">{words(elsewhere.origin).word}</span>
+          <span className="origin">{words.word(elsewhere.origin)}</span>
         ) : null}
         {loses && draft === null ? (
-          <span className="origin loses">loses to {words(loses).word}</span>
+          <span className="origin loses">loses to {words.word(loses)}</span>
         ) : null}
       </span>
       {wrong ? (

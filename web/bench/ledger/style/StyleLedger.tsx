@@ -9,7 +9,7 @@ import { Chain, kindOfRule } from './Chain';
 import { litRule } from './lit-rule';
 import { KNOWN, ROWS } from './rows';
 import { useRuleWords } from './rule-words';
-import { StyleCell } from './StyleCell';
+import { StyleGroup } from './StyleGroup';
 import './StyleLedger.css';
 
 /** The style of what is selected: a row for each declaration, a column for each width, the chain of rules above. */
@@ -32,7 +32,8 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
   const others = [...declaredProperties(selected.rules), ...added].filter(
     (property) => !KNOWN.has(property),
   );
-  const groups = [...ROWS, { group: 'More', properties: [...new Set(others)] }];
+  const more = { group: 'More', properties: [...new Set(others)] };
+  const columns = [ROWS.slice(0, 2), [...ROWS.slice(2), ...(others.length > 0 ? [more] : [])]];
   return (
     <>
       <Chain
@@ -42,64 +43,50 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
         kindOf={kindOf}
         onLight={(key) => dispatch(benchActions.light(key))}
       />
-      <table
-        className="ledger-table style-ledger"
-        aria-label="Style"
-        data-lit={kindOf(rule.origin)}
-      >
-        <colgroup>
-          <col style={{ width: 190 }} />
-          {widths.map(({ id }) => (
-            <col key={id} />
-          ))}
-        </colgroup>
-        <thead>
-          <tr>
-            <th scope="col">Declaration</th>
-            {widths.map(({ id, max }) => (
-              <th key={id} scope="col" className={id === current ? 'current' : ''}>
-                {id === 'base' ? 'Base' : `${max} and below`}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        {groups.map(({ group, properties }) =>
-          properties.length === 0 ? null : (
-            <tbody key={group}>
-              <tr className="ledger-group">
-                <th colSpan={widths.length + 1} scope="colgroup">
-                  {group}
+      <div className="style-columns" data-lit={kindOf(rule.origin)}>
+        {columns.map((groups, i) => (
+          <table key={i} className="ledger-table style-ledger" aria-label={`Style, part ${i + 1}`}>
+            <thead>
+              <tr>
+                <th scope="col">
+                  <span className="for-readers">Group</span>
                 </th>
-              </tr>
-              {properties.map((property) => (
-                <tr key={property}>
-                  <th scope="row">
-                    <code>{property}</code>
+                <th scope="col">Declaration</th>
+                {widths.map(({ id, max }) => (
+                  <th
+                    key={id}
+                    scope="col"
+                    className={id === current ? 'width current' : 'width'}
+                    title={id === 'base' ? undefined : `${max} px and below`}
+                  >
+                    {id === 'base' ? 'Base' : max}
                   </th>
-                  {widths.map(({ id }) => (
-                    <StyleCell
-                      key={id}
-                      selected={selected}
-                      rule={rule}
-                      property={property}
-                      width={id}
-                      words={words}
-                    />
-                  ))}
+                ))}
+              </tr>
+            </thead>
+            {groups.map(({ group, properties }) => (
+              <StyleGroup
+                key={group}
+                group={group}
+                properties={properties}
+                selected={selected}
+                rule={rule}
+                widths={widths.map(({ id }) => id)}
+                words={words}
+              />
+            ))}
+            {i === columns.length - 1 ? (
+              <tbody>
+                <tr>
+                  <td colSpan={widths.length + 2}>
+                    <AddDeclaration onAdd={(property) => setAdded([...added, property])} />
+                  </td>
                 </tr>
-              ))}
-            </tbody>
-          ),
-        )}
-        <tbody>
-          <tr>
-            <th scope="row">
-              <AddDeclaration onAdd={(property) => setAdded([...added, property])} />
-            </th>
-            <td colSpan={widths.length} />
-          </tr>
-        </tbody>
-      </table>
+              </tbody>
+            ) : null}
+          </table>
+        ))}
+      </div>
     </>
   );
 }

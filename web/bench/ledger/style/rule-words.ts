@@ -3,48 +3,38 @@ import type { Origin } from '@sormet/core/style';
 import { useDerived } from '../../../site/SiteProvider';
 import type { Selected } from '../../use-selected';
 import { componentWords } from '../../words';
+import { tagReach } from './tag-reach';
 
-/** What a rule is called, and how many of what it reaches. */
+/** What rules are called in the chain (the tag, the definition, here), and whom they reach. */
 export interface RuleWords {
-  readonly word: string;
-  readonly reach: number;
-  readonly unit: string;
+  word(origin: Origin): string;
+  /** How many elements, instances or places it reaches: counted when it is asked for. */
+  reach(origin: Origin): number;
 }
 
-/** What a rule is called in the chain: the tag, the definition, here. */
-export function useRuleWords(selected: Selected | undefined): (origin: Origin) => RuleWords {
+export function useRuleWords(selected: Selected | undefined): RuleWords {
   const { documents, reach } = useDerived();
-  return (origin) => {
-    if (origin.is === 'tag') {
-      let uses = 0;
-      for (const doc of [...documents])
-        if (doc.kind === 'page' || doc.kind === 'component')
-          for (const node of Object.values(doc.nodes))
-            if (node.kind === 'element' && node.tag === origin.tag) uses += 1;
-      return { word: `${origin.tag} tag`, reach: uses, unit: 'element' };
-    }
-    if (origin.is === 'shared')
-      return {
-        word: docOf(documents, 'style', origin.doc)?.name ?? 'a style that is gone',
-        reach: reach.usesOf(origin.doc).length,
-        unit: 'element',
-      };
-    if (origin.doc === selected?.doc.id && selected.doc.kind === 'page')
-      return { word: 'here', reach: 1, unit: 'place' };
-    const doc = treeDocOf(documents, origin.doc);
-    const places =
-      doc?.kind === 'component'
-        ? reach.answer(doc.id).instances.filter(({ kind }) => kind === 'places').length
+  const isHere = (doc: string) => doc === selected?.doc.id;
+  return {
+    word(origin) {
+      if (origin.is === 'tag') return `${origin.tag} tag`;
+      if (origin.is === 'shared')
+        return docOf(documents, 'style', origin.doc)?.name ?? 'a style that is gone';
+      if (isHere(origin.doc) && selected?.doc.kind === 'page') return 'here';
+      const definition = isHere(origin.doc)
+        ? 'this definition'
+        : `definition of ${componentWords(documents, origin.doc)}`;
+      return origin.is === 'rule'
+        ? `${definition} · ${ruleWords(treeDocOf(documents, origin.doc), origin.rule)}`
+        : definition;
+    },
+    reach(origin) {
+      if (origin.is === 'tag') return tagReach(documents, origin.tag);
+      if (origin.is === 'shared') return reach.usesOf(origin.doc).length;
+      return docOf(documents, 'component', origin.doc)
+        ? reach.answer(origin.doc).instances.filter(({ kind }) => kind === 'places').length
         : 1;
-    const own = origin.doc === selected?.doc.id;
-    const definition = own
-      ? 'this definition'
-      : `definition of ${componentWords(documents, origin.doc)}`;
-    return {
-      word: origin.is === 'rule' ? `${definition} · ${ruleWords(doc, origin.rule)}` : definition,
-      reach: places,
-      unit: 'instance',
-    };
+    },
   };
 }
 

@@ -1,0 +1,58 @@
+import type { ReactNode } from 'react';
+import { isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { useAppDispatch } from '../../store/store';
+import { useDraft } from '../../values/use-draft';
+
+/**
+ * A field whose text becomes an edit when it is done: by Enter or by leaving it. What is refused stays as it was typed,
+ * with the reason below; Escape drops it.
+ */
+export function DraftField({
+  label,
+  stored,
+  edit,
+  mono = false,
+}: {
+  label: string;
+  stored: string;
+  edit: (text: string) => NamedEdit;
+  mono?: boolean;
+}): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const { draft, wrong, type, commit, drop } = useDraft(
+    label,
+    stored,
+    (text) => {
+      const tried = runEdit(documents, edit(text));
+      if (isRefusal(tried)) return tried.refused;
+      sync.edit(edit(text));
+      return '';
+    },
+    (text, reason) => dispatch(benchActions.notice(`“${text}” was not kept. ${reason}`)),
+  );
+  return (
+    <span className="draft-field">
+      <input
+        className={mono ? 'plain-field mono' : 'plain-field'}
+        aria-label={label}
+        aria-invalid={wrong !== ''}
+        value={draft ?? stored}
+        onChange={({ target }) => type(target.value)}
+        onBlur={commit}
+        onKeyDown={({ key }) => {
+          if (key === 'Enter') commit();
+          if (key === 'Escape') drop();
+        }}
+      />
+      {wrong ? (
+        <span className="cell-error" role="alert">
+          {wrong}
+        </span>
+      ) : null}
+    </span>
+  );
+}

@@ -1,0 +1,23 @@
+import { allOf, type Documents, type Tree } from '@sormet/core/model';
+
+/** By tree, how many elements of each tag it holds: counted once for each state of a tree. */
+const counted = new WeakMap<Tree, ReadonlyMap<string, number>>();
+
+function tagsIn(tree: Tree): ReadonlyMap<string, number> {
+  let tags = counted.get(tree);
+  if (tags) return tags;
+  const made = new Map<string, number>();
+  for (const id in tree) {
+    const node = tree[id]!;
+    if (node.kind === 'element') made.set(node.tag, (made.get(node.tag) ?? 0) + 1);
+  }
+  tags = made;
+  counted.set(tree, tags);
+  return tags;
+}
+
+/** How many elements of a tag the site's pages and definitions hold. */
+export function tagReach(documents: Documents, tag: string): number {
+  const trees = [...allOf(documents, 'page'), ...allOf(documents, 'component')];
+  return trees.reduce((sum, { nodes }) => sum + (tagsIn(nodes).get(tag) ?? 0), 0);
+}

@@ -1,0 +1,35 @@
+import type { ReactNode } from 'react';
+import type { ComponentDoc } from '@sormet/core/model';
+import { shortName } from '@sormet/core/edit';
+import { useDerived } from '../../site/SiteProvider';
+import type { Drawn } from '../../canvas/Canvas';
+import { shortReach } from '../words';
+import { DrawnAt } from './DrawnAt';
+
+/** The head of a drawn definition: whose it is, whom it reaches, at which width and share it is drawn. */
+export function DefinitionHead({
+  definition,
+  drawn,
+  chosen,
+  onChoose,
+  children,
+}: {
+  definition: ComponentDoc;
+  drawn: Drawn;
+  chosen: number | null;
+  onChoose: (width: number | null) => void;
+  children?: ReactNode;
+}): ReactNode {
+  const { reach } = useDerived();
+  return (
+    <div className="pane-head">
+      <span>Definition of {shortName(definition.name)}</span>
+      <span className="pane-reach">{shortReach(reach.answer(definition.id))}</span>
+      <span className="quiet">
+        <DrawnAt width={drawn.width} chosen={chosen} onChoose={onChoose} /> ·{' '}
+        {Math.round(drawn.scale * 100)} %
+      </span>
+      {children}
+    </div>
+  );
+}

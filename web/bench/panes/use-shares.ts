@@ -1,0 +1,48 @@
+import { useCallback, useEffect, useRef } from 'react';
+import { keep, kept } from '../../store/kept';
+import { useGroupRef, type Layout } from 'react-resizable-panels';
+
+const KEY = 'sormet.bench.share';
+
+/** The share of the room that what is edited has, unless somebody drew the divider elsewhere: two thirds. */
+const SHARE = 66;
+const [LEAST, MOST] = [50, 85];
+
+const inRange = (share: unknown): share is number =>
+  typeof share === 'number' && share >= LEAST && share <= MOST;
+
+function keptShare(): number {
+  return kept(KEY, (stored) => (inRange(stored) ? stored : undefined), SHARE);
+}
+
+/**
+ * Page and definition side by side: the one that is edited has the greater share, which is remembered when the divider
+ * is drawn. Which of them that is changes with what is selected.
+ */
+export function useShares(edited: 'page' | 'definition', isBeside: boolean) {
+  const group = useGroupRef();
+  const now = useRef(edited);
+  now.current = edited;
+  /** Whether the shares are still to be given: the second pane is there a moment after it was asked for. */
+  const due = useRef(false);
+  const give = useCallback(() => {
+    if (!due.current || group.current?.getLayout()['definition'] === undefined) return;
+    due.current = false;
+    const share = keptShare();
+    const [page, definition] = now.current === 'page' ? [share, 100 - share] : [100 - share, share];
+    group.current.setLayout({ page: page!, definition: definition! });
+  }, [group]);
+  useEffect(() => {
+    due.current = isBeside;
+    give();
+  }, [edited, isBeside, give]);
+  const onLayoutChanged = useCallback(
+    (layout: Layout) => {
+      if (due.current) return give();
+      const share = layout[now.current];
+      if (layout['definition'] !== undefined && inRange(share)) keep(KEY, Math.round(share));
+    },
+    [give],
+  );
+  return { groupRef: group, onLayoutChanged };
+}
