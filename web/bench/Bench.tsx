@@ -11,6 +11,7 @@ import { GoLine } from './GoLine';
 import { Keys } from './Keys';
 import { Ledger } from './ledger/Ledger';
 import { LedgerTabs } from './ledger/LedgerTabs';
+import { litRule } from './ledger/style/lit-rule';
 import { useMakeComponent } from './MakeComponent';
 import { BesidePane } from './panes/BesidePane';
 import { Columns } from './panes/Columns';
@@ -30,7 +31,7 @@ export function Bench(): ReactNode {
   const sync = useSync();
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
-  const { beside, folded, selection } = useApp((state) => state.bench);
+  const { beside, folded, selection, tab, lit } = useApp((state) => state.bench);
   const doc = treeDocOf(documents, id);
   const { entries, entry, onEntry } = useEntries(doc);
   const selected = useSelected(id, entry);
@@ -61,6 +62,9 @@ export function Bench(): ReactNode {
   const other = beside ? docOf(documents, 'component', beside) : undefined;
   const definition = other?.id === doc.id ? undefined : other;
   const outlined = definition && selection?.doc === definition.id ? definition : doc;
+  const rule = selected && tab === 'style' ? litRule(selected, lit)?.origin : undefined;
+  const written = rule && 'doc' in rule ? rule.doc : selection?.doc;
+  const isEdited = definition !== undefined && written === definition.id;
   return (
     <Dragging>
       <div className="bench">
@@ -69,7 +73,7 @@ export function Bench(): ReactNode {
           left={<LeftSide doc={outlined.id} isPage={outlined.kind === 'page'} />}
           open={<OpenPane doc={doc} entry={entry} />}
           beside={definition ? <BesidePane definition={definition} /> : null}
-          edited={definition && outlined === definition ? 'definition' : 'page'}
+          edited={isEdited ? 'definition' : 'page'}
           ledger={
             <div className="bench-ledger">
               <div className="ledger-line">

@@ -154,7 +154,7 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
         </>
       ) : (
         <>
-          <td className={field ? 'cell bound wins' : 'cell bound'}>
+          <td className={field ? 'cell bound tight wins' : 'cell bound tight'}>
             <BoundTo
               label={`${row.elementName} ${row.what}`}
               fields={() => fittingFields(documents, doc, node, row.type)}

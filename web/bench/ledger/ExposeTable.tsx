@@ -78,7 +78,9 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
             <th scope="col" className="wide">
               Exposed as
             </th>
-            <th scope="col">Key</th>
+            <th scope="col" className="wide">
+              Key
+            </th>
           </tr>
         </thead>
         {groups.map((group, i) => (

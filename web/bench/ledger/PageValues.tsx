@@ -153,7 +153,7 @@ function WordsRow({
           onChange={(typed, group) => give(literal({ type: 'text', value: typed }), group)}
         />
       </td>
-      <td className={bound ? 'cell bound wins' : 'cell bound'}>
+      <td className={bound ? 'cell bound tight wins' : 'cell bound tight'}>
         {page.entries === null ? null : (
           <BoundTo
             label={`The page's ${member}`}

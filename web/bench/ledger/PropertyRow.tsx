@@ -86,7 +86,7 @@ export function PropertyRow({
           ) : null}
         </div>
       </td>
-      <td className={winner === 'bound' ? 'cell bound wins' : 'cell bound'}>
+      <td className={winner === 'bound' ? 'cell bound tight wins' : 'cell bound tight'}>
         {lifted ? (
           <span className="cell-words">a property of this definition</span>
         ) : (

@@ -46,7 +46,7 @@ export function ShownRow({ selected }: { selected: Selected }): ReactNode {
           ) : null}
         </div>
       </td>
-      <td className={bound ? 'cell bound wins' : 'cell bound'}>
+      <td className={bound ? 'cell bound tight wins' : 'cell bound tight'}>
         <BoundTo
           label="shown"
           fields={() => fittingFields(documents, doc, id, BOOLEAN)}
