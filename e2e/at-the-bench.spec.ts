@@ -112,9 +112,47 @@ test.describe('at the bench', () => {
     await bench.open('page-home');
     await bench.clickOn(bench.canvas.locator('h1'));
     await page.keyboard.press('x');
-    const trace = page.getByRole('dialog', { name: 'Where the values come from' });
+    const trace = page.getByRole('complementary', { name: 'Where the values come from' });
     await expect(trace).toContainText('in /: “Bring it broken. Take it home mended.”');
     await expect(trace).toContainText('nothing set here, so the default: “Find a shed”');
+    // The page is not hidden, and each step leads to where it can be changed.
+    await expect(bench.canvas.locator('h1')).toBeVisible();
+    await bench.open('page-shed');
+    await bench.clickOn(bench.canvas.locator('h2').first());
+    await page.keyboard.press('x');
+    await trace.getByRole('button', { name: '/sheds/<slug>' }).first().click();
+    await expect(page.locator('.outline-row.selected')).toBeVisible();
+    await page.keyboard.press('x');
+    await expect(trace).toBeHidden();
+  });
+
+  test('what is placed by the go line goes where it says, and elsewhere with Tab; a mistyped name is found', async ({
+    page,
+  }) => {
+    const bench = new BenchHand(page);
+    await bench.open('page-about');
+    await bench.clickOn(bench.canvas.locator('h2').first());
+    await page.keyboard.press('g');
+    const line = page.getByRole('combobox', { name: 'Go line' });
+    await line.fill('plce section');
+    const chosen = page.locator('.go-where.chosen');
+    await expect(chosen).toContainText('after');
+    await expect(page.locator('.go-option').first()).toContainText('Section');
+    await expect(page.locator('.go-option').first()).toContainText('elements');
+    await line.press('Tab');
+    await expect(chosen).toContainText('before');
+    await line.press('Enter');
+    await expect(line).toBeHidden();
+    await expect(page.locator('.outline-row.selected')).toContainText('Section');
+    // What is empty and selected is filled.
+    await page.keyboard.press('g');
+    await line.fill('place text');
+    await expect(chosen).toContainText('into Section');
+    await line.press('Enter');
+    await expect(line).toBeHidden();
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Control+z');
+    await bench.saved();
   });
 
   test('things are moved by dragging, and by keys', async ({ page }) => {
@@ -209,9 +247,10 @@ test.describe('at the bench', () => {
         await expect(page.locator('.ledger')).toBeVisible();
       },
       x: async () => {
-        await expect(dialog('Where the values come from')).toBeVisible();
-        await press('Escape');
-        await expect(dialog('Where the values come from')).toBeHidden();
+        const trace = page.getByRole('complementary', { name: 'Where the values come from' });
+        await expect(trace).toBeVisible();
+        await press('x');
+        await expect(trace).toBeHidden();
       },
       m: async () => {
         await expect(dialog('Make component')).toBeVisible();

@@ -18,7 +18,16 @@ export class BenchHand {
 
   async open(doc: string): Promise<void> {
     await this.page.goto(`/sites/brackenfold/bench/${doc}`);
-    await expect(this.canvas.locator('main')).toBeVisible();
+    const main = this.canvas.locator('main');
+    await expect(main).toBeVisible();
+    // The canvas is fitted into its pane a moment after it is there: what is dragged by hand waits for that.
+    let before = await main.boundingBox();
+    await expect(async () => {
+      const now = await main.boundingBox();
+      const same = JSON.stringify(now) === JSON.stringify(before);
+      before = now;
+      expect(same).toBe(true);
+    }).toPass({ intervals: [100] });
   }
 
   /** Clicks where an element of a canvas shows. */

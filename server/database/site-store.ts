@@ -1,6 +1,6 @@
 import { In, type DataSource, type EntityManager } from 'typeorm';
 import { Documents, FORMAT, sameJson, upgraded } from '@sormet/core/model';
-import { applyChanges, inverse, type Change, type Past } from '@sormet/core/edit';
+import { applyChanges, inverse, touched, type Change, type Past } from '@sormet/core/edit';
 import { Linker } from '@sormet/core/resolve';
 import { dataOf, type Data } from '@sormet/core/value';
 import { DocumentEntity, HistoryEntity, SiteEntity, type SiteRow } from './entities';
@@ -63,10 +63,17 @@ export class SiteStore {
       Math.max(from.revision, revision),
       manager,
     );
-    const later = from.revision < revision;
-    const documents = applyChanges(from.documents, later ? changes : inverse(changes));
-    if (later) checkWhole(site, revision, documents, count);
-    return inFormat(later ? this.keep(site, { revision, documents }) : { revision, documents });
+    if (from.revision < revision) {
+      const documents = applyChanges(from.documents, changes);
+      checkWhole(site, revision, documents, count);
+      const newer = this.kept.get(site);
+      // A state from before what is kept shares with it all that is the same.
+      return newer && newer.revision > revision
+        ? inFormat({ revision, documents: sharing(documents, newer.documents, touched(changes)) })
+        : inFormat(this.keep(site, { revision, documents }));
+    }
+    const documents = applyChanges(from.documents, inverse(changes));
+    return inFormat({ revision, documents: sharing(documents, from.documents, touched(changes)) });
   }
 
   /**
@@ -81,13 +88,12 @@ export class SiteStore {
   ): Promise<SiteState> {
     const keyframe = await keyframeBefore(manager, site, revision);
     if (!keyframe) return newer;
-    const shared = keyframe.documents.map((doc) => {
-      const now = newer.documents.get(doc.id);
-      return sameJson(now, doc) ? now! : doc;
-    });
-    const ids = new Set(shared.map(({ id }) => id));
+    const ids = new Set(keyframe.documents.map(({ id }) => id));
     const gone = [...newer.documents.ids()].filter((id) => !ids.has(id));
-    const documents = newer.documents.with(...shared).without(...gone);
+    const differing = keyframe.documents.filter(
+      (doc) => !sameJson(newer.documents.get(doc.id), doc),
+    );
+    const documents = newer.documents.with(...differing).without(...gone);
     const stored = await manager
       .getRepository(HistoryEntity)
       .findOne({ where: { site, revision: keyframe.revision }, select: { documents: true } });
@@ -155,6 +161,15 @@ export class SiteStore {
     const byEdit = new Map(rows.map(({ edit, changes, says }) => [edit, { changes, says }]));
     return (edit) => byEdit.get(edit);
   }
+}
+
+/** Documents with some of them taken from another state, where they are the same there: so that identity tells of it. */
+function sharing(documents: Documents, other: Documents, ids: readonly string[]): Documents {
+  const same = ids.flatMap((id) => {
+    const doc = other.get(id);
+    return doc && sameJson(doc, documents.get(id)) ? doc : [];
+  });
+  return documents.with(...same);
 }
 
 /**

@@ -7,7 +7,7 @@ import { benchActions, keepFolds } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
 import { Bar } from './Bar';
 import { Dragging } from './Dragging';
-import { GoLine } from './GoLine';
+import { GoLine } from './go-line/GoLine';
 import { Keys } from './Keys';
 import { Ledger } from './ledger/Ledger';
 import { LedgerTabs } from './ledger/LedgerTabs';
@@ -18,7 +18,7 @@ import { Columns } from './panes/Columns';
 import { LeftSide } from './panes/LeftSide';
 import { OpenPane } from './panes/OpenPane';
 import { Sentence } from './Sentence';
-import { Trace } from './Trace';
+import { Trace } from './trace/Trace';
 import { useBenchActions, useBenchKeys } from './use-bench-keys';
 import { useEntries } from './use-entries';
 import { useSelected, type Selected } from './use-selected';
@@ -31,7 +31,7 @@ export function Bench(): ReactNode {
   const sync = useSync();
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
-  const { beside, folded, selection, tab, lit } = useApp((state) => state.bench);
+  const { beside, folded, selection, tab, lit, tracing } = useApp((state) => state.bench);
   const doc = treeDocOf(documents, id);
   const { entries, entry, onEntry } = useEntries(doc);
   const selected = useSelected(id, entry);
@@ -80,13 +80,17 @@ export function Bench(): ReactNode {
                 <Sentence doc={outlined} selected={selected} />
                 <LedgerTabs selected={selected} />
               </div>
-              {folded.ledger ? null : <Ledger doc={outlined} selected={selected} />}
+              {folded.ledger ? null : (
+                <div className="ledger-and-trace">
+                  <Ledger doc={outlined} selected={selected} />
+                  {tracing ? <Trace page={doc.id} selected={selected} /> : null}
+                </div>
+              )}
             </div>
           }
         />
         <GoLine doc={outlined.id} actions={actions} />
         <Keys />
-        <Trace selected={selected} />
         {makeComponent.dialog}
       </div>
     </Dragging>

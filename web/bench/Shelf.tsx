@@ -5,7 +5,7 @@ import { folderOf, shortName, STARTERS } from '@sormet/core/edit';
 import { useApp, useAppDispatch } from '../store/store';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
-import { nextPlace } from './next-place';
+import { nextPlace } from './go-line/places';
 import { usePlacing, type Placeable } from '../canvas/placing';
 import './Shelf.css';
 

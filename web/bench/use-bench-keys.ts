@@ -33,7 +33,7 @@ export function useBenchActions(
   const sync = useSync();
   const dispatch = useAppDispatch();
   const exposing = useExposing();
-  const { width, keymap } = useApp((state) => state.bench);
+  const { width, keymap, folded, tracing } = useApp((state) => state.bench);
   const widths = widthsOf(documents.site);
   const stepWidth = (by: number) => {
     const next = widths[widths.findIndex(({ id }) => id === width) + by];
@@ -67,7 +67,10 @@ export function useBenchActions(
     single('make component', 'make component', handlers.onMakeComponent),
     single('beside', 'definition beside', handlers.onBeside),
     single('expose', 'expose', exposeSelected),
-    single('trace', 'trace', () => dispatch(benchActions.showTrace(true))),
+    single('trace', 'trace', () => {
+      if (folded.ledger) dispatch(benchActions.fold('ledger'));
+      dispatch(benchActions.showTrace(folded.ledger || !tracing));
+    }),
     single('preview', 'preview', handlers.onPreview),
     single('narrower', 'narrower', () => stepWidth(1)),
     single('wider', 'wider', () => stepWidth(-1)),
@@ -87,8 +90,8 @@ export function useBenchKeys(
   const { documents } = useDerived();
   const sync = useSync();
   const dispatch = useAppDispatch();
-  const { goLine, keys, tracing, keymap } = useApp((state) => state.bench);
-  const enabled = !goLine && !keys && !tracing;
+  const { goLine, keys, keymap } = useApp((state) => state.bench);
+  const enabled = !goLine && !keys;
 
   // Every key is heard here, and the keymap says which does what: the package splits lists of keys at commas.
   useHotkeys(

@@ -26,6 +26,8 @@ export interface Selected {
   /** The component, when an instance is selected. */
   readonly component: ComponentDoc | undefined;
   readonly resolved: Resolved | undefined;
+  /** The entry that is looked at, on a page made from entries. */
+  readonly entry: EntryDoc | undefined;
   /** What it was resolved in. */
   readonly built: Built | undefined;
   readonly element: ResolvedElement | undefined;
@@ -58,10 +60,11 @@ export function useSelected(page: string, entry: EntryDoc | undefined): Selected
         node.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined,
       resolved,
       built,
+      entry: openDoc === page ? entry : undefined,
       element,
       rules: element ? rulesOf(element, documents, documents.tags) : [],
       count: selection.nodes.length,
       all: selection.nodes,
     };
-  }, [documents, selection, built]);
+  }, [documents, selection, built, openDoc, page, entry]);
 }

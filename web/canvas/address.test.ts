@@ -10,7 +10,7 @@ import {
 } from '@sormet/core/resolve';
 import { dataOf } from '@sormet/core/value';
 import { nodesOf } from '@sormet/core/test';
-import { nextPlace } from '../bench/next-place';
+import { nextPlace } from '../bench/go-line/places';
 import { CanvasCss } from './canvas-css';
 import {
   describe as nameOf,

@@ -157,7 +157,7 @@ function MakeDefault({
         if (!open) setAsking(false);
       }}
     >
-      {button}
+      <span>{button}</span>
     </Popconfirm>
   );
 }

@@ -1,0 +1,85 @@
+import {
+  childrenOf,
+  docOf,
+  isVoid,
+  own,
+  placeAt,
+  rootOf,
+  takesText,
+  treeDocOf,
+  type Documents,
+  type NodeId,
+  type Place,
+  type Tree,
+  type TreeNode,
+} from '@sormet/core/model';
+import type { Selection } from '../../store/bench-slice';
+
+/** Where something may go that is placed without pointing, as seen from what is selected. */
+export type Where = 'into' | 'before' | 'after';
+
+/** The places there are, in the order in which one goes through them: the first is where one most likely means. */
+export type Places = readonly { readonly where: Where; readonly place: Place }[];
+
+const NO_PLACES: Places = [];
+
+/**
+ * Where something would go: into what is selected when that is empty and can hold it, else after it; with nothing
+ * selected last in the main content. Whether it may stand there says the edit.
+ */
+export function placesFor(documents: Documents, doc: string, selection: Selection | null): Places {
+  const tree = treeDocOf(documents, doc);
+  if (!tree) return NO_PLACES;
+  const { nodes } = tree;
+  const root = rootOf(nodes);
+  const selected = selection?.doc === doc ? selection.nodes[0] : undefined;
+  const node = selected === undefined ? undefined : own(nodes, selected);
+  const at = selected !== undefined && node ? selected : root;
+  const into = placeInto(documents, nodes, at);
+  const inside = into ? [{ where: 'into' as const, place: into }] : [];
+  const { parent, slot } = nodes[at]!.place;
+  if (at === root || parent === null) return inside;
+  const index = childrenOf(nodes).of(parent, slot).indexOf(at);
+  const beside: Places = [
+    { where: 'after', place: placeAt(nodes, parent, index + 1, slot) },
+    { where: 'before', place: placeAt(nodes, parent, index, slot) },
+  ];
+  const isEmpty = childrenOf(nodes).all(at).length === 0;
+  return isEmpty ? [...inside, ...beside] : [...beside, ...inside];
+}
+
+/** The place where one most likely means. */
+export function nextPlace(
+  documents: Documents,
+  doc: string,
+  selection: Selection | null,
+): Place | undefined {
+  return placesFor(documents, doc, selection)[0]?.place;
+}
+
+/** The last place in a node; nothing where it holds nothing, or words alone. */
+function placeInto(documents: Documents, nodes: Tree, id: NodeId): Place | undefined {
+  const node: TreeNode = nodes[id]!;
+  switch (node.kind) {
+    case 'element':
+      return isVoid(node.tag) || (takesText(node.tag) && holdsWords(nodes, id))
+        ? undefined
+        : placeAt(nodes, id, Infinity);
+    case 'slot':
+    case 'repeat':
+      return placeAt(nodes, id, Infinity);
+    case 'instance': {
+      const component = docOf(documents, 'component', node.component);
+      const slot = component && Object.keys(component.slots).sort()[0];
+      return slot === undefined ? undefined : placeAt(nodes, id, Infinity, slot);
+    }
+    case 'text':
+      return undefined;
+  }
+}
+
+function holdsWords(nodes: Tree, id: NodeId): boolean {
+  return childrenOf(nodes)
+    .of(id)
+    .some((child) => nodes[child]!.kind === 'text');
+}

@@ -1,0 +1,50 @@
+import { ranked, type Choosable } from './ranking';
+
+const of = (verb: string, name: string, note = ''): Choosable => ({
+  value: `${verb} ${name}`,
+  verb,
+  name,
+  note,
+});
+const all = [
+  of('place', 'Card row', 'Sections/Card row'),
+  of('place', 'Join band', 'Sections/Join band'),
+  of('place', 'Section', 'elements'),
+  of('place', 'Words and picture', 'ready sections'),
+  of('place', 'Picture', 'elements'),
+  of('go', '/sheds', 'Sheds'),
+  of('go', 'definition of Card row'),
+  of('do', 'make component', 'm'),
+];
+const names = (typed: string, recent: readonly string[] = []) =>
+  ranked(all, typed, recent).map(({ value }) => value);
+
+describe('the go line offers', () => {
+  test('the nearest name first, before what only lies in a folder of that name', () => {
+    expect(names('place section')[0]).toBe('place Section');
+    expect(names('place section')).toContain('place Card row');
+    expect(names('picture')[0]).toBe('place Picture');
+    expect(names('card row')[0]).toBe('place Card row');
+  });
+
+  test('what is meant where a letter is missing, doubled or another', () => {
+    expect(names('plce joinband')[0]).toBe('place Join band');
+    expect(names('pictuer')).toContain('place Picture');
+    expect(names('make componnent')[0]).toBe('do make component');
+  });
+
+  test('only what every word fits', () => {
+    expect(names('place sheds')).toEqual([]);
+    expect(names('go sheds')).toEqual(['go /sheds']);
+  });
+
+  test('what was chosen lately first, with nothing typed or where two are as near', () => {
+    expect(names('', ['go /sheds', 'do make component']).slice(0, 2)).toEqual([
+      'go /sheds',
+      'do make component',
+    ]);
+    const [first] = names('card', ['go definition of Card row']);
+    expect(first).toBe('place Card row');
+    expect(names('band', ['place Join band'])[0]).toBe('place Join band');
+  });
+});

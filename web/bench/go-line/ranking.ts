@@ -1,0 +1,74 @@
+import Fuse from 'fuse.js';
+
+/** Something that can be chosen by typing. */
+export interface Choosable {
+  /** What it is known by, the same each time: `place Section`. */
+  readonly value: string;
+  readonly verb: string;
+  readonly name: string;
+  /** What else is said of it: its folder, its path, its key. */
+  readonly note: string;
+}
+
+/** How much of a word may be mistyped: Fuse's measure, 0 for nothing and 1 for everything. */
+const TYPING_ERRORS = 0.3;
+/** How many are offered. */
+const MOST = 30;
+/** What was chosen before counts as this much nearer. */
+const RECENT = 0.6;
+
+/**
+ * What fits the words that were typed, the nearest name first: every word must be found in the verb, the name or what
+ * else is said, small typing errors forgiven. What was chosen lately stands before others that are as near. With
+ * nothing typed what was chosen lately comes first.
+ * @param recent values that were chosen before, the last one first
+ */
+export function ranked<C extends Choosable>(
+  all: readonly C[],
+  typed: string,
+  recent: readonly string[],
+): readonly C[] {
+  const lately = new Map(recent.map((value, i) => [value, i]));
+  const words = typed.trim().toLowerCase().split(/\s+/).filter(Boolean);
+  if (words.length === 0) {
+    const before = all
+      .filter(({ value }) => lately.has(value))
+      .sort((a, b) => lately.get(a.value)! - lately.get(b.value)!);
+    return [...before, ...all.filter(({ value }) => !lately.has(value))].slice(0, MOST);
+  }
+  const fuse = new Fuse(all, {
+    includeScore: true,
+    ignoreLocation: true,
+    useExtendedSearch: true,
+    threshold: TYPING_ERRORS,
+    keys: [
+      { name: 'name', weight: 0.7 },
+      { name: 'verb', weight: 0.2 },
+      { name: 'note', weight: 0.1 },
+    ],
+  });
+  const asName = words.join(' ');
+  return fuse
+    .search({
+      $and: words.map((word) => ({
+        $or: ['name', 'verb', 'note'].map((key) => ({ [key]: word })),
+      })),
+    })
+    .map(({ item, score = 1 }) => ({
+      item,
+      score: score * nearness(item, asName, words) * (lately.has(item.value) ? RECENT : 1),
+    }))
+    .sort((a, b) => a.score - b.score)
+    .slice(0, MOST)
+    .map(({ item }) => item);
+}
+
+/** A name that is what was typed, or begins so, is what is meant: the smaller, the nearer. */
+function nearness({ verb, name }: Choosable, typed: string, words: readonly string[]): number {
+  const lower = name.toLowerCase();
+  const said = `${verb} ${lower}`;
+  if (lower === typed || said === typed) return 1e-6;
+  if (lower.startsWith(typed) || said.startsWith(typed)) return 1e-4;
+  const rest = words.filter((word) => word !== verb);
+  return rest.every((word) => lower.includes(word)) ? 1e-2 : 1;
+}

@@ -1,0 +1,68 @@
+import { useMemo } from 'react';
+import { useNavigate } from 'react-router';
+import { allOf, entryTitle, pageForEntries, pathOf, type Place } from '@sormet/core/model';
+import { shortName, STARTERS } from '@sormet/core/edit';
+import { usePlacing, type Placeable } from '../../canvas/placing';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { useAppDispatch } from '../../store/store';
+import type { Choosable } from './ranking';
+
+export interface Choice extends Choosable {
+  /** Done at a place where it places something; nothing is done without one then. */
+  readonly run: (place: Place | undefined) => void;
+}
+
+/** The screens of a site beside the bench, by the words of their addresses. */
+const SCREENS: readonly { name: string; path: string }[] = [
+  { name: 'Pages', path: '' },
+  { name: 'Library', path: '/library' },
+  { name: 'Content', path: '/content' },
+  { name: 'Releases', path: '/releases' },
+];
+
+/** Everything that the go line can do: place, go, do. Made only while it is open. */
+export function useChoices(
+  open: boolean,
+  doc: string,
+  actions: readonly { label: string; key: string; run: () => void }[],
+): readonly Choice[] {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const placing = usePlacing();
+  return useMemo(() => {
+    const found: Choice[] = [];
+    if (!open) return found;
+    const add = (verb: string, name: string, note: string, run: Choice['run']) =>
+      found.push({ value: `${verb} ${name}`, verb, name, note, run });
+    const goTo = (path: string) => () => void navigate(`/sites/${sync.site}${path}`);
+    const place = (placeable: Placeable) => (at: Place | undefined) => {
+      if (at) placing.place(doc, placeable, at);
+      else dispatch(benchActions.notice('There is no place for that here.'));
+    };
+    const components = allOf(documents, 'component');
+    for (const { id, name } of components)
+      add('place', shortName(name), name, place({ is: 'component', id }));
+    for (const { key, label, folder } of STARTERS)
+      add('place', label, folder.toLowerCase(), place({ is: 'starter', key }));
+    for (const page of allOf(documents, 'page'))
+      add('go', page.path, page.name, goTo(`/bench/${page.id}`));
+    for (const { id, name } of components)
+      add('go', `definition of ${shortName(name)}`, '', () =>
+        dispatch(benchActions.openBeside(id)),
+      );
+    for (const { name, path } of SCREENS) add('go', name, 'screen', goTo(path));
+    for (const entry of allOf(documents, 'entry')) {
+      const page = pageForEntries(documents, entry.type);
+      const path = page
+        ? `/bench/${page.id}?entry=${entry.id}`
+        : `/content/${entry.type}/${entry.id}`;
+      const note = page ? pathOf(page, entry) : entry.slug;
+      add('go', entryTitle(documents, entry), note, goTo(path));
+    }
+    for (const { label, key, run } of actions) add('do', label, key, run);
+    return found;
+  }, [open, documents, doc, placing, navigate, sync, dispatch, actions]);
+}

@@ -1,0 +1,170 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { X } from 'lucide-react';
+import {
+  docOf,
+  entryTitle,
+  inOrder,
+  rootOf,
+  treeDocOf,
+  type Documents,
+  type EntryDoc,
+  type Source,
+  type Typed,
+} from '@sormet/core/model';
+import { controlsOf, propertyOf } from '@sormet/core/edit';
+import { trace, type Step } from '@sormet/core/resolve';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { useAppDispatch } from '../../store/store';
+import { fieldLabel } from '../../values/fields';
+import { valueWords } from '../../values/value-words';
+import { IconButton } from '../ledger/IconButton';
+import type { Selected } from '../use-selected';
+import { componentWords, documentWords } from '../words';
+import './Trace.css';
+
+/** Where each value of what is selected comes from, step by step, beside the ledger; each step leads to where it can be changed. */
+export function Trace({
+  page,
+  selected,
+}: {
+  page: string;
+  selected: Selected | undefined;
+}): ReactNode {
+  const dispatch = useAppDispatch();
+  return (
+    <aside className="trace" aria-label="Where the values come from">
+      <div className="trace-head">
+        <h2>Where the values come from</h2>
+        <IconButton
+          icon={X}
+          name="Close the trace"
+          title="Close the trace"
+          onPress={() => dispatch(benchActions.showTrace(false))}
+        />
+      </div>
+      {selected ? (
+        <Traces page={page} selected={selected} />
+      ) : (
+        <p className="ledger-empty">Select something: its values are followed here.</p>
+      )}
+    </aside>
+  );
+}
+
+function Traces({ page, selected }: { page: string; selected: Selected }): ReactNode {
+  const { documents } = useDerived();
+  const { resolved, built } = selected;
+  if (!resolved || !built)
+    return (
+      <p className="ledger-empty">
+        What is selected does not show, so nothing comes from anywhere.
+      </p>
+    );
+  const rows = tracedOf(documents, selected, resolved.scope.within, built);
+  if (rows.length === 0) return <p className="ledger-empty">There is no value on this.</p>;
+  return (
+    <dl>
+      {rows.map(({ label, steps, otherwise }) => (
+        <div key={label}>
+          <dt>{label}</dt>
+          <dd>
+            <ol>
+              {steps.length === 0 ? (
+                <li>
+                  nothing set here
+                  {otherwise ? `, so the default: ${sourceWords(documents, otherwise, '')}` : ''}
+                </li>
+              ) : null}
+              {steps.map((step, i) => (
+                <li key={i}>
+                  <StepWords page={page} step={step} entry={selected.entry} />
+                </li>
+              ))}
+            </ol>
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+/** The values of what is selected, each with the steps by which it came, and what there is without any. */
+function tracedOf(
+  documents: Documents,
+  { doc, id, node }: Selected,
+  within: Parameters<typeof trace>[1],
+  built: Parameters<typeof trace>[0],
+): { label: string; steps: Step[]; otherwise: Source | undefined }[] {
+  if (node.kind === 'instance')
+    return inOrder(docOf(documents, 'component', node.component)?.properties ?? {}).map(
+      ([property, { label, default: otherwise }]) => ({
+        label,
+        steps: trace(built, within, id, { of: 'value', property }),
+        otherwise,
+      }),
+    );
+  return controlsOf(documents, doc, id)
+    .filter((row) => row.element === id)
+    .map((row) => ({
+      label: row.what,
+      steps: trace(built, within, row.node, row.control),
+      otherwise: undefined,
+    }));
+}
+
+/** A step in words, the place where it stands a link to it. */
+function StepWords({
+  page,
+  step,
+  entry,
+}: {
+  /** What is open at the bench. */
+  page: string;
+  step: Step;
+  entry: EntryDoc | undefined;
+}): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const { by, doc, node, source, rule } = step;
+  const component = docOf(documents, 'component', doc);
+  const where = component
+    ? `the definition of ${componentWords(documents, doc)}`
+    : documentWords(documents, doc);
+  const how =
+    rule !== undefined
+      ? 'by a rule in'
+      : { control: 'in', set: 'set on', default: 'the default in' }[by];
+  const go = () => {
+    if (component && doc !== page) dispatch(benchActions.openBeside(doc));
+    const nodes = by === 'default' && component ? [rootOf(component.nodes)] : [node];
+    dispatch(benchActions.select({ doc, nodes }));
+  };
+  return (
+    <>
+      {how}{' '}
+      <button type="button" className="as-link" onClick={go}>
+        {where}
+      </button>
+      : {sourceWords(documents, source, doc)}
+      {source.is === 'field' && source.from === 'page' && entry ? (
+        <>
+          {' · '}
+          <Link to={`/sites/${sync.site}/content/${entry.type}/${entry.id}`}>
+            {entryTitle(documents, entry)}
+          </Link>
+        </>
+      ) : null}
+    </>
+  );
+}
+
+function sourceWords(documents: Documents, source: Source, doc: string): string {
+  if (source.is === 'value') return `“${valueWords(documents, source as Typed)}”`;
+  if (source.is === 'property')
+    return `the property ${propertyOf(documents, doc, source.property)?.label ?? ''}`;
+  const tree = treeDocOf(documents, doc);
+  return tree ? `bound to ${fieldLabel(documents, tree, source)}` : 'bound';
+}
