@@ -33,6 +33,11 @@ describe('the go line offers', () => {
     expect(names('make componnent')[0]).toBe('do make component');
   });
 
+  test('what is typed as it stands: no mark means anything else', () => {
+    expect(names('!section')).not.toContain('go /sheds');
+    expect(names('^card')).not.toContain('go /sheds');
+  });
+
   test('only what every word fits', () => {
     expect(names('place sheds')).toEqual([]);
     expect(names('go sheds')).toEqual(['go /sheds']);

@@ -2,7 +2,7 @@ import Fuse from 'fuse.js';
 
 /** Something that can be chosen by typing. */
 export interface Choosable {
-  /** What it is known by, the same each time: `place Section`. */
+  /** What it is known by, its own and the same each time: names are not, since two things may share one. */
   readonly value: string;
   readonly verb: string;
   readonly name: string;
@@ -36,31 +36,42 @@ export function ranked<C extends Choosable>(
       .sort((a, b) => lately.get(a.value)! - lately.get(b.value)!);
     return [...before, ...all.filter(({ value }) => !lately.has(value))].slice(0, MOST);
   }
-  const fuse = new Fuse(all, {
-    includeScore: true,
-    ignoreLocation: true,
-    useExtendedSearch: true,
-    threshold: TYPING_ERRORS,
-    keys: [
-      { name: 'name', weight: 0.7 },
-      { name: 'verb', weight: 0.2 },
-      { name: 'note', weight: 0.1 },
-    ],
-  });
   const asName = words.join(' ');
-  return fuse
+  return indexOf(all)
     .search({
       $and: words.map((word) => ({
         $or: ['name', 'verb', 'note'].map((key) => ({ [key]: word })),
       })),
     })
-    .map(({ item, score = 1 }) => ({
+    .map(({ refIndex, score = 1 }) => ({ item: all[refIndex]!, score }))
+    .map(({ item, score }) => ({
       item,
       score: score * nearness(item, asName, words) * (lately.has(item.value) ? RECENT : 1),
     }))
     .sort((a, b) => a.score - b.score)
     .slice(0, MOST)
     .map(({ item }) => item);
+}
+
+/** Indexes by the list they are of: a key that is typed makes none anew. */
+const indexes = new WeakMap<readonly Choosable[], Fuse<Choosable>>();
+
+function indexOf(all: readonly Choosable[]): Fuse<Choosable> {
+  let index = indexes.get(all);
+  if (!index) {
+    index = new Fuse(all, {
+      includeScore: true,
+      ignoreLocation: true,
+      threshold: TYPING_ERRORS,
+      keys: [
+        { name: 'name', weight: 0.7 },
+        { name: 'verb', weight: 0.2 },
+        { name: 'note', weight: 0.1 },
+      ],
+    });
+    indexes.set(all, index);
+  }
+  return index;
 }
 
 /** A name that is what was typed, or begins so, is what is meant: the smaller, the nearer. */

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { allOf, entryTitle, pageForEntries, pathOf, type Place } from '@sormet/core/model';
 import { shortName, STARTERS } from '@sormet/core/edit';
@@ -32,37 +32,40 @@ export function useChoices(
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const placing = usePlacing();
+  // Made anew each time the bench is drawn: read when something is done, so that a key that is typed makes no list anew.
+  const latest = useRef({ placing, actions });
+  latest.current = { placing, actions };
   return useMemo(() => {
     const found: Choice[] = [];
     if (!open) return found;
-    const add = (verb: string, name: string, note: string, run: Choice['run']) =>
-      found.push({ value: `${verb} ${name}`, verb, name, note, run });
+    const add = (verb: string, id: string, name: string, note: string, run: Choice['run']) =>
+      found.push({ value: `${verb} ${id}`, verb, name, note, run });
     const goTo = (path: string) => () => void navigate(`/sites/${sync.site}${path}`);
     const place = (placeable: Placeable) => (at: Place | undefined) => {
-      if (at) placing.place(doc, placeable, at);
+      if (at) latest.current.placing.place(doc, placeable, at);
       else dispatch(benchActions.notice('There is no place for that here.'));
     };
     const components = allOf(documents, 'component');
     for (const { id, name } of components)
-      add('place', shortName(name), name, place({ is: 'component', id }));
+      add('place', id, shortName(name), name, place({ is: 'component', id }));
     for (const { key, label, folder } of STARTERS)
-      add('place', label, folder.toLowerCase(), place({ is: 'starter', key }));
+      add('place', key, label, folder.toLowerCase(), place({ is: 'starter', key }));
     for (const page of allOf(documents, 'page'))
-      add('go', page.path, page.name, goTo(`/bench/${page.id}`));
+      add('go', page.id, page.path, page.name, goTo(`/bench/${page.id}`));
     for (const { id, name } of components)
-      add('go', `definition of ${shortName(name)}`, '', () =>
+      add('go', id, `definition of ${shortName(name)}`, '', () =>
         dispatch(benchActions.openBeside(id)),
       );
-    for (const { name, path } of SCREENS) add('go', name, 'screen', goTo(path));
+    for (const { name, path } of SCREENS) add('go', `screen ${name}`, name, 'screen', goTo(path));
     for (const entry of allOf(documents, 'entry')) {
       const page = pageForEntries(documents, entry.type);
       const path = page
         ? `/bench/${page.id}?entry=${entry.id}`
         : `/content/${entry.type}/${entry.id}`;
       const note = page ? pathOf(page, entry) : entry.slug;
-      add('go', entryTitle(documents, entry), note, goTo(path));
+      add('go', entry.id, entryTitle(documents, entry), note, goTo(path));
     }
-    for (const { label, key, run } of actions) add('do', label, key, run);
+    for (const { label, key, run } of latest.current.actions) add('do', label, label, key, run);
     return found;
-  }, [open, documents, doc, placing, navigate, sync, dispatch, actions]);
+  }, [open, documents, doc, navigate, sync, dispatch]);
 }
