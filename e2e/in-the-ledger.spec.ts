@@ -142,12 +142,12 @@ test('an empty slot of a definition is seen as a labelled place, and on no page'
   const bench = new BenchHand(page);
   await page.goto('/sites/brackenfold/bench/lines');
   const drawn = bench.definition;
-  const place = drawn.locator('[data-slot-place]');
-  await expect(place).toHaveAttribute('data-slot-place', 'slot: lines · empty');
+  const place = drawn.locator('[data-sormet-slot]');
+  await expect(place).toHaveAttribute('data-sormet-place', 'slot: lines · empty');
   const box = (await place.boundingBox())!;
   expect(box.height).toBeGreaterThan(16);
   await bench.open('page-home');
-  await expect(bench.canvas.locator('[data-slot-place]')).toHaveCount(0);
+  await expect(bench.canvas.locator('[data-sormet-slot]')).toHaveCount(0);
 });
 
 test('what is edited has two thirds of the room; a definition is drawn at the width one types', async ({

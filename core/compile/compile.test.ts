@@ -273,6 +273,8 @@ describe('the HTML document', () => {
       site: 'A & B',
       title: '',
       description: '"q"',
+      image: '',
+      icon: '',
       css: '/x.css',
       body: '',
     });

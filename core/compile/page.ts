@@ -1,4 +1,4 @@
-import { TEXT, type Address, type Documents, type Source } from '../model';
+import { assetPath, IMAGE, TEXT, type Address, type Documents, type Source } from '../model';
 import {
   escapeAttribute,
   escapeText,
@@ -81,6 +81,8 @@ export class PageCompiler {
       site: this.documents.site.name,
       title: plainText(page.title, names),
       description: plainText(page.description, names),
+      image: page.image ? picturePath(page.image, names) : '',
+      icon: this.icon(),
       css: prepared.css.path,
       body,
     });
@@ -89,6 +91,12 @@ export class PageCompiler {
         `${path} shows something that is not loaded: only a whole site is published.`,
       );
     return { path, html, css: prepared.css, depends: [...this.sink].sort() };
+  }
+
+  private icon(): string {
+    const { icon } = this.documents.site;
+    const asset = icon === undefined ? undefined : this.data.asset(icon);
+    return asset ? assetPath(asset) : '';
   }
 
   private prepare(page: string): Prepared {
@@ -140,12 +148,25 @@ function plainText(source: Source, names: Names): string {
   return value !== null && value.type === 'text' && value.value !== null ? value.value : '';
 }
 
-/** An HTML document (HTML Living Standard, 13.1) around a body. */
+/** The path of the file that a source of a picture leads to, `''` for none. */
+function picturePath(source: Source, names: Names): string {
+  const value = evaluate(source, IMAGE, names) as Known;
+  const asset =
+    value?.type === 'image' && value.value ? names.data.asset(value.value.asset) : undefined;
+  return asset ? assetPath(asset) : '';
+}
+
+/**
+ * An HTML document (HTML Living Standard, 13.1) around a body; what is shared of it in the words of the Open Graph
+ * protocol (ogp.me): its title, description and picture.
+ */
 export function htmlOf(page: {
   language: string;
   site: string;
   title: string;
   description: string;
+  image: string;
+  icon: string;
   css: string;
   body: string;
 }): string {
@@ -160,6 +181,13 @@ export function htmlOf(page: {
     ...(page.description === ''
       ? []
       : [`<meta name="description" content="${escapeAttribute(page.description)}">`]),
+    ...(page.image === ''
+      ? []
+      : [
+          `<meta property="og:title" content="${escapeAttribute(title)}">`,
+          `<meta property="og:image" content="${escapeAttribute(page.image)}">`,
+        ]),
+    ...(page.icon === '' ? [] : [`<link rel="icon" href="${escapeAttribute(page.icon)}">`]),
     `<link rel="stylesheet" href="${page.css}">`,
     '</head>',
     // Nothing behind the body: an HTML parser would put it into the body.

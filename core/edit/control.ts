@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import {
-  attributesOf,
+  attributeType,
   BOOLEAN,
   childrenOf,
   docOf,
@@ -10,7 +10,6 @@ import {
   type Literal,
   type NodeId,
   own,
-  ownAttributesOf,
   type Property,
   RICH,
   rootOf,
@@ -20,6 +19,7 @@ import {
   type TreeDoc,
   type TreeNode,
   type TypeSpec,
+  usualAttributesOf,
 } from '../model';
 import { type Control, sourceAt } from '../resolve';
 import { Id } from './args';
@@ -64,7 +64,7 @@ export function controlType(
     case 'shown':
       return node.kind === 'slot' || node.kind === 'repeat' ? undefined : BOOLEAN;
     case 'attribute':
-      return node.kind === 'element' ? own(attributesOf(node.tag), control.name) : undefined;
+      return node.kind === 'element' ? attributeType(node.tag, control.name) : undefined;
     case 'value':
       return node.kind === 'instance'
         ? propertyOf(documents, node.component, control.property)?.type
@@ -142,10 +142,11 @@ export function controlsOf(documents: Documents, doc: TreeDoc, only?: NodeId): C
       if (id !== root) add(id, { of: 'shown' }, 'shown', id);
       const texts = children.of(id).filter((child) => tree[child]!.kind === 'text');
       for (const child of texts) add(child, { of: 'text' }, 'text', id);
-      for (const name of Object.keys(ownAttributesOf(node.tag)))
-        if (name !== 'loading') add(id, { of: 'attribute', name }, attributeWord(name), id);
-      if (own(node.attributes, 'aria-label'))
-        add(id, { of: 'attribute', name: 'aria-label' }, 'aria-label', id);
+      // Those people set all the time, then what else was given to it.
+      const usual = usualAttributesOf(node.tag);
+      const others = Object.keys(node.attributes).filter((name) => !usual.includes(name));
+      for (const name of [...usual, ...others.sort()])
+        add(id, { of: 'attribute', name }, attributeWord(name), id);
     }
     if (node.kind === 'instance') {
       if (id !== root) add(id, { of: 'shown' }, 'shown', id);

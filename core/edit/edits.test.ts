@@ -110,7 +110,7 @@ describe('placing, moving, removing', () => {
   test('moving puts a node elsewhere and touches nothing else', () => {
     const documents = after(start, {
       name: 'move',
-      args: { doc: 'home', node: 'last', place: placeAt(home.nodes, 'root', 0) },
+      args: { doc: 'home', moves: [{ node: 'last', place: placeAt(home.nodes, 'root', 0) }] },
     });
     expect(html(documents, 'home')).toBe(
       '<main><p>Last</p><section><h2>Hello</h2><a href="/go">Go</a></section></main>',
@@ -121,21 +121,31 @@ describe('placing, moving, removing', () => {
   test.each<[string, NamedEdit, string]>([
     [
       'into itself',
-      { name: 'move', args: { doc: 'home', node: 'sec', place: { parent: 'head', order: 'a0' } } },
+      {
+        name: 'move',
+        args: { doc: 'home', moves: [{ node: 'sec', place: { parent: 'head', order: 'a0' } }] },
+      },
       'inside itself',
     ],
     [
       'a paragraph into a heading',
-      { name: 'move', args: { doc: 'home', node: 'last', place: { parent: 'head', order: 'a9' } } },
+      {
+        name: 'move',
+        args: { doc: 'home', moves: [{ node: 'last', place: { parent: 'head', order: 'a9' } }] },
+      },
       'H2 holds only text-level elements',
     ],
-    ['the root', { name: 'remove', args: { doc: 'home', node: 'root' } }, 'root cannot be removed'],
-    ['what is gone', { name: 'remove', args: { doc: 'home', node: 'nobody' } }, 'is gone'],
+    [
+      'the root',
+      { name: 'remove', args: { doc: 'home', nodes: ['root'] } },
+      'root cannot be removed',
+    ],
+    ['what is gone', { name: 'remove', args: { doc: 'home', nodes: ['nobody'] } }, 'is gone'],
     [
       'to what is gone',
       {
         name: 'move',
-        args: { doc: 'home', node: 'last', place: { parent: 'nobody', order: 'a0' } },
+        args: { doc: 'home', moves: [{ node: 'last', place: { parent: 'nobody', order: 'a0' } }] },
       },
       'is gone',
     ],
@@ -144,7 +154,7 @@ describe('placing, moving, removing', () => {
   });
 
   test('removing takes everything inside along', () => {
-    const documents = after(start, { name: 'remove', args: { doc: 'home', node: 'sec' } });
+    const documents = after(start, { name: 'remove', args: { doc: 'home', nodes: ['sec'] } });
     expect(
       Object.keys((documents.get('home') as PageDoc).nodes).filter(
         (id) => id.startsWith('head') || id === 'sec',
@@ -206,11 +216,11 @@ describe('two people at once', () => {
   test('moving two things into each other is refused for the second', () => {
     const a: NamedEdit = {
       name: 'move',
-      args: { doc: 'home', node: 'one', place: { parent: 'two', order: 'a0' } },
+      args: { doc: 'home', moves: [{ node: 'one', place: { parent: 'two', order: 'a0' } }] },
     };
     const b: NamedEdit = {
       name: 'move',
-      args: { doc: 'home', node: 'two', place: { parent: 'one', order: 'a0' } },
+      args: { doc: 'home', moves: [{ node: 'two', place: { parent: 'one', order: 'a0' } }] },
     };
     const documents = documentsOf(
       page('home', '/', {
@@ -501,7 +511,7 @@ describe('exposing', () => {
     expect(refusal(exposed, { name: 'removeComponent', args: { component: 'intro' } })).toContain(
       'Intro is still used in /',
     );
-    const free = after(exposed, { name: 'remove', args: { doc: 'home', node: 'inst' } });
+    const free = after(exposed, { name: 'remove', args: { doc: 'home', nodes: ['inst'] } });
     expect(
       docOf(
         after(free, { name: 'removeComponent', args: { component: 'intro' } }),

@@ -4,17 +4,24 @@ import { addAsset } from './assets/assets';
 import { guardedChanges, isRefusal, type Change, type Refusal } from './changes';
 import { makeDefault, setDefault } from './components/defaults';
 import { expose, labelProperty, unexpose } from './components/exposing';
-import { makeComponent } from './components/making';
+import { addComponent, makeComponent } from './components/making';
 import { nameComponent, removeComponent } from './components/naming';
+import { setGroup, setProperty } from './components/properties';
+import { addSlot, setSlot } from './components/slots';
 import { addEntry, removeEntry, setEntry, setField } from './content/entries';
 import { refuse, type EditKind, type Past } from './define';
-import { addPage, removePage, setPage, setPath } from './pages/pages';
+import { addPage, removePage, setPage, setPath, setSurround } from './pages/pages';
+import { setQuery } from './repeats/queries';
+import { repeatNoMore, repeatThis } from './repeats/repeating';
 import { declareRule, setByRule } from './rules/by-rule';
 import { newFindings, type DocumentFinding } from './soundness/soundness';
+import { setSite, setWidth } from './site/site';
 import { declare, declareShared, declareTag } from './style/declaring';
 import { nameNode } from './tree/naming';
+import { paste } from './tree/pasting';
 import { move, place, remove } from './tree/placing';
 import { setControl } from './tree/setting';
+import { setTag } from './tree/tags';
 import { mend } from './upkeep/mend';
 import { revert } from './upkeep/revert';
 import { tidy } from './upkeep/tidy';
@@ -23,10 +30,15 @@ import { tidy } from './upkeep/tidy';
 export const EDITS = {
   // Trees.
   place,
+  paste,
   move,
   remove,
   nameNode,
   setControl,
+  setTag,
+  setQuery,
+  repeatThis,
+  repeatNoMore,
   // Style.
   declare,
   declareTag,
@@ -35,12 +47,17 @@ export const EDITS = {
   declareRule,
   setByRule,
   // Components.
+  addComponent,
   makeComponent,
   nameComponent,
   removeComponent,
   expose,
   unexpose,
   labelProperty,
+  setProperty,
+  setGroup,
+  addSlot,
+  setSlot,
   setDefault,
   makeDefault,
   // Pages, content, files.
@@ -48,12 +65,15 @@ export const EDITS = {
   removePage,
   setPath,
   setPage,
+  setSurround,
   addEntry,
   removeEntry,
   setField,
   setEntry,
   addAsset,
   // The site itself.
+  setSite,
+  setWidth,
   revert,
   mend,
   tidy,

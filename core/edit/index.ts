@@ -1,3 +1,5 @@
+export { Clip, clipOf, readClip, topmost, wordsOf } from './clip/clip';
+export { fitClip, type Fitted } from './clip/fit';
 export * from './changes';
 export * from './control';
 export * from './define';
@@ -7,3 +9,8 @@ export * from './soundness/references';
 export * from './soundness/soundness';
 export * from './starters';
 export { EDIT_ID_PATTERN } from './upkeep/revert';
+export { movesTo, stepMoves, type Move, type Step } from './tree/moves';
+export { placeInto } from './tree/places';
+export { tagsFor } from './tree/tags';
+export { whatFits, fitsOfType, type Fit } from './repeats/what-fits';
+export { pagesBelow } from './pages/pages';

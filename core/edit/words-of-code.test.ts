@@ -101,7 +101,7 @@ describe.each(NAMES)('everything that is named “%s”', (name) => {
 
   test('is refused or done by edits, and never breaks them', () => {
     const edits: NamedEdit[] = [
-      { name: 'remove', args: { doc: `${name}-p`, node: name } },
+      { name: 'remove', args: { doc: `${name}-p`, nodes: [name] } },
       { name: 'nameNode', args: { doc: name, node: name, name: 'New' } },
       { name: 'unexpose', args: { component: name, property: name } },
       { name: 'unexpose', args: { component: name, property: `${name}x` } },

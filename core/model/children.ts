@@ -110,3 +110,17 @@ export function placeAt(tree: Tree, parent: NodeId, index: number, slot?: string
   const order = orderBetween(before, after);
   return slot === undefined ? { parent, order } : { parent, slot, order };
 }
+
+/** A place and the next ones behind it, for things that come to stand there together, in their order. */
+export function placesFrom(tree: Tree, place: Place, count: number): Place[] {
+  const { parent, slot, order } = place;
+  const after =
+    childrenOf(tree)
+      .of(parent!, slot)
+      .map((id) => tree[id]!.place.order)
+      .find((each) => each > order) ?? null;
+  const places = [place];
+  while (places.length < count)
+    places.push({ ...place, order: orderBetween(places.at(-1)!.order, after) });
+  return places.slice(0, count);
+}

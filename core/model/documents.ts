@@ -32,6 +32,8 @@ export const SiteDoc = document('site', {
   /** BCP 47 language tag of the pages. */
   language: Type.String({ pattern: '^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$' }),
   surround: Type.Union([Id, Type.Null()]),
+  /** The picture that browsers show for the site. */
+  icon: Type.Optional(Id),
   /** The narrower widths, each the largest viewport width in px at which it holds. */
   widths: Type.Record(
     Id,
@@ -102,7 +104,11 @@ export const PageDoc = document('page', {
   path: Path,
   title: Source,
   description: Source,
+  /** The picture that stands for it where somebody shares its address. */
+  image: Type.Optional(Source),
   draft: Type.Boolean(),
+  /** Where it stands among the pages beside it, for whoever works on the site. */
+  order: Type.Optional(OrderKey),
   /** The content type of which this is the page of each entry; then the path ends in `<slug>`. */
   entries: Type.Union([Id, Type.Null()]),
   /** Paths it was once published under, which now lead here. */
@@ -121,6 +127,8 @@ export const Property = Type.Object(
     default: Source,
     /** An independent way of varying: rules may name its options. Only a choice can be one. */
     axis: Type.Optional(Type.Literal(true)),
+    /** Whether an instance must have a value for it. */
+    required: Type.Optional(Type.Literal(true)),
     /** What it is for, shown to whoever sets it. */
     help: Type.Optional(Type.String({ maxLength: 500 })),
   },

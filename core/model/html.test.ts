@@ -1,5 +1,18 @@
 import { parseFragment, serialize } from 'parse5';
-import { attributesOf, IMAGE, isVoid, LINK, nestingFault, takesText, TAGS, TEXT } from '.';
+import { HtmlValidate } from 'html-validate';
+import {
+  attributeFault,
+  attributesOf,
+  attributeType,
+  attributeWords,
+  IMAGE,
+  isVoid,
+  LINK,
+  nestingFault,
+  takesText,
+  TAGS,
+  TEXT,
+} from '.';
 
 const tags = [...TAGS].sort();
 
@@ -70,9 +83,70 @@ describe('elements', () => {
   });
 
   test('take attributes of fixed types', () => {
-    expect(attributesOf('a')['href']).toBe(LINK);
-    expect(attributesOf('img')).toMatchObject({ src: IMAGE, alt: TEXT, 'aria-label': TEXT });
-    expect(attributesOf('p')['onclick']).toBeUndefined();
+    expect(attributeType('a', 'href')).toBe(LINK);
+    expect(attributeType('p', 'href')).toBeUndefined();
+    expect(attributeType('img', 'src')).toBe(IMAGE);
+    expect(attributeType('img', 'aria-label')).toBe(TEXT);
+    expect(attributeType('p', 'data-mended')).toBe(TEXT);
+  });
+
+  test('take no attribute that could run something, nor one that the canvas keeps for itself', () => {
+    for (const name of [
+      'onclick',
+      'onload',
+      'style',
+      'class',
+      'srcdoc',
+      'data-sormet-place',
+      'constructor',
+    ])
+      for (const tag of tags) expect(attributeType(tag, name)).toBeUndefined();
+  });
+
+  // Source: html-validate, which carries the value lists of the HTML Living Standard and WAI-ARIA 1.2.
+  test('have names and words of attributes that a validator of HTML takes', async () => {
+    const validator = new HtmlValidate({
+      extends: ['html-validate:standard'],
+      rules: { 'attribute-allowed-values': 'error', 'valid-id': 'off', 'no-inline-style': 'off' },
+    });
+    const faults = async (html: string) => {
+      const { results } = await validator.validateString(html);
+      return results
+        .flatMap(({ messages }) => messages)
+        .filter(({ ruleId }) => ruleId === 'attribute-allowed-values')
+        .map(({ message }) => message);
+    };
+    expect(await faults('<p dir="up">')).toHaveLength(1);
+    for (const tag of ['a', 'img', 'ol', 'li', 'p', 'blockquote'])
+      for (const name of attributesOf(tag))
+        for (const word of attributeWords(name) ?? [])
+          expect([name, word, await faults(`<${tag} ${name}="${word}">`)]).toEqual([
+            name,
+            word,
+            [],
+          ]);
+  });
+
+  test.each([
+    ['id', 'two words', 'holds no spaces'],
+    ['lang', 'English!', 'language tag'],
+    ['dir', 'up', 'takes one of'],
+    ['aria-hidden', 'yes', 'takes one of'],
+    ['role', 'List 1', 'is a role'],
+    ['target', 'window', 'takes one of'],
+  ])('%s does not take %s', (name, text, reason) => {
+    expect(attributeFault(name, text)).toContain(reason);
+  });
+
+  test('take what is written as their standards write it', () => {
+    for (const [name, text] of [
+      ['id', 'sheds'],
+      ['lang', 'de-AT'],
+      ['aria-current', 'page'],
+      ['rel', 'nofollow noopener'],
+      ['title', 'Any words, even < and &'],
+    ] as const)
+      expect(attributeFault(name, text)).toBeNull();
   });
 
   test('never include any that could run something', () => {

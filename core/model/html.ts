@@ -1,27 +1,4 @@
-/**
- * What of HTML (Living Standard) a tree may hold: the elements, their attributes with the type of
- * value each takes, and which nesting an HTML parser keeps as it is.
- */
-import { own } from './own';
-import { DATE, IMAGE, LINK, NUMBER, TEXT, type TypeSpec } from './types';
-
-/** Attributes that every element takes. */
-const GLOBAL: Record<string, TypeSpec> = {
-  id: TEXT,
-  lang: TEXT,
-  title: TEXT,
-  role: TEXT,
-  'aria-label': TEXT,
-};
-
-/** Attributes by element. A picture also gets its size, a link its address, when they are written. */
-const OWN: Record<string, Record<string, TypeSpec>> = {
-  a: { href: LINK },
-  img: { src: IMAGE, alt: TEXT, loading: TEXT },
-  time: { datetime: DATE },
-  ol: { start: NUMBER },
-};
-
+/** What of HTML (Living Standard) a tree may hold: the elements, and which nesting an HTML parser keeps as it is. */
 const CONTAINERS = [
   'div',
   'section',
@@ -66,16 +43,6 @@ export const TAGS: ReadonlySet<string> = new Set([...CONTAINERS, ...VOID]);
 /** Elements that hold nothing (HTML 13.1.2, void elements). */
 export function isVoid(tag: string): boolean {
   return VOID.has(tag);
-}
-
-/** The attributes of an element with the type of value each takes. */
-export function attributesOf(tag: string): Readonly<Record<string, TypeSpec>> {
-  return { ...own(OWN, tag), ...GLOBAL };
-}
-
-/** The attributes that are this element's own, in the order in which people think of them. */
-export function ownAttributesOf(tag: string): Readonly<Record<string, TypeSpec>> {
-  return own(OWN, tag) ?? {};
 }
 
 const HEADINGS = new Set(['h1', 'h2', 'h3', 'h4', 'h5', 'h6']);

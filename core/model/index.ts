@@ -15,6 +15,7 @@ export * from './children';
 export * from './pointer';
 export * from './working-copy';
 export * from './html';
+export * from './attributes';
 export * from './paths';
 export * from './node-sources';
 export * from './invariants';

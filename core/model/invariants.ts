@@ -3,7 +3,8 @@ import { claim, partsOf } from './claims';
 import type { Documents } from './document-set';
 import type { ComponentDoc, Doc, Rule, TreeDoc } from './documents';
 import { allOf, docOf, ONLY_KINDS } from './documents';
-import { attributesOf, isVoid, TAGS } from './html';
+import { attributeFault, attributeType } from './attributes';
+import { isVoid, TAGS } from './html';
 import type { NodeId } from './ids';
 import { DEEPEST_TREE, LARGEST_TREE } from './limits';
 import { blockSources, chainOf, ruleSources, sourcesOf } from './node-sources';
@@ -186,10 +187,10 @@ function nodeFindings(doc: TreeDoc, id: NodeId, node: TreeNode): Finding[] {
   if (node.kind === 'element') {
     if (!TAGS.has(node.tag))
       findings.push({ path: at('tag'), reason: `${node.tag} is no element that can be used` });
-    const known = attributesOf(node.tag);
-    for (const name in node.attributes)
-      if (!Object.hasOwn(known, name))
-        findings.push({ path: at('attributes', name), reason: `${node.tag} takes no ${name}` });
+    for (const name in node.attributes) {
+      const reason = attributeReason(node.tag, name, node.attributes[name]!);
+      if (reason) findings.push({ path: at('attributes', name), reason });
+    }
   }
   if (node.kind === 'slot') {
     if (doc.kind !== 'component' || !Object.hasOwn(doc.slots, node.slot))
@@ -243,8 +244,9 @@ function pageFindings(doc: Extract<Doc, { kind: 'page' }>): Finding[] {
     return [
       { path: '/path', reason: 'a page ends in <slug> exactly when it is made from entries' },
     ];
-  return (['title', 'description'] as const).flatMap((which) => {
-    const fits = chainOf(doc[which]).every(
+  return (['title', 'description', 'image'] as const).flatMap((which) => {
+    const given = doc[which];
+    const fits = (given ? chainOf(given) : []).every(
       (source) =>
         source.is === 'value' ||
         (source.is === 'field' && source.from === 'page' && doc.entries !== null),
@@ -284,6 +286,13 @@ function componentFindings(doc: ComponentDoc): Finding[] {
   return findings;
 }
 
+/** Why an element cannot have an attribute, or not with the text that is written for it. */
+function attributeReason(tag: string, name: string, source: Source): string | null {
+  if (!attributeType(tag, name)) return `${tag} takes no ${name}`;
+  const text = source.is === 'value' && source.type === 'text' ? source.value : null;
+  return text ? attributeFault(name, text) : null;
+}
+
 /** What a rule cannot say of a node: each with the member that says it. Of a node that is gone it may say anything. */
 function patchFindings(doc: ComponentDoc, { when, patch }: Rule, id: NodeId): [string, string][] {
   const found: [string, string][] = [];
@@ -297,9 +306,10 @@ function patchFindings(doc: ComponentDoc, { when, patch }: Rule, id: NodeId): [s
   if (attributes && node.kind !== 'element')
     found.push(['attributes', 'only an element has attributes']);
   if (attributes && node.kind === 'element') {
-    const known = attributesOf(node.tag);
-    for (const name in attributes)
-      if (!Object.hasOwn(known, name)) found.push(['attributes', `${node.tag} takes no ${name}`]);
+    for (const name in attributes) {
+      const reason = attributeReason(node.tag, name, attributes[name]!);
+      if (reason) found.push(['attributes', reason]);
+    }
   }
   if (values && node.kind !== 'instance') found.push(['values', 'only an instance has values']);
   if (style && node.kind !== 'element' && node.kind !== 'instance')

@@ -185,7 +185,8 @@ function sameHead(before: Doc | undefined, after: Doc | undefined): boolean {
     return (
       before.entries === after.entries &&
       before.title === after.title &&
-      before.description === after.description
+      before.description === after.description &&
+      before.image === after.image
     );
   if (before.kind === 'component' && after.kind === 'component')
     return (

@@ -49,7 +49,8 @@ export function documentUses(doc: Doc): Use[] {
   switch (doc.kind) {
     case 'page':
       if (doc.entries) use('stands', doc.entries);
-      for (const source of [doc.title, doc.description]) sourceUses(source, use);
+      for (const source of [doc.title, doc.description, doc.image])
+        if (source) sourceUses(source, use);
       break;
     case 'component':
       for (const id in doc.properties) sourceUses(doc.properties[id]!.default, use);

@@ -1,5 +1,5 @@
 import {
-  attributesOf,
+  attributeType,
   childrenOf,
   isVoid,
   NONE,
@@ -122,14 +122,14 @@ export class LinkPass {
     node: Stored<'element'>,
     patches: readonly NodePatch[],
   ): readonly LinkedAttribute[] {
-    const known = attributesOf(node.tag);
-    return namesIn(node.attributes, patches, 'attributes')
-      .filter((name) => Object.hasOwn(known, name))
-      .map((name) => ({
-        name,
-        type: known[name]!,
-        ...varied(own(node.attributes, name), patches, (patch) => memberOf(patch.attributes, name)),
-      }));
+    return namesIn(node.attributes, patches, 'attributes').flatMap((name) => {
+      const type = attributeType(node.tag, name);
+      if (!type) return [];
+      const given = varied(own(node.attributes, name), patches, (patch) =>
+        memberOf(patch.attributes, name),
+      );
+      return [{ name, type, ...given }];
+    });
   }
 
   private text(id: NodeId, { text, rich, shown: stored }: Stored<'text'>): LinkedNode {

@@ -1,13 +1,16 @@
 import {
+  clipOf,
   controlsOf,
   danglingIn,
   doEdit,
   EDITS,
+  fitClip,
   isRefusal,
   keyFor,
   plant,
   referencesOf,
   STARTERS,
+  tagsFor,
   type Branch,
   type Change,
   type EditName,
@@ -18,7 +21,9 @@ import {
   allOf,
   docOf,
   FORMAT,
+  IMAGE,
   placeAt,
+  TAGS,
   text,
   type ComponentDoc,
   type Documents,
@@ -27,6 +32,7 @@ import {
   type Place,
   type Source,
   type TreeDoc,
+  type TreeNode,
   type TypeDoc,
   type Typed,
   literal,
@@ -92,6 +98,13 @@ class Chooser {
     const trees: TreeDoc[] = [...allOf(documents, 'page'), ...allOf(documents, 'component')];
     this.doc = choices.of(trees)!;
     this.nodes = Object.keys(this.doc.nodes).sort();
+  }
+
+  /** One node or two that stand apart, so that what moves or goes is more than one at times. */
+  private several(): string[] {
+    const one = this.node();
+    const other = this.choices.below(3) === 0 ? this.node() : one;
+    return one === other ? [one] : [one, other];
   }
 
   private node(): string {
@@ -277,6 +290,37 @@ class Chooser {
     return choices.of(STARTERS)!.branch();
   }
 
+  /** A part of what a repeat asks for, or `null` to take it away. */
+  private query(node: string): Extract<NamedEdit, { name: 'setQuery' }>['args']['set'] {
+    const { choices, documents, doc } = this;
+    const stored = doc.nodes[node] as Extract<TreeNode, { kind: 'repeat' }>;
+    const asked = 'type' in stored.query.from ? stored.query.from.type : undefined;
+    const type = docOf(documents, 'type', asked ?? '') ?? choices.of(allOf(documents, 'type'))!;
+    const field = choices.of(Object.keys(type.fields).sort())!;
+    const number = literal({ type: 'number', value: choices.below(4) });
+    return choices.of([
+      { type: choices.of(allOf(documents, 'type'))!.id },
+      { limit: number },
+      { limit: null },
+      { offset: number },
+      { offset: null },
+      {
+        where: choices.of([...Object.keys(stored.query.where).sort(), 'here'])!,
+        condition: choices.of([
+          null,
+          { path: [field], is: this.operator(), source: this.source(type.fields[field]!.type) },
+        ])!,
+      },
+      {
+        order: choices.of([...Object.keys(stored.query.order).sort(), 'by'])!,
+        key: choices.of([
+          null,
+          { path: [field], descending: choices.below(2) === 0, order: 'a1' },
+        ])!,
+      },
+    ])!;
+  }
+
   /** A rule of some definition, and one of that definition's nodes. */
   private patch(): { component: string; rule: string; node: string } | undefined {
     const { choices } = this;
@@ -298,10 +342,27 @@ class Chooser {
         const { root, nodes } = plant(this.branch(), this.place(), id);
         return { name, args: { doc: doc.id, root, nodes } };
       }
+      case 'paste': {
+        // From any document to any place of another, with whatever does not fit there.
+        const from = choices.of([...allOf(documents, 'page'), ...allOf(documents, 'component')])!;
+        const chosen = choices.of(Object.keys(from.nodes).sort())!;
+        const clip = clipOf(documents, 'site', from.id, [chosen], this.entry());
+        const place = this.place();
+        const fitted = clip && fitClip(documents, clip, doc.id, place, id);
+        if (!fitted || fitted.roots.length === 0) return undefined;
+        const { roots, nodes, bring } = fitted;
+        return { name, args: { doc: doc.id, roots: [...roots], nodes, bring: [...bring] } };
+      }
       case 'move':
-        return { name, args: { doc: doc.id, node: this.node(), place: this.place() } };
+        return {
+          name,
+          args: {
+            doc: doc.id,
+            moves: this.several().map((node) => ({ node, place: this.place() })),
+          },
+        };
       case 'remove':
-        return { name, args: { doc: doc.id, node: this.node() } };
+        return { name, args: { doc: doc.id, nodes: this.several() } };
       case 'nameNode':
         return { name, args: { doc: doc.id, node: this.node(), name: this.words().slice(0, 40) } };
       case 'setControl': {
@@ -309,6 +370,26 @@ class Chooser {
         if (!row) return undefined;
         const source = choices.below(6) === 0 ? null : this.source(row.type);
         return { name, args: { doc: doc.id, node: row.node, control: row.control, source } };
+      }
+      case 'setTag': {
+        const node = this.node();
+        const fitting = tagsFor(documents, doc, node);
+        const tag = choices.of(choices.below(3) === 0 ? [...TAGS] : fitting);
+        return tag === undefined ? undefined : { name, args: { doc: doc.id, node, tag } };
+      }
+      case 'repeatThis': {
+        const type = choices.of(allOf(documents, 'type'))!;
+        const args = { doc: doc.id, node: this.node(), repeat: id(), type: type.id };
+        return { name, args };
+      }
+      case 'repeatNoMore':
+      case 'setQuery': {
+        const repeats = this.nodes.filter((each) => doc.nodes[each]!.kind === 'repeat');
+        const node = choices.of(repeats);
+        if (node === undefined) return undefined;
+        return name === 'repeatNoMore'
+          ? { name, args: { doc: doc.id, node, entry: this.entry()?.id ?? null } }
+          : { name, args: { doc: doc.id, node, set: this.query(node) } };
       }
       case 'declare':
       case 'declareTag': {
@@ -354,6 +435,14 @@ class Chooser {
       }
       case 'tidy':
         return { name, args: {} };
+      case 'addComponent': {
+        const component = this.component();
+        if (!component) return undefined;
+        return {
+          name,
+          args: { component: { ...component, id: id(), name: `${component.name} ${step}` } },
+        };
+      }
       case 'makeComponent':
         return {
           name,
@@ -384,6 +473,65 @@ class Chooser {
           group: { id: id(), label: row.elementName, order: 'b00' },
         };
         return { name, args: { component: component.id, controls: [exposed] } };
+      }
+      case 'setProperty':
+      case 'setGroup': {
+        const component = this.component();
+        if (!component) return undefined;
+        const group = choices.of(Object.keys(component.groups).sort());
+        const order = choices.of(['a0', 'a1', 'b00'])!;
+        if (name === 'setGroup')
+          return group === undefined
+            ? undefined
+            : {
+                name,
+                args: {
+                  component: component.id,
+                  group,
+                  set: choices.of([{ label: `Group ${step}` }, { order }])!,
+                },
+              };
+        const property = choices.of(Object.keys(component.properties).sort());
+        if (property === undefined) return undefined;
+        const place = {
+          group: choices.of([
+            null,
+            { id: group ?? id(), label: `Group ${step}`, order },
+            { id: id(), label: `New ${step}`, order },
+          ])!,
+          order,
+        };
+        const set = choices.of([
+          { help: this.words() },
+          { required: choices.below(2) === 0 },
+          { place },
+        ])!;
+        return { name, args: { component: component.id, property, set } };
+      }
+      case 'addSlot':
+      case 'setSlot': {
+        const component = this.component();
+        if (!component) return undefined;
+        const allowed = choices.of(allOf(documents, 'component'))!.id;
+        if (name === 'addSlot') {
+          const parent = choices.of(Object.keys(component.nodes).sort())!;
+          const made = { label: `Slot ${step}`, order: 'a5' };
+          const place = placeAt(component.nodes, parent, choices.below(3));
+          return {
+            name,
+            args: { component: component.id, slot: id(), made, node: id(), place },
+          };
+        }
+        const slot = choices.of(Object.keys(component.slots).sort());
+        const set = choices.of([
+          { label: `Slot ${step}` },
+          { layout: choices.of(['column', 'row', 'grid', null] as const)! },
+          { most: choices.of([1, 3, null])! },
+          { allows: choices.of([{ [allowed]: true as const }, null])! },
+        ])!;
+        return slot === undefined
+          ? undefined
+          : { name, args: { component: component.id, slot, set } };
       }
       case 'unexpose':
       case 'labelProperty':
@@ -440,7 +588,11 @@ class Chooser {
       case 'setPath': {
         const page = this.page();
         const path = choices.of([`/moved-${step}`, '/moved-1', '/about'])!;
-        return { name, args: { page: page.id, path: page.entries ? path + '/<slug>' : path } };
+        const below = choices.below(3) === 0 ? { below: true as const } : {};
+        return {
+          name,
+          args: { page: page.id, path: page.entries ? path + '/<slug>' : path, ...below },
+        };
       }
       case 'setPage': {
         const page = this.page();
@@ -451,8 +603,28 @@ class Chooser {
           { name: `Page ${step}` },
           { title: words },
           { description: words },
+          { image: choices.below(2) === 0 ? null : this.literal(IMAGE) },
+          { order: choices.of(['a0', 'a3'])! },
         ])!;
         return { name, args: { page: page.id, set } };
+      }
+      case 'setSurround':
+        return { name, args: { page: this.page().id, component: this.component()?.id ?? '' } };
+      case 'setSite': {
+        const component = this.component();
+        const asset = choices.of(allOf(documents, 'asset'));
+        const set = choices.of([
+          { name: `Site ${step}` },
+          { slug: `site-${step}` },
+          { language: choices.of(['en', 'de-AT'])! },
+          { surround: component?.id ?? null },
+          { icon: choices.below(2) === 0 ? null : (asset?.id ?? null) },
+        ])!;
+        return { name, args: { set } };
+      }
+      case 'setWidth': {
+        const width = choices.of([...Object.keys(documents.site.widths).sort(), id()])!;
+        return { name, args: { width, max: choices.of([null, 480, 720])! } };
       }
       case 'addEntry': {
         const entry = this.entry();

@@ -153,7 +153,7 @@ describe('two windows', () => {
   test('that remove and change the same thing: the second is told', async () => {
     const seen = await server.documents();
     const node = joinBand(seen);
-    await server.send({ name: 'remove', args: { doc: 'page-home', node } }, seen).expect(200);
+    await server.send({ name: 'remove', args: { doc: 'page-home', nodes: [node] } }, seen).expect(200);
     await server
       .send(
         {
@@ -197,7 +197,7 @@ describe('two windows', () => {
     seen = seeing(seen, second);
     const into = (node: string, parent: string): NamedEdit => ({
       name: 'move',
-      args: { doc: 'page-home', node, place: { parent, order: 'a0' } },
+      args: { doc: 'page-home', moves: [{ node, place: { parent, order: 'a0' } }] },
     });
     await server.send(into('box-a', 'box-b'), seen).expect(200);
     const answer = await server.send(into('box-b', 'box-a'), seen).expect(422);

@@ -3,8 +3,12 @@ import { useNavigate, useParams } from 'react-router';
 import { Button, Empty } from 'antd';
 import { docOf, rootOf, treeDocOf } from '@sormet/core/model';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions, keepFolds } from '../store/bench-slice';
+import { benchActions, keepFolds, keepZoom } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
+import { ContextMenu } from './actions/ContextMenu';
+import { useMakeComponent } from './actions/MakeComponent';
+import { useBenchActions } from './actions/use-bench-actions';
+import { useBenchKeys } from './actions/use-bench-keys';
 import { Bar } from './Bar';
 import { Dragging } from './Dragging';
 import { GoLine } from './go-line/GoLine';
@@ -12,14 +16,13 @@ import { Keys } from './Keys';
 import { Ledger } from './ledger/Ledger';
 import { LedgerTabs } from './ledger/LedgerTabs';
 import { litRule } from './ledger/style/lit-rule';
-import { useMakeComponent } from './MakeComponent';
+
 import { BesidePane } from './panes/BesidePane';
 import { Columns } from './panes/Columns';
 import { LeftSide } from './panes/LeftSide';
 import { OpenPane } from './panes/OpenPane';
 import { Sentence } from './Sentence';
 import { Trace } from './trace/Trace';
-import { useBenchActions, useBenchKeys } from './use-bench-keys';
 import { useEntries } from './use-entries';
 import { useSelected, type Selected } from './use-selected';
 import './Bench.css';
@@ -31,7 +34,7 @@ export function Bench(): ReactNode {
   const sync = useSync();
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
-  const { beside, folded, selection, tab, lit, tracing } = useApp((state) => state.bench);
+  const { beside, folded, zoom, selection, tab, lit, tracing } = useApp((state) => state.bench);
   const doc = treeDocOf(documents, id);
   const { entries, entry, onEntry } = useEntries(doc);
   const selected = useSelected(id, entry);
@@ -41,7 +44,10 @@ export function Bench(): ReactNode {
     void navigate(
       `/sites/${sync.site}/preview/${doc?.kind === 'page' ? doc.id : ''}${entry ? `?entry=${entry.id}` : ''}`,
     );
-  const actions = useBenchActions(selected, {
+  const other = beside ? docOf(documents, 'component', beside) : undefined;
+  const definition = other?.id === id ? undefined : other;
+  const outlined = definition && selection?.doc === definition.id ? definition : doc;
+  const actions = useBenchActions(outlined?.id ?? id, selected, {
     onEntry,
     onPreview,
     onMakeComponent: makeComponent.ask,
@@ -49,19 +55,17 @@ export function Bench(): ReactNode {
   });
   useBenchKeys(selected, actions);
   useEffect(() => keepFolds(folded), [folded]);
+  useEffect(() => keepZoom(zoom), [zoom]);
   useEffect(() => {
     dispatch(benchActions.leave());
   }, [id, dispatch]);
 
-  if (!doc)
+  if (!doc || !outlined)
     return (
       <Empty description="This page or component is not there any more." className="page-narrow">
         <Button onClick={() => void navigate(`/sites/${sync.site}`)}>To the pages</Button>
       </Empty>
     );
-  const other = beside ? docOf(documents, 'component', beside) : undefined;
-  const definition = other?.id === doc.id ? undefined : other;
-  const outlined = definition && selection?.doc === definition.id ? definition : doc;
   const rule = selected && tab === 'style' ? litRule(selected, lit)?.origin : undefined;
   const written = rule && 'doc' in rule ? rule.doc : selection?.doc;
   const isEdited = definition !== undefined && written === definition.id;
@@ -90,6 +94,7 @@ export function Bench(): ReactNode {
           }
         />
         <GoLine doc={outlined.id} actions={actions} />
+        <ContextMenu actions={actions} />
         <Keys />
         {makeComponent.dialog}
       </div>

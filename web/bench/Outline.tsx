@@ -13,7 +13,6 @@ import { Box, Image, LayoutTemplate, List, Repeat, Stamp, Type } from 'lucide-re
 import {
   childrenOf,
   docOf,
-  placeAt,
   rootOf,
   sameJson,
   treeDocOf,
@@ -22,10 +21,10 @@ import {
   type TreeDoc,
   type TreeNode,
 } from '@sormet/core/model';
-import { nodeName, shortName } from '@sormet/core/edit';
+import { movesTo, nodeName, shortName } from '@sormet/core/edit';
 import { useApp, useAppDispatch } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions } from '../store/bench-slice';
+import { benchActions, type LandingPlace } from '../store/bench-slice';
 import './Outline.css';
 
 interface Row {
@@ -159,6 +158,13 @@ export const Outline = memo(function Outline({ doc: id }: { doc: string }): Reac
     return () => observer.disconnect();
   }, []);
   const selected = selection?.doc === id ? selection.nodes[0] : undefined;
+  const landing = useRef<LandingPlace | null>(null);
+  const showLanding = (at: LandingPlace | null) => {
+    if (sameJson(at, landing.current)) return;
+    landing.current = at;
+    // Asked while the tree is being drawn: told afterwards.
+    queueMicrotask(() => dispatch(benchActions.showLanding(at)));
+  };
   /** Whether a key has just been pressed in the outline: only then does the selection follow its focus. */
   const keyed = useRef(false);
   // With Alt the arrows move what is selected: the focus of the outline stays with it.
@@ -182,6 +188,7 @@ export const Outline = memo(function Outline({ doc: id }: { doc: string }): Reac
       onPointerDownCapture={() => {
         keyed.current = false;
       }}
+      onDragEnd={() => showLanding(null)}
     >
       <Tree<Row>
         ref={tree}
@@ -197,31 +204,35 @@ export const Outline = memo(function Outline({ doc: id }: { doc: string }): Reac
           // Wherever the arrows lead, that is selected; a slot belongs to its instance.
           if (!keyed.current) return;
           const focused = data.own ?? data.parent;
-          if (focused !== null && (selection?.doc !== id || !selection.nodes.includes(focused)))
-            dispatch(benchActions.select({ doc: id, nodes: [focused] }));
+          const { slot } = data;
+          const isSame =
+            selection?.doc === id &&
+            focused !== null &&
+            selection.nodes.includes(focused) &&
+            selection.slot === slot;
+          if (focused !== null && !isSame)
+            dispatch(benchActions.select({ doc: id, nodes: [focused], ...(slot ? { slot } : {}) }));
         }}
         aria-label="Outline"
         disableDrag={(row) => row.own === null || row.parent === null}
+        // Asked while something is dragged over a row: there it is shown where it would land, here and on the canvas.
+        disableDrop={({ parentNode, index }) => {
+          const row = parentNode.data as Row | undefined;
+          if (!row || !doc || parentNode.isRoot) return true;
+          const parent = row.own ?? row.parent!;
+          showLanding({ doc: id, parent, ...(row.slot ? { slot: row.slot } : {}), index });
+          return false;
+        }}
         onMove={({ dragIds, parentNode, index }) => {
           const target = parentNode?.data;
-          const moving = dragIds[0];
-          if (!target || !moving || !doc) return;
+          const [dragged] = dragIds;
+          showLanding(null);
+          if (!target || dragged === undefined || !doc) return;
+          const all = selection?.doc === id ? selection.nodes : [];
+          const moving = all.includes(dragged) ? all : [dragged];
           const parent = target.own ?? target.parent!;
-          const siblings = childrenOf(doc.nodes)
-            .of(parent, target.slot)
-            .filter((sibling) => sibling !== moving);
-          const before = childrenOf(doc.nodes).of(parent, target.slot).indexOf(moving);
-          const at = before >= 0 && before < index ? index - 1 : index;
-          const without = { ...doc.nodes };
-          delete without[moving];
-          sync.edit({
-            name: 'move',
-            args: {
-              doc: id,
-              node: moving,
-              place: placeAt(without, parent, Math.min(at, siblings.length), target.slot),
-            },
-          });
+          const moves = movesTo(doc.nodes, moving, parent, index, target.slot);
+          sync.edit({ name: 'move', args: { doc: id, moves } });
         }}
       >
         {OutlineRow}
@@ -235,20 +246,31 @@ function OutlineRow({ node, style, dragHandle }: NodeRendererProps<Row>): ReactN
   const dispatch = useAppDispatch();
   const { name, note, icon, own, doc } = node.data;
   const selection = useApp((state) => state.bench.selection);
+  const landing = useApp((state) => state.bench.landing);
   const mine = selection?.doc === doc ? selection.nodes : [];
-  const isSelected = own !== null && mine.includes(own);
+  const { slot, parent } = node.data;
+  const of = own ?? parent!;
+  const isSelected = mine.includes(of) && (own !== null || selection?.slot === slot);
+  const isLanding = landing?.doc === doc && landing.parent === of && landing.slot === slot;
   const Icon = ICONS[icon];
   const select = (adds: boolean) => {
-    if (own === null) return;
-    const nodes = adds ? [...new Set([...mine, own])] : [own];
-    dispatch(benchActions.select({ doc, nodes }));
+    if (adds && own !== null) {
+      const nodes = mine.includes(own) ? mine.filter((id) => id !== own) : [...mine, own];
+      dispatch(benchActions.select(nodes.length > 0 ? { doc, nodes } : null));
+    } else
+      dispatch(
+        benchActions.select({ doc, nodes: [of], ...(own === null && slot ? { slot } : {}) }),
+      );
   };
   return (
     <div
       ref={dragHandle}
       style={style}
-      className={`outline-row ${isSelected ? 'selected' : ''} ${own === null ? 'is-slot' : ''} is-${icon}`}
+      className={`outline-row ${isSelected ? 'selected' : ''} ${isLanding ? 'landing' : ''} ${own === null ? 'is-slot' : ''} is-${icon}`}
       onClick={(event) => select(event.ctrlKey)}
+      onContextMenu={() => {
+        if (!isSelected) select(false);
+      }}
       onDoubleClick={() => node.toggle()}
     >
       <Icon size={13} strokeWidth={1.5} aria-hidden />

@@ -1,16 +1,16 @@
-import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { useDroppable } from '@dnd-kit/core';
-import { docOf, type EntryDoc } from '@sormet/core/model';
+import type { EntryDoc } from '@sormet/core/model';
 import { widthsOf } from '@sormet/core/style';
 import { useDerived } from '../site/SiteProvider';
-import { useApp } from '../store/store';
+import { benchActions } from '../store/bench-slice';
+import { useApp, useAppDispatch } from '../store/store';
 import { CanvasCss } from './canvas-css';
 import { Draw } from './draw';
-import type { Landing } from './landing';
 import { Marks } from './Marks';
+import { Places, placesOf } from './places';
 import { Registry } from './registry';
-import { SlotPlaces, slotPlacesOf } from './slot-places';
 import { elementAt, type Stage } from './stage';
 import { useBuilt } from './use-built';
 import { useDropping } from './use-dropping';
@@ -19,6 +19,7 @@ import { useInView } from './use-in-view';
 import { usePaneWidth } from './use-pane-width';
 import { usePointing } from './use-pointing';
 import { useTypingHere } from './use-typing-here';
+import { useZooming } from './use-zooming';
 import './Canvas.css';
 
 /** Width of the canvas at the base, in CSS px: what the sketches of a page are drawn for. */
@@ -55,7 +56,13 @@ function legibleWidth(paneWidth: number): number {
 export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProps): ReactNode {
   const { documents } = useDerived();
   const { site } = documents;
-  const { width } = useApp((state) => state.bench);
+  const { width, zoom: zooms } = useApp((state) => state.bench);
+  const dispatch = useAppDispatch();
+  const zoom = zooms[kind];
+  const setZoom = useCallback(
+    (share: number | null) => dispatch(benchActions.setZoom({ [kind]: share })),
+    [dispatch, kind],
+  );
   const built = useBuilt(doc, entry);
   const registry = useMemo(() => new Registry(), []);
   const styles = useMemo(() => new CanvasCss(), []);
@@ -63,15 +70,9 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
     () => (built ? styles.of(documents, built.linked) : ''),
     [styles, documents, built],
   );
-  const component = docOf(documents, 'component', doc);
-  const places = useMemo(
-    () => (component ? slotPlacesOf(documents, component) : {}),
-    [documents, component],
-  );
+  const places = useMemo(() => placesOf(documents, doc), [documents, doc]);
   const pane = useRef<HTMLDivElement>(null);
   const paneWidth = usePaneWidth(pane);
-  const [landing, setLanding] = useState<Landing | null>(null);
-  const [zoom, setZoom] = useState<number | null>(null);
 
   const max = widthsOf(site).find(({ id }) => id === width)?.max ?? Infinity;
   const full = kind === 'page' ? BASE_WIDTH : (drawnAt ?? legibleWidth(paneWidth));
@@ -85,14 +86,16 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
   const shownWidth =
     kind === 'definition' && natural !== null ? Math.min(natural, frameWidth) : frameWidth;
   const fit = paneWidth > 0 ? Math.min(1, paneWidth / shownWidth) : 0.5;
-  const scale = zoom ?? fit;
+  const [typingZoom, setTypingZoom] = useState<number | null>(null);
+  const scale = typingZoom ?? zoom ?? fit;
   useEffect(() => onDrawn?.({ width: frameWidth, scale }), [onDrawn, frameWidth, scale]);
 
   const stage: Stage = { doc, built, registry, frame, pane, body, scale };
-  const typing = useTypingHere(stage, setZoom);
-  const { hover, ...pointing } = usePointing(stage, landing, setLanding);
+  const typing = useTypingHere(stage, setTypingZoom);
+  const { hover, ...pointing } = usePointing(stage);
   useInView(stage);
-  useDropping(stage, landing, setLanding);
+  useZooming(stage, zoom, setZoom);
+  useDropping(stage);
   const { setNodeRef } = useDroppable({ id: 'canvas-' + doc });
 
   return (
@@ -112,9 +115,9 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
         />
         {body && built?.root
           ? createPortal(
-              <SlotPlaces value={places}>
+              <Places value={places}>
                 <Draw node={built.root} registry={registry} />
-              </SlotPlaces>,
+              </Places>,
               body,
             )
           : null}
@@ -130,7 +133,7 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
             if (found) typing.start(found);
           }}
         >
-          <Marks stage={stage} kind={kind} hover={hover} landing={landing} typing={typing.active} />
+          <Marks stage={stage} kind={kind} hover={hover} typing={typing.active} />
         </div>
       </div>
     </div>

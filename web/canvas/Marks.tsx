@@ -1,32 +1,31 @@
-import type { CSSProperties, ReactNode } from 'react';
+import { useLayoutEffect, useRef, type CSSProperties, type ReactNode } from 'react';
+import type { Resolved } from '@sormet/core/resolve';
 import { nodeIn, type Documents } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
 import { useApp } from '../store/store';
-import { describe, resolvedOf, slotsOf } from './address';
+import { describe, resolvedOf, slotOwner, slotsOf } from './address';
 import { exposedAreas } from './exposed';
-import type { Landing } from './landing';
+import { labelPlace } from './label-place';
+import { landingOf, type Landing } from './landing';
+import type { Registry } from './registry';
 import type { Stage } from './stage';
-
-/** How high a mark's label is, in CSS px: nearer to the upper edge it stands inside. */
-const LABEL = 22;
 
 /** What lies over what is drawn: what is pointed at, what is selected, what is exposed, where something would land. */
 export function Marks({
   stage,
   kind,
   hover,
-  landing,
   typing,
 }: {
   stage: Stage;
   kind: 'page' | 'definition';
   hover: string | null;
-  landing: Landing | null;
   typing: boolean;
 }): ReactNode {
   const { doc, built, registry, scale } = stage;
   const { documents } = useDerived();
-  const selection = useApp((state) => state.bench.selection);
+  const { selection, landing: at } = useApp((state) => state.bench);
+  const landing = at?.doc === doc && built ? landingOf(documents, built, registry, at) : undefined;
   const selected = selection?.doc === doc ? selection.nodes : [];
   const label = (id: string) => describe(documents, doc, id);
   const exposed = kind === 'definition' && built ? exposedAreas(built, registry) : [];
@@ -48,6 +47,7 @@ export function Marks({
               id={id}
               className={selectedClass(documents, kind, doc, id)}
               label={selected.length === 1 ? label(id) : undefined}
+              slot={selection?.slot}
             />
           ))}
       {slots.map(({ group, around }, i) => {
@@ -69,31 +69,67 @@ function selectedClass(
   return nodeIn(documents, doc, id)?.kind === 'instance' ? 'mark-instance' : 'mark-plain';
 }
 
-/** A node marked wherever it shows; its label stands at the first place. */
+/** A node marked wherever it shows, or one of its slots; its label stands at the first place, beside its words. */
 function Outlined({
-  stage: { built, registry, scale },
+  stage: { doc, built, registry, scale },
   id,
   className,
   label,
+  slot,
 }: {
   stage: Stage;
   id: string;
   className: string;
   label: string | undefined;
+  slot?: string | undefined;
 }): ReactNode {
-  return resolvedOf(built, id).map((node, i) => {
+  const shown =
+    slot === undefined || !built
+      ? resolvedOf(built, id)
+      : slotsOf(built).flatMap(({ group, around }) => {
+          const owner = slotOwner(group, doc);
+          if (owner?.node !== id || owner.slot !== slot) return [];
+          return [group.children.length > 0 || registry.rectOf(group) ? group : around];
+        });
+  return shown.map((node, i) => {
     const rect = registry.rectOf(node);
     if (!rect) return null;
     return (
       <Mark key={i} className={className} rect={rect} scale={scale}>
         {label && i === 0 ? (
-          <span className={rect.top * scale < LABEL ? 'mark-label inside' : 'mark-label'}>
+          <Label registry={registry} node={node} scale={scale}>
             {label}
-          </span>
+          </Label>
         ) : null}
       </Mark>
     );
   });
+}
+
+/** A label beside what it names, where it covers no words; nowhere when there is no such place. */
+function Label({
+  registry,
+  node,
+  scale,
+  children,
+}: {
+  registry: Registry;
+  node: Resolved;
+  scale: number;
+  children: string;
+}): ReactNode {
+  const label = useRef<HTMLSpanElement>(null);
+  // Measured after it is drawn: how wide a name is only the browser knows.
+  useLayoutEffect(() => {
+    const element = label.current!;
+    const place = labelPlace(registry, node, element.offsetWidth, scale);
+    element.className = place ? `mark-label ${place}` : 'mark-label nowhere';
+  });
+  return (
+    <span ref={label} className="mark-label nowhere">
+      {children}
+    </span>
+  );
 }
 
 function Mark({

@@ -33,6 +33,22 @@ export function isOwn(node: Resolved, doc: string): boolean {
   return node.scope.within.doc === doc && isAtTop(node.scope.within);
 }
 
+/**
+ * What of the open document a slot that is shown belongs to: in a definition the node of the slot itself, else the
+ * instance whose slot it is. Nothing for slots of instances that stand inside other definitions.
+ */
+export function slotOwner(
+  group: ResolvedGroup,
+  doc: string,
+): { readonly node: NodeId; readonly slot?: string } | undefined {
+  if (group.from.kind !== 'slot') return undefined;
+  if (isOwn(group, doc)) return { node: group.from.id };
+  const { within } = group.scope;
+  if (within.parent?.doc !== doc || !isAtTop(within.parent)) return undefined;
+  const node = ownerIn(group, doc);
+  return node === undefined ? undefined : { node, slot: group.from.slot };
+}
+
 /** The resolved nodes of a node of the open document: several where a repeat shows it several times. */
 export function resolvedOf(built: Built | undefined, node: NodeId): Resolved[] {
   const found: Resolved[] = [];

@@ -3,14 +3,14 @@ import { cssOf } from '@sormet/core/compile';
 import { reachableStyles, type Linked } from '@sormet/core/resolve';
 
 /**
- * What the canvas adds to the compiled CSS: the cursor while typing, what waits, and in a definition the places of its
- * empty slots. On a page nothing of it moves anything.
+ * What the canvas adds to the compiled CSS: the cursor while typing, what waits, and the places of slots and boxes that
+ * are empty and could not be seen otherwise. Nothing else of it moves anything.
  */
 const ADDED =
-  '[contenteditable]{outline:none;cursor:text}[data-waiting]{outline:1px dashed;outline-offset:1px}' +
-  '[data-slot-place]{display:block;min-height:44px;padding:12px 14px;outline:1px dashed #4a5560;' +
+  '[contenteditable]{outline:none;cursor:text}[data-sormet-waiting]{outline:1px dashed;outline-offset:1px}' +
+  '[data-sormet-place]{display:block;min-width:120px;min-height:44px;padding:12px 14px;outline:1px dashed #4a5560;' +
   'outline-offset:-1px;background:#4a55600f;color:#4a5560;font:14px/20px sans-serif;text-align:left}' +
-  '[data-slot-place]::before{content:attr(data-slot-place)}';
+  '[data-sormet-place]::before{content:attr(data-sormet-place)}';
 
 /**
  * The CSS of a canvas: what publishing compiles, for everything the document can reach. Written again only

@@ -53,7 +53,7 @@ test('the canvas draws what is not loaded yet as waiting', () => {
   const { root } = build(new Linker().link(part, 'list'), data, undefined);
   const registry = { set: () => undefined } as unknown as Registry;
   expect(renderToStaticMarkup(createElement(Draw, { node: root!, registry }))).toBe(
-    '<ul>…<a data-waiting=""></a></ul>',
+    '<ul>…<a data-sormet-waiting=""></a></ul>',
   );
 });
 

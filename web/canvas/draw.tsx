@@ -8,13 +8,13 @@ import {
   type ReactNode,
 } from 'react';
 import { isVoid } from '@sormet/core/model';
-import type { Content, Resolved, ResolvedElement } from '@sormet/core/resolve';
+import type { Content, Resolved, ResolvedElement, ResolvedGroup } from '@sormet/core/resolve';
 import { onlyText } from './only-text';
 import type { Registry } from './registry';
-import { SlotPlaces } from './slot-places';
+import { EMPTY, Places } from './places';
 
 /** HTML attributes whose name in React is another. */
-const REACT_NAMES: Record<string, string> = { class: 'className', datetime: 'dateTime' };
+const REACT_NAMES: Record<string, string> = { class: 'className', datetime: 'dateTime', hreflang: 'hrefLang', tabindex: 'tabIndex' };
 
 interface DrawProps {
   readonly node: Resolved;
@@ -30,7 +30,7 @@ export const Draw = memo(function Draw({ node, registry }: DrawProps): ReactNode
   if (node.kind === 'group') {
     if (node.children.length > 0) return <DrawList nodes={node.children} registry={registry} />;
     if (node.waiting) return '…';
-    return node.from.kind === 'slot' ? <EmptySlot slot={node.from.slot} /> : null;
+    return node.from.kind === 'slot' ? <EmptySlot node={node} registry={registry} /> : null;
   }
   const text = onlyText(node);
   return text === undefined ? (
@@ -40,10 +40,14 @@ export const Draw = memo(function Draw({ node, registry }: DrawProps): ReactNode
   );
 });
 
-/** The place of a slot in a drawn definition that has nothing in it: seen, so that it can be filled; never published. */
-function EmptySlot({ slot }: { slot: string }): ReactNode {
-  const words = useContext(SlotPlaces)[slot];
-  return words === undefined ? null : <div data-slot-place={words} />;
+/** The place of a slot that has nothing in it: seen, so that it can be selected and filled; never published. */
+function EmptySlot({ node, registry }: { node: ResolvedGroup; registry: Registry }): ReactNode {
+  const words = useContext(Places).slot(node);
+  const ref = useRef<HTMLDivElement>(null);
+  useLayoutEffect(() => {
+    if (ref.current) registry.setPlace(ref.current, node);
+  });
+  return words === undefined ? null : <div ref={ref} data-sormet-place={words} data-sormet-slot="" />;
 }
 
 function DrawList({
@@ -75,7 +79,7 @@ function keyOf(node: Resolved): string {
 }
 
 function propsOf(node: ResolvedElement): Record<string, unknown> {
-  const props: Record<string, unknown> = node.waiting ? { 'data-waiting': '' } : {};
+  const props: Record<string, unknown> = node.waiting ? { 'data-sormet-waiting': '' } : {};
   for (const name in node.attributes) {
     const value = node.attributes[name]!;
     props[REACT_NAMES[name] ?? name] = name === 'style' ? styleOf(value) : value;
@@ -90,8 +94,9 @@ function styleOf(style: string): Record<string, string> {
 
 function DrawElement({ node, registry }: { node: ResolvedElement; registry: Registry }): ReactNode {
   const ref = useRef<HTMLElement>(null);
+  const { box } = useContext(Places);
   useLayoutEffect(() => registry.set(ref.current!, node));
-  const props = { ...propsOf(node), ref };
+  const props = { ...propsOf(node), ...(mayBeEmpty(node) ? { [EMPTY]: box(node) } : {}), ref };
   return node.from.isVoid
     ? createElement(node.tag, props)
     : createElement(
@@ -122,5 +127,17 @@ function DrawTextElement({
     registry.set(element, node);
     if (element.textContent !== text) element.textContent = text;
   });
-  return createElement(node.tag, { ...propsOf(node), ref });
+  const { box } = useContext(Places);
+  const empty = text === '' ? { [EMPTY]: box(node) } : {};
+  return createElement(node.tag, { ...propsOf(node), ...empty, ref });
+}
+
+/** Whether nothing in an element may be seen; whether it has room all the same is measured once it is drawn. */
+function mayBeEmpty(node: ResolvedElement): boolean {
+  return !node.from.isVoid && node.children.every(showsNothing);
+}
+
+function showsNothing(node: Resolved): boolean {
+  if (node.kind === 'group') return node.children.every(showsNothing);
+  return node.kind === 'text' && node.content.length === 0;
 }

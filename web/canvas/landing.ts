@@ -1,24 +1,24 @@
 import {
+  ancestorsOf,
   childrenOf,
   docOf,
   nodeIn,
   own,
-  placeAt,
   takesText,
   treeDocOf,
   type Documents,
   type NodeId,
-  type Place,
+  type Tree,
 } from '@sormet/core/model';
 import type { Built, Resolved, ResolvedElement } from '@sormet/core/resolve';
-import { isOwn, ownerIn, resolvedOf, slotsOf } from './address';
+import type { LandingPlace } from '../store/bench-slice';
+import { isOwn, resolvedOf, slotOwner, slotsOf } from './address';
 import { onlyText } from './only-text';
 import type { Registry } from './registry';
 
 /** Where something would land: its place, and the line that shows it, in the canvas's CSS px. */
 export interface Landing {
-  readonly place: Place;
-  readonly container: { readonly parent: NodeId; readonly slot?: string };
+  readonly at: LandingPlace;
   readonly line: { x: number; y: number; width: number; height: number };
   readonly around: DOMRect;
 }
@@ -43,10 +43,11 @@ function containersOf(built: Built, registry: Registry): Container[] {
   };
   if (built.root) visit(built.root);
   for (const { group, around } of slotsOf(built)) {
-    const owner = instanceOfSlot(group, doc);
-    const rect = registry.rectOf(around);
-    if (owner && rect && group.from.kind === 'slot')
-      found.push({ parent: owner, slot: group.from.slot, rect });
+    const owner = slotOwner(group, doc);
+    const empty = group.children.length === 0 ? registry.rectOf(group) : undefined;
+    const rect = empty ?? registry.rectOf(around);
+    if (!owner || !rect) continue;
+    found.push({ parent: owner.node, ...(owner.slot ? { slot: owner.slot } : {}), rect });
   }
   return found;
 }
@@ -59,32 +60,25 @@ function canHold(node: ResolvedElement): boolean {
   );
 }
 
-/** The instance in the open document whose slot a group shows; nothing for slots of inner instances. */
-function instanceOfSlot(group: Resolved, doc: string): NodeId | undefined {
-  const { within } = group.scope;
-  if (!within.parent || within.parent.doc !== doc || within.parent.parent) return undefined;
-  return ownerIn(group, doc);
-}
-
-/** Where something dropped at a point of the canvas would land: in the smallest place around the point. */
+/**
+ * Where something dropped at a point of the canvas would land: in the smallest place around the point.
+ * @param moving what is moved: nothing lands in itself
+ */
 export function landingAt(
   documents: Documents,
   built: Built,
   registry: Registry,
   x: number,
   y: number,
-  moving?: NodeId,
+  moving: readonly NodeId[] = [],
 ): Landing | undefined {
   const { doc } = built.linked;
   const tree = treeDocOf(documents, doc)?.nodes;
   if (!tree) return undefined;
   const inside = (rect: DOMRect) =>
     x >= rect.left && x <= rect.right && y >= rect.top && y <= rect.bottom;
-  const isMoving = (id: NodeId): boolean => {
-    for (let at: NodeId | null = id; at; at = tree[at]?.place.parent ?? null)
-      if (at === moving) return true;
-    return false;
-  };
+  const isMoving = (id: NodeId) =>
+    [id, ...ancestorsOf(tree, id)].some((each) => moving.includes(each));
   const all = containersOf(built, registry).filter(({ parent }) => !isMoving(parent));
   const area = ({ rect }: Container) => rect.width * rect.height;
   const around = all.filter(({ rect }) => inside(rect)).sort((a, b) => area(a) - area(b));
@@ -94,24 +88,66 @@ export function landingAt(
     all.sort((a, b) => distance(a.rect, y) - distance(b.rect, y) || area(b) - area(a))[0];
   if (!container) return undefined;
   const { parent, slot, rect } = container;
-  const children = childrenOf(tree).of(parent, slot);
-  const rects = children.map((child) =>
-    resolvedOf(built, child)
-      .map((node) => registry.rectOf(node))
-      .find(Boolean),
+  const children = childrenIn(documents, built, registry, tree, parent, slot);
+  let index = 0;
+  children.rects.forEach((r, i) => {
+    if (!r) return;
+    const behind = children.sideways ? x > r.left + r.width / 2 : y > r.top + r.height / 2;
+    if (behind) index = i + 1;
+  });
+  return landingIn(children, rect, { doc, parent, ...(slot ? { slot } : {}), index });
+}
+
+/** The line where something lands, for a landing that was found elsewhere: in the outline. */
+export function landingOf(
+  documents: Documents,
+  built: Built,
+  registry: Registry,
+  at: LandingPlace,
+): Landing | undefined {
+  const tree = treeDocOf(documents, at.doc)?.nodes;
+  const container = containersOf(built, registry).find(
+    ({ parent, slot }) => parent === at.parent && slot === at.slot,
   );
+  if (!tree || !container) return undefined;
+  const children = childrenIn(documents, built, registry, tree, at.parent, at.slot);
+  return landingIn(children, container.rect, at);
+}
+
+/** Where the children of a place show, and whether they stand beside each other. */
+interface ChildrenShown {
+  readonly rects: readonly (DOMRect | undefined)[];
+  readonly sideways: boolean;
+}
+
+function childrenIn(
+  documents: Documents,
+  built: Built,
+  registry: Registry,
+  tree: Tree,
+  parent: NodeId,
+  slot: string | undefined,
+): ChildrenShown {
+  const rects = childrenOf(tree)
+    .of(parent, slot)
+    .map((child) =>
+      resolvedOf(built, child)
+        .map((node) => registry.rectOf(node))
+        .find(Boolean),
+    );
   const shown = rects.filter((r): r is DOMRect => r !== undefined);
-  const layout = slot === undefined ? undefined : layoutOf(documents, doc, parent, slot);
+  const layout =
+    slot === undefined ? undefined : layoutOf(documents, built.linked.doc, parent, slot);
   const sideways =
     layout === undefined
       ? shown.length > 1 && shown[0]!.right <= shown[1]!.left + 1
       : layout !== 'column';
-  let index = 0;
-  rects.forEach((r, i) => {
-    if (r && (sideways ? x > r.left + r.width / 2 : y > r.top + r.height / 2)) index = i + 1;
-  });
-  const before = rects[index - 1];
-  const after = rects[index];
+  return { rects, sideways };
+}
+
+function landingIn({ rects, sideways }: ChildrenShown, rect: DOMRect, at: LandingPlace): Landing {
+  const before = rects[at.index - 1];
+  const after = rects[at.index];
   const line = sideways
     ? { x: after?.left ?? before?.right ?? rect.left, y: rect.top, width: 0, height: rect.height }
     : {
@@ -120,12 +156,7 @@ export function landingAt(
         width: rect.width,
         height: 0,
       };
-  return {
-    place: placeAt(tree, parent, index, slot),
-    container: slot === undefined ? { parent } : { parent, slot },
-    line,
-    around: rect,
-  };
+  return { at, line, around: rect };
 }
 
 /** Which way a slot says that it lays out what comes in. */

@@ -1,13 +1,25 @@
-import type { Resolved, ResolvedElement } from '@sormet/core/resolve';
+import type { Resolved, ResolvedElement, ResolvedGroup } from '@sormet/core/resolve';
 
 /** Which element of the canvas shows which resolved element, both ways. */
 export class Registry {
   private readonly byElement = new WeakMap<Element, ResolvedElement>();
-  private readonly byResolved = new WeakMap<ResolvedElement, HTMLElement>();
+  private readonly byResolved = new WeakMap<Resolved, HTMLElement>();
+  private readonly places = new WeakMap<Element, ResolvedGroup>();
 
   set(element: HTMLElement, node: ResolvedElement): void {
     this.byElement.set(element, node);
     this.byResolved.set(node, element);
+  }
+
+  /** An element that stands in the place of an empty slot. */
+  setPlace(element: HTMLElement, slot: ResolvedGroup): void {
+    this.places.set(element, slot);
+    this.byResolved.set(slot, element);
+  }
+
+  /** The empty slot whose place an element is. */
+  slotAt(element: Element | null): ResolvedGroup | undefined {
+    return element ? this.places.get(element) : undefined;
   }
 
   /** The resolved element that an element shows, or the nearest above it that shows one. */
@@ -26,9 +38,10 @@ export class Registry {
   /** The outermost elements that show a resolved node: one for an element, any number for a group. */
   elementsOf(node: Resolved): HTMLElement[] {
     if (node.kind === 'text') return [];
-    if (node.kind === 'group') return node.children.flatMap((child) => this.elementsOf(child));
+    if (node.kind === 'group' && node.children.length > 0)
+      return node.children.flatMap((child) => this.elementsOf(child));
     const element = this.byResolved.get(node);
-    return element ? [element] : [];
+    return element?.isConnected ? [element] : [];
   }
 
   /** The area of a resolved node in the canvas, in its CSS px; nothing when it shows nothing. */

@@ -1,6 +1,6 @@
 import type { RefObject } from 'react';
 import type { Built, ResolvedElement } from '@sormet/core/resolve';
-import { ownerIn } from './address';
+import { ownerIn, slotOwner } from './address';
 import type { Registry } from './registry';
 
 /** A document as it stands on the screen: what is drawn, where, and at which share of its size. */
@@ -35,8 +35,17 @@ export function elementAt(stage: Stage, point: ScreenPoint): ResolvedElement | u
   return stage.registry.at(stage.frame.current!.contentDocument!.elementFromPoint(x, y));
 }
 
-/** The node of the open document that is drawn there. */
-export function ownerAt(stage: Stage, point: ScreenPoint): string | undefined {
-  const found = elementAt(stage, point);
-  return found && ownerIn(found, stage.doc);
+/** What of the open document is drawn there: a node, or the empty slot of an instance. */
+export function pickedAt(
+  stage: Stage,
+  point: ScreenPoint,
+): { readonly node: string; readonly slot?: string } | undefined {
+  const { x, y } = pointIn(stage, point);
+  const drawn = stage.frame.current!.contentDocument!.elementFromPoint(x, y);
+  const empty = stage.registry.slotAt(drawn);
+  const owner = empty && slotOwner(empty, stage.doc);
+  if (owner) return owner;
+  const found = stage.registry.at(drawn);
+  const node = found && ownerIn(found, stage.doc);
+  return node === undefined ? undefined : { node };
 }

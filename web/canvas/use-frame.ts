@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import type { Built } from '@sormet/core/resolve';
+import { showPlaces } from './places';
 
 /** The frame that a document is drawn in, and how large what it shows is, in its own CSS px. */
 export interface Frame {
@@ -49,6 +50,7 @@ export function useFrame({
     if (!body) return;
     const style = frame.current!.contentDocument!.getElementById('sormet-css')!;
     if (style.textContent !== css) style.textContent = css;
+    showPlaces(body);
     measure();
   }, [body, css, built, width, measure]);
 

@@ -7,6 +7,16 @@ import { DEFAULT_KEYMAP, keptKeymap, type Keymap } from './keymap';
 export interface Selection {
   readonly doc: string;
   readonly nodes: readonly string[];
+  /** The slot of the one instance that is selected, where that is meant. */
+  readonly slot?: string;
+}
+
+/** Where what is dragged would land: so many children before it. */
+export interface LandingPlace {
+  readonly doc: string;
+  readonly parent: string;
+  readonly slot?: string;
+  readonly index: number;
 }
 
 export type LedgerTab = 'values' | 'style' | 'history';
@@ -24,6 +34,12 @@ export interface BenchState {
   readonly typeInto: { readonly doc: string; readonly node: string } | null;
   /** A short word to the person, shown in the sentence. */
   readonly notice: string | null;
+  /** The share of its full size at which a page and a definition are drawn; `null` for the one that fits. */
+  readonly zoom: { readonly page: number | null; readonly definition: number | null };
+  /** Counts how often it was asked to zoom to what is selected. */
+  readonly zoomAsked: number;
+  /** Where what is being dragged would land, shown on the canvas and in the outline. */
+  readonly landing: LandingPlace | null;
   readonly goLine: boolean;
   readonly keys: boolean;
   readonly tracing: boolean;
@@ -39,11 +55,18 @@ const initialState: BenchState = {
   folded: { left: false, ledger: false },
   typeInto: null,
   notice: null,
+  zoom: { page: null, definition: null },
+  zoomAsked: 0,
+  landing: null,
   goLine: false,
   keys: false,
   tracing: false,
   keymap: DEFAULT_KEYMAP,
 };
+
+/** Between which shares of its full size something can be drawn. */
+export const SMALLEST = 0.1;
+export const LARGEST = 4;
 
 const FOLDS = 'sormet.bench.folds';
 
@@ -60,12 +83,34 @@ export function keepFolds(folded: BenchState['folded']): void {
   keep(FOLDS, folded);
 }
 
+const ZOOM = 'sormet.bench.zoom';
+
+function keptZoom(): BenchState['zoom'] {
+  const share = (value: unknown) =>
+    typeof value === 'number' && value >= SMALLEST && value <= LARGEST ? value : null;
+  const read = (stored: unknown) => {
+    const { page, definition } = (stored ?? {}) as Partial<Record<'page' | 'definition', unknown>>;
+    return { page: share(page), definition: share(definition) };
+  };
+  return kept(ZOOM, read, initialState.zoom);
+}
+
+/** Keeps in this browser how large things are drawn. */
+export function keepZoom(zoom: BenchState['zoom']): void {
+  keep(ZOOM, zoom);
+}
+
 export const benchSlice = createSlice({
   name: 'bench',
-  initialState: () => ({ ...initialState, keymap: keptKeymap(), folded: keptFolds() }),
+  initialState: () => ({
+    ...initialState,
+    keymap: keptKeymap(),
+    folded: keptFolds(),
+    zoom: keptZoom(),
+  }),
   reducers: {
     select(state, { payload }: PayloadAction<Selection | null>) {
-      state.selection = payload ? { doc: payload.doc, nodes: [...payload.nodes] } : null;
+      state.selection = payload ? { ...payload, nodes: [...payload.nodes] } : null;
       state.lit = null;
       state.notice = null;
     },
@@ -91,6 +136,15 @@ export const benchSlice = createSlice({
     notice(state, { payload }: PayloadAction<string | null>) {
       state.notice = payload;
     },
+    setZoom(state, { payload }: PayloadAction<Partial<BenchState['zoom']>>) {
+      Object.assign(state.zoom, payload);
+    },
+    askZoom(state) {
+      state.zoomAsked += 1;
+    },
+    showLanding(state, { payload }: PayloadAction<LandingPlace | null>) {
+      state.landing = payload;
+    },
     showGoLine(state, { payload }: PayloadAction<boolean>) {
       state.goLine = payload;
     },
@@ -106,6 +160,7 @@ export const benchSlice = createSlice({
       width: state.width,
       tab: state.tab,
       folded: state.folded,
+      zoom: state.zoom,
       keymap: state.keymap,
     }),
     setKeymap(state, { payload }: PayloadAction<Keymap>) {

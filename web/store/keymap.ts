@@ -7,6 +7,7 @@ export const SINGLE_KEYS = [
   { does: 'make component', key: 'm', words: 'make component of what is selected' },
   { does: 'expose', key: 'e', words: 'expose the controls of what is selected in a definition' },
   { does: 'trace', key: 'x', words: 'trace: where the values of what is selected come from' },
+  { does: 'zoom', key: 'z', words: 'zoom to what is selected, and back to the whole width' },
   { does: 'preview', key: 'p', words: 'preview the page as visitors see it, and back' },
   { does: 'narrower', key: ',', words: 'narrower' },
   { does: 'wider', key: '.', words: 'wider' },
@@ -14,6 +15,9 @@ export const SINGLE_KEYS = [
   { does: 'entry after', key: ']', words: 'entry after' },
   { does: 'fold left', key: 'o', words: 'outline and shelf, folded or open' },
   { does: 'fold ledger', key: 'l', words: 'ledger, folded or open' },
+  { does: 'values', key: 'v', words: 'the ledger’s values' },
+  { does: 'style', key: 's', words: 'the ledger’s styles' },
+  { does: 'history', key: 'h', words: 'the history of what is selected' },
   { does: 'keys', key: '?', words: 'this list' },
 ] as const;
 
@@ -28,7 +32,12 @@ export const FIXED_KEYS: readonly (readonly [string, string])[] = [
   ['Enter', 'type into the text of what is selected'],
   ['Escape', 'select what is around; end typing'],
   ['Alt+Up, Alt+Down', 'move what is selected before or behind its neighbour'],
+  ['Alt+Left, Alt+Right', 'move it out of what is around, into what stands before'],
+  ['Ctrl+C, Ctrl+X, Ctrl+V', 'copy, cut, paste: things, text or pictures, also on another site'],
+  ['Ctrl+D', 'duplicate what is selected'],
+  ['Ctrl+A', 'select all that stands beside what is selected'],
   ['Delete', 'remove what is selected'],
+  ['Shift+F10', 'the menu of what can be done to what is selected'],
   ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
 ];
 

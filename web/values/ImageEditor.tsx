@@ -1,38 +1,21 @@
 import type { ReactNode } from 'react';
 import { Select } from 'antd';
-import { allOf, assetPath, FORMAT, newId, type AssetDoc } from '@sormet/core/model';
-import type { FileAnswer } from '@sormet/core/api';
-import { api } from '../site/api';
-import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions } from '../store/bench-slice';
-import { siteActions } from '../store/site-slice';
-import { useAppDispatch } from '../store/store';
+import { allOf, assetPath } from '@sormet/core/model';
+import { useDerived } from '../site/SiteProvider';
 import type { EditorProps } from './editor-props';
+import { usePictures } from './use-pictures';
 
 /** A picture of the site, chosen by name, or a file that is brought in. */
 export function ImageEditor({ value, label, onChange, placeholder, open }: EditorProps): ReactNode {
   const { documents } = useDerived();
-  const sync = useSync();
-  const dispatch = useAppDispatch();
+  const bringing = usePictures();
   const asset = value?.type === 'image' ? value.value?.asset : undefined;
   const pictures = allOf(documents, 'asset').filter(({ mediaType }) =>
     mediaType.startsWith('image/'),
   );
   const bringIn = async (chosen: File) => {
-    try {
-      const stored = await api.upload(sync.site, chosen);
-      const doc = assetOf(stored);
-      if (stored.leftOut.length > 0)
-        dispatch(
-          benchActions.notice(
-            `${stored.name} was brought in without what does not draw: ${stored.leftOut.join(', ')}.`,
-          ),
-        );
-      if (sync.edit({ name: 'addAsset', args: { asset: doc } }))
-        onChange({ type: 'image', value: { asset: doc.id } }, null);
-    } catch (error) {
-      dispatch(siteActions.refused((error as Error).message));
-    }
+    const [asset] = await bringing.bringIn([chosen]);
+    if (asset !== undefined) onChange({ type: 'image', value: { asset } }, null);
   };
   // The field is made when it is needed: while somebody chooses a file, the cell may have gone back to rest.
   const ask = () => {
@@ -74,17 +57,4 @@ export function ImageEditor({ value, label, onChange, placeholder, open }: Edito
       }}
     />
   );
-}
-
-function assetOf({ sha256, mediaType, name, width, height }: FileAnswer): AssetDoc {
-  return {
-    id: newId(),
-    kind: 'asset',
-    format: FORMAT,
-    name,
-    sha256,
-    mediaType: mediaType as AssetDoc['mediaType'],
-    width,
-    height,
-  };
 }

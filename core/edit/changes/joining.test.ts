@@ -81,7 +81,7 @@ describe('pending edits on top of what others did', () => {
     const second = pendingOf(after, typing('one-t', 'Mine too'), 'p2');
     const theirs = applyChanges(
       start,
-      changesOf(start, { name: 'remove', args: { doc: 'home', node: 'one' } }),
+      changesOf(start, { name: 'remove', args: { doc: 'home', nodes: ['one'] } }),
     );
     const { kept, lost } = replay(theirs, [first, second]);
     expect(kept).toEqual([]);

@@ -1,7 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import {
   chainOf,
-  type ComponentDoc,
+  ComponentDoc,
   Documents,
   FORMAT,
   type InstanceNode,
@@ -95,6 +95,17 @@ export const makeComponent = defineEdit({
     const stored = nodeIn(documents, doc, node);
     return `made ${stored ? nodeName(documents, stored) : 'a part'} the component ${shortName(name)}`;
   },
+});
+
+/** Adds a component as it is given: an empty one, or another one's definition under a name of its own. */
+export const addComponent = defineEdit({
+  args: Type.Object({ component: ComponentDoc }, exact),
+  run(documents, { component }) {
+    return documents.get(component.id)
+      ? refuse('A document with this id is there already.', component.id)
+      : [change(component.id, '', undefined, component)];
+  },
+  says: (_, { component }) => `added the component ${shortName(component.name)}`,
 });
 
 /** The nodes with everything read from outside turned into properties. */

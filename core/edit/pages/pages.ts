@@ -1,9 +1,21 @@
 import { Type } from '@sinclair/typebox';
-import { claim, docOf, type Documents, PageDoc, Source } from '../../model';
+import {
+  allOf,
+  childrenOf,
+  claim,
+  docOf,
+  type Documents,
+  inOrder,
+  OrderKey,
+  own,
+  PageDoc,
+  rootOf,
+  Source,
+} from '../../model';
 import { exact, Id } from '../args';
 import { change, type Change, changeTo } from '../changes';
-import { defineEdit, refuse } from '../define';
-import { pagePath } from '../names';
+import { defineEdit, gone, refuse } from '../define';
+import { componentName, pagePath } from '../names';
 
 export const addPage = defineEdit({
   args: Type.Object({ page: PageDoc }, exact),
@@ -23,21 +35,49 @@ export const removePage = defineEdit({
   says: (documents, { page }) => `removed the page ${pagePath(documents, page)}`,
 });
 
-/** Gives a page another path; the old one leads here from now on. */
+/** Gives a page another path, with `below` those under it as well; the old ones lead here from now on. */
 export const setPath = defineEdit({
-  args: Type.Object({ page: Id, path: Type.String({ maxLength: 300 }) }, exact),
-  run(documents, { page, path }) {
+  args: Type.Object(
+    { page: Id, path: Type.String({ maxLength: 300 }), below: Type.Optional(Type.Literal(true)) },
+    exact,
+  ),
+  run(documents, { page, path, below }) {
     const doc = docOf(documents, 'page', page);
     if (!doc) return refuse('The page is gone.', page);
     if (doc.path === path) return [];
+    const under = below ? pagesBelow(documents, doc) : [];
+    if (below && under.some(({ path: each }) => path.startsWith(each + '/')))
+      return refuse('A page cannot move below itself.', page, '/path');
     return [
-      ...changeTo(documents, page, ['path'], path),
-      ...(doc.draft ? [] : changeTo(documents, page, ['former', doc.path], true)),
-      ...pathTaken(documents, page, path),
+      ...pathChanges(documents, doc, path),
+      ...under.flatMap((each) =>
+        pathChanges(documents, each, joined(path, each.path.slice(doc.path.length))),
+      ),
     ];
   },
   says: (documents, { page, path }) => `moved the page ${pagePath(documents, page)} to ${path}`,
 });
+
+/** The pages whose paths lie below that of a page; nothing lies below the home page, since everything would. */
+export function pagesBelow(documents: Documents, { path }: PageDoc): PageDoc[] {
+  return path === '/' || path.endsWith(SLUG)
+    ? []
+    : allOf(documents, 'page').filter((each) => each.path.startsWith(path + '/'));
+}
+
+const SLUG = '/<slug>';
+
+function joined(path: string, rest: string): string {
+  return (path === '/' ? '' : path) + rest;
+}
+
+function pathChanges(documents: Documents, doc: PageDoc, path: string): Change[] {
+  return [
+    ...changeTo(documents, doc.id, ['path'], path),
+    ...(doc.draft ? [] : changeTo(documents, doc.id, ['former', doc.path], true)),
+    ...pathTaken(documents, doc.id, path),
+  ];
+}
 
 export const setPage = defineEdit({
   args: Type.Object(
@@ -48,6 +88,8 @@ export const setPage = defineEdit({
         Type.Object({ draft: Type.Boolean() }, exact),
         Type.Object({ title: Source }, exact),
         Type.Object({ description: Source }, exact),
+        Type.Object({ image: Type.Union([Source, Type.Null()]) }, exact),
+        Type.Object({ order: OrderKey }, exact),
       ]),
     },
     exact,
@@ -55,14 +97,50 @@ export const setPage = defineEdit({
   run(documents, { page, set }) {
     if (!docOf(documents, 'page', page)) return refuse('The page is gone.', page);
     const [member, value] = Object.entries(set)[0]!;
-    return changeTo(documents, page, [member], value);
+    return changeTo(documents, page, [member], value ?? undefined);
   },
   says: (documents, { page, set }) => {
     const [member, value] = Object.entries(set)[0]!;
     const path = pagePath(documents, page);
     if (member === 'draft') return value ? `made ${path} a draft` : `made ${path} ready to publish`;
-    return `set the ${member} of ${path}`;
+    if (member === 'order') return `moved ${path} in the list`;
+    return `set the ${member === 'image' ? 'sharing picture' : member} of ${path}`;
   },
+});
+
+/** Puts another surround around a page; what stood in a slot stands in the one of the same name, else in the first. */
+export const setSurround = defineEdit({
+  args: Type.Object({ page: Id, component: Id }, exact),
+  run(documents, { page, component }) {
+    const doc = docOf(documents, 'page', page);
+    if (!doc) return refuse('The page is gone.', page);
+    const to = docOf(documents, 'component', component);
+    if (!to) return gone('The component', component);
+    const id = rootOf(doc.nodes);
+    const root = doc.nodes[id]!;
+    if (root.kind !== 'instance') return refuse('This page stands without a surround.', page);
+    const slots = inOrder(to.slots);
+    if (slots.length === 0)
+      return refuse(`${to.name} has no slot that a page could stand in.`, page);
+    const from = docOf(documents, 'component', root.component)?.slots ?? {};
+    const same = (slot: string) =>
+      own(to.slots, slot)
+        ? slot
+        : (slots.find(([, { label }]) => label === own(from, slot)?.label) ?? slots[0]!)[0];
+    return [
+      ...changeTo(documents, page, ['nodes', id, 'component'], component),
+      ...childrenOf(doc.nodes)
+        .all(id)
+        .flatMap((child) => {
+          const { slot } = doc.nodes[child]!.place;
+          return slot === undefined
+            ? []
+            : changeTo(documents, page, ['nodes', child, 'place', 'slot'], same(slot));
+        }),
+    ];
+  },
+  says: (documents, { page, component }) =>
+    `put ${componentName(documents, component)} around ${pagePath(documents, page)}`,
 });
 
 /** Whoever takes a path is who it leads to from now on: it is no former path of anybody, so chains end at the newest. */

@@ -60,7 +60,7 @@ const refusal = (documents: Documents, edit: NamedEdit, past?: Past): string => 
 };
 
 describe('what would point at nothing', () => {
-  const removed = done(start, { name: 'remove', args: { doc: 'home', node: 'one' } });
+  const removed = done(start, { name: 'remove', args: { doc: 'home', nodes: ['one'] } });
   const without = done(removed.documents, { name: 'removeComponent', args: { component: 'card' } });
   const past: Past = () => ({ changes: removed.changes, says: 'removed Card' });
 
@@ -84,7 +84,7 @@ describe('what would point at nothing', () => {
     for (const edit of [
       { name: 'setPath', args: { page: 'home', path: '/front' } },
       { name: 'nameNode', args: { doc: 'home', node: 'one', name: 'Odd' } },
-      { name: 'remove', args: { doc: 'home', node: 'two' } },
+      { name: 'remove', args: { doc: 'home', nodes: ['two'] } },
       { name: 'setPage', args: { page: 'about', set: { draft: true } } },
     ] as NamedEdit[])
       expect(refusal(broken, edit)).toBe('done');
@@ -225,7 +225,7 @@ describe('a slot', () => {
     const slots = { cards: { ...row.slots['cards']!, most: 1 } };
     const narrowed = documents.with({ ...row, slots });
     expect(
-      refusal(narrowed, { name: 'remove', args: { doc: 'home', node: cardsIn(narrowed)[0]! } }),
+      refusal(narrowed, { name: 'remove', args: { doc: 'home', nodes: [cardsIn(narrowed)[0]!] } }),
     ).toBe('done');
   });
 

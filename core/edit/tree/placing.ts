@@ -1,9 +1,22 @@
 import { Type } from '@sinclair/typebox';
-import { ancestorsOf, own, Place, rootOf, Tree, treeDocOf, withDescendants } from '../../model';
+import {
+  ancestorsOf,
+  type Documents,
+  own,
+  Place,
+  rootOf,
+  Tree,
+  treeDocOf,
+  type TreeNode,
+  withDescendants,
+} from '../../model';
 import { exact, Id } from '../args';
-import { changeTo } from '../changes';
+import { type Change, changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
 import { documentName, named, nodeName } from '../names';
+
+/** How many nodes one edit moves or removes. */
+const MOST_AT_ONCE = 500;
 
 /** Puts nodes that belong together into a tree. */
 export const place = defineEdit({
@@ -24,30 +37,67 @@ export const place = defineEdit({
     `placed ${nodeName(documents, nodes[root]!)} on ${documentName(treeDocOf(documents, doc))}`,
 });
 
+/** Gives nodes of one tree other places, one after the other: what moves first is there for what moves next. */
 export const move = defineEdit({
-  args: Type.Object({ doc: Id, node: Id, place: Place }, exact),
-  run(documents, { doc, node, place: to }) {
-    const tree = treeDocOf(documents, doc);
-    if (!tree || !own(tree.nodes, node)) return gone('What should move', doc);
-    if (to.parent === null || node === rootOf(tree.nodes))
-      return refuse('The root stays where it is.', doc);
-    if (!own(tree.nodes, to.parent)) return gone('The place to move to', doc);
-    if (to.parent === node || ancestorsOf(tree.nodes, to.parent).includes(node))
-      return refuse('Nothing can stand inside itself.', doc, `/nodes/${node}/place`);
-    return changeTo(documents, doc, ['nodes', node, 'place'], to);
+  args: Type.Object(
+    {
+      doc: Id,
+      moves: Type.Array(Type.Object({ node: Id, place: Place }, exact), {
+        minItems: 1,
+        maxItems: MOST_AT_ONCE,
+      }),
+    },
+    exact,
+  ),
+  run(documents, { doc, moves }) {
+    let tree: Tree | undefined = treeDocOf(documents, doc)?.nodes;
+    if (!tree) return gone('The document', doc);
+    const changes: Change[] = [];
+    for (const { node, place: to } of moves) {
+      const stored: TreeNode | undefined = own(tree, node);
+      if (!stored) return gone('What should move', doc);
+      if (to.parent === null || node === rootOf(tree))
+        return refuse('The root stays where it is.', doc);
+      if (!own(tree, to.parent)) return gone('The place to move to', doc);
+      if (to.parent === node || ancestorsOf(tree, to.parent).includes(node))
+        return refuse('Nothing can stand inside itself.', doc, `/nodes/${node}/place`);
+      changes.push(...changeTo(documents, doc, ['nodes', node, 'place'], to));
+      if (moves.length > 1) tree = { ...tree, [node]: { ...stored, place: to } };
+    }
+    return changes;
   },
-  says: (documents, { doc, node }) => `moved ${named(documents, doc, node)}`,
+  says: (documents, { doc, moves }) => `moved ${severalNamed(documents, doc, moves)}`,
 });
 
+/** Takes nodes out of a tree with everything in them. */
 export const remove = defineEdit({
-  args: Type.Object({ doc: Id, node: Id }, exact),
-  run(documents, { doc, node }) {
+  args: Type.Object(
+    { doc: Id, nodes: Type.Array(Id, { minItems: 1, maxItems: MOST_AT_ONCE }) },
+    exact,
+  ),
+  run(documents, { doc, nodes }) {
     const tree = treeDocOf(documents, doc);
-    if (!tree || !own(tree.nodes, node)) return gone('What should be removed', doc);
-    if (node === rootOf(tree.nodes)) return refuse('The root cannot be removed.', doc);
-    return withDescendants(tree.nodes, node)
-      .reverse()
-      .flatMap((id) => changeTo(documents, doc, ['nodes', id], undefined));
+    if (!tree) return gone('The document', doc);
+    const all = new Set<string>();
+    for (const node of nodes) {
+      if (!own(tree.nodes, node)) return gone('What should be removed', doc);
+      if (node === rootOf(tree.nodes)) return refuse('The root cannot be removed.', doc);
+      for (const id of withDescendants(tree.nodes, node)) all.add(id);
+    }
+    return [...all].reverse().flatMap((id) => changeTo(documents, doc, ['nodes', id], undefined));
   },
-  says: (documents, { doc, node }) => `removed ${named(documents, doc, node)}`,
+  says: (documents, { doc, nodes }) =>
+    `removed ${severalNamed(
+      documents,
+      doc,
+      nodes.map((node) => ({ node })),
+    )}`,
 });
+
+function severalNamed(
+  documents: Documents,
+  doc: string,
+  list: readonly { readonly node: string }[],
+): string {
+  return list.length === 1 ? named(documents, doc, list[0]!.node) : `${list.length} things`;
+}

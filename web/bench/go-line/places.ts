@@ -1,18 +1,13 @@
 import {
   childrenOf,
-  docOf,
-  isVoid,
   own,
   placeAt,
   rootOf,
-  takesText,
   treeDocOf,
   type Documents,
-  type NodeId,
   type Place,
-  type Tree,
-  type TreeNode,
 } from '@sormet/core/model';
+import { placeInto } from '@sormet/core/edit';
 import type { Selection } from '../../store/bench-slice';
 
 /** Where something may go that is placed without pointing, as seen from what is selected. */
@@ -35,6 +30,9 @@ export function placesFor(documents: Documents, doc: string, selection: Selectio
   const selected = selection?.doc === doc ? selection.nodes[0] : undefined;
   const node = selected === undefined ? undefined : own(nodes, selected);
   const at = selected !== undefined && node ? selected : root;
+  const slotAsked = node?.kind === 'instance' ? selection?.slot : undefined;
+  if (slotAsked !== undefined)
+    return [{ where: 'into', place: placeAt(nodes, at, Infinity, slotAsked) }];
   const into = placeInto(documents, nodes, at);
   const inside = into ? [{ where: 'into' as const, place: into }] : [];
   const { parent, slot } = nodes[at]!.place;
@@ -55,31 +53,4 @@ export function nextPlace(
   selection: Selection | null,
 ): Place | undefined {
   return placesFor(documents, doc, selection)[0]?.place;
-}
-
-/** The last place in a node; nothing where it holds nothing, or words alone. */
-function placeInto(documents: Documents, nodes: Tree, id: NodeId): Place | undefined {
-  const node: TreeNode = nodes[id]!;
-  switch (node.kind) {
-    case 'element':
-      return isVoid(node.tag) || (takesText(node.tag) && holdsWords(nodes, id))
-        ? undefined
-        : placeAt(nodes, id, Infinity);
-    case 'slot':
-    case 'repeat':
-      return placeAt(nodes, id, Infinity);
-    case 'instance': {
-      const component = docOf(documents, 'component', node.component);
-      const slot = component && Object.keys(component.slots).sort()[0];
-      return slot === undefined ? undefined : placeAt(nodes, id, Infinity, slot);
-    }
-    case 'text':
-      return undefined;
-  }
-}
-
-function holdsWords(nodes: Tree, id: NodeId): boolean {
-  return childrenOf(nodes)
-    .of(id)
-    .some((child) => nodes[child]!.kind === 'text');
 }

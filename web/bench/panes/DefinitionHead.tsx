@@ -5,6 +5,7 @@ import { useDerived } from '../../site/SiteProvider';
 import type { Drawn } from '../../canvas/Canvas';
 import { shortReach } from '../words';
 import { DrawnAt } from './DrawnAt';
+import { ZoomField } from './ZoomField';
 
 /** The head of a drawn definition: whose it is, whom it reaches, at which width and share it is drawn. */
 export function DefinitionHead({
@@ -27,7 +28,7 @@ export function DefinitionHead({
       <span className="pane-reach">{shortReach(reach.answer(definition.id))}</span>
       <span className="quiet">
         <DrawnAt width={drawn.width} chosen={chosen} onChoose={onChoose} /> ·{' '}
-        {Math.round(drawn.scale * 100)} %
+        <ZoomField kind="definition" scale={drawn.scale} />
       </span>
       {children}
     </div>

@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react';
 import type { EntryDoc, TreeDoc } from '@sormet/core/model';
 import { Canvas, UNDRAWN } from '../../canvas/Canvas';
 import { DefinitionHead } from './DefinitionHead';
+import { ZoomField } from './ZoomField';
 
 /** The page or definition that was opened, drawn. */
 export function OpenPane({ doc, entry }: { doc: TreeDoc; entry: EntryDoc | undefined }): ReactNode {
@@ -13,7 +14,9 @@ export function OpenPane({ doc, entry }: { doc: TreeDoc; entry: EntryDoc | undef
       {doc.kind === 'page' ? (
         <div className="pane-head">
           <span>Page</span>
-          <span className="quiet">{Math.round(drawn.scale * 100)} %</span>
+          <span className="quiet">
+            <ZoomField kind="page" scale={drawn.scale} />
+          </span>
         </div>
       ) : (
         <DefinitionHead definition={doc} drawn={drawn} chosen={width} onChoose={setWidth} />

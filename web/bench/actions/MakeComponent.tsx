@@ -2,10 +2,10 @@ import { useState, type ReactNode } from 'react';
 import { Input, Modal } from 'antd';
 import { newId, type Documents } from '@sormet/core/model';
 import { nodeName } from '@sormet/core/edit';
-import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions } from '../store/bench-slice';
-import { useApp, useAppDispatch } from '../store/store';
-import type { Selected } from './use-selected';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { useApp, useAppDispatch } from '../../store/store';
+import type { Selected } from '../use-selected';
 
 /** How many values read from around what is selected a component may take along. */
 const MOST_HANDED_IN = 40;

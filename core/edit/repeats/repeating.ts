@@ -1,0 +1,129 @@
+import { Type } from '@sinclair/typebox';
+import {
+  chainOf,
+  childrenOf,
+  docOf,
+  type Documents,
+  type Literal,
+  literal,
+  NONE,
+  own,
+  placesFrom,
+  rootOf,
+  type Source,
+  sourcesOf,
+  treeDocOf,
+  TEXT,
+  type TreeNode,
+  type Typed,
+  withDescendants,
+  withSources,
+  type NodeId,
+} from '../../model';
+import type { Control } from '../../resolve';
+import { exact, Id } from '../args';
+import { type Change, change, changeTo } from '../changes';
+import { controlPath, controlType, emptyLiteral } from '../control';
+import { defineEdit, gone, refuse } from '../define';
+import { named } from '../names';
+import { fitsOfType } from './what-fits';
+
+/** How many entries a new repeat shows. */
+const FIRST_LIMIT = 6;
+
+/**
+ * Turns what is selected into a repeat over a content type: it shows once for each entry, and what fits is bound.
+ */
+export const repeatThis = defineEdit({
+  args: Type.Object({ doc: Id, node: Id, repeat: Id, type: Id }, exact),
+  run(documents, { doc, node, repeat, type }) {
+    const tree = treeDocOf(documents, doc);
+    const stored = tree && own(tree.nodes, node);
+    const content = docOf(documents, 'type', type);
+    if (!tree || !stored) return gone('What should be repeated', doc);
+    if (!content) return gone('The content type', doc);
+    if (node === rootOf(tree.nodes))
+      return refuse('The root of a document stands once.', doc, `/nodes/${node}`);
+    if (own(tree.nodes, repeat)) return refuse('The ids given are taken.', doc);
+    if (stored.kind !== 'element' && stored.kind !== 'instance')
+      return refuse('An element or an instance can be repeated.', doc);
+    return [
+      change(doc, `/nodes/${repeat}`, undefined, {
+        kind: 'repeat',
+        place: stored.place,
+        query: {
+          from: { type },
+          where: {},
+          order: { first: { path: [content.title], descending: false, order: 'a0' } },
+          limit: literal({ type: 'number', value: FIRST_LIMIT }),
+        },
+      }),
+      ...changeTo(documents, doc, ['nodes', node, 'place'], { parent: repeat, order: 'a0' }),
+      ...fitsOfType(documents, tree, node, type, { repeat }).flatMap(({ row, source }) =>
+        changeTo(documents, doc, ['nodes', row.node, ...controlPath(row.control)], source),
+      ),
+    ];
+  },
+  says: (documents, { doc, node, type }) =>
+    `made ${named(documents, doc, node)} repeat over ${docOf(documents, 'type', type)?.plural.toLowerCase() ?? 'entries'}`,
+});
+
+/**
+ * Takes a repeat away: what it repeated stands there once, and holds what it showed for one entry. What stood there for
+ * none goes.
+ */
+export const repeatNoMore = defineEdit({
+  args: Type.Object({ doc: Id, node: Id, entry: Type.Union([Id, Type.Null()]) }, exact),
+  run(documents, { doc, node, entry }) {
+    const tree = treeDocOf(documents, doc);
+    const stored = tree && own(tree.nodes, node);
+    if (!tree || !stored) return gone('The repeat', doc);
+    if (stored.kind !== 'repeat') return refuse('This is no repeat.', doc);
+    const values = entry === null ? undefined : docOf(documents, 'entry', entry)?.values;
+    const children = childrenOf(tree.nodes);
+    const staying = children.of(node);
+    const places = placesFrom(tree.nodes, stored.place, staying.length);
+    const changes: Change[] = [];
+    const held = (source: Source, byDefault: Literal): Source =>
+      withSources(source, (each) => {
+        if (each.is !== 'field' || each.from === 'page' || each.from.repeat !== node) return each;
+        const value = each.path.length === 1 ? own(values ?? {}, each.path[0]!) : undefined;
+        return value ? ({ is: 'value', ...(value as Typed) } as Literal) : byDefault;
+      });
+    staying.forEach((child, i) =>
+      changes.push(...changeTo(documents, doc, ['nodes', child, 'place'], places[i])),
+    );
+    for (const id of staying.flatMap((child) => withDescendants(tree.nodes, child)))
+      for (const [path, source] of sourcesOf(tree.nodes[id]!)) {
+        if (!readsRepeat(source, node)) continue;
+        const now = held(source, emptyAt(documents, tree.nodes[id]!, path));
+        changes.push(...changeTo(documents, doc, ['nodes', id, ...path], now));
+      }
+    const none = children.of(node, NONE).flatMap((child) => withDescendants(tree.nodes, child));
+    for (const id of [...none].reverse())
+      changes.push(...changeTo(documents, doc, ['nodes', id], undefined));
+    changes.push(...changeTo(documents, doc, ['nodes', node], undefined));
+    return changes;
+  },
+  says: (documents, { doc, node }) => `took back ${named(documents, doc, node)}`,
+});
+
+function readsRepeat(source: Source, repeat: NodeId): boolean {
+  return chainOf(source).some(
+    (each) => each.is === 'field' && each.from !== 'page' && each.from.repeat === repeat,
+  );
+}
+
+/** What stands at a place of a node when nothing does. */
+function emptyAt(documents: Documents, node: TreeNode, [member, name]: readonly string[]): Literal {
+  const control: Control | undefined =
+    member === 'text' || member === 'shown'
+      ? { of: member }
+      : member === 'attributes'
+        ? { of: 'attribute', name: name! }
+        : member === 'values'
+          ? { of: 'value', property: name! }
+          : undefined;
+  const type = control && controlType(documents, node, control);
+  return emptyLiteral(type ?? TEXT);
+}

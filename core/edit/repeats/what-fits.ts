@@ -1,0 +1,106 @@
+import {
+  docOf,
+  type Documents,
+  inOrder,
+  type NodeId,
+  own,
+  type Source,
+  type TreeDoc,
+  type TypeDoc,
+} from '../../model';
+import { feeds } from '../../value';
+import { controlsOf, type ControlRow } from '../control';
+
+/** A control and the field that fits it. */
+export interface Fit {
+  readonly row: ControlRow;
+  readonly label: string;
+  readonly source: Extract<Source, { is: 'field' }>;
+}
+
+/**
+ * Which fields of a content type fit which controls of a branch: a field of the same name first; else the title for the
+ * first words, pictures for pictures, the entry's page for links. Only controls that hold a value of their own; each
+ * field once, but the page.
+ * @param from what gives the entry: the page, or a repeat
+ */
+export function whatFits(
+  documents: Documents,
+  doc: TreeDoc,
+  node: NodeId,
+  type: TypeDoc,
+  from: Extract<Source, { is: 'field' }>['from'],
+): Fit[] {
+  const rows = controlsOf(documents, doc, node).filter(
+    ({ source, control, type: of }) =>
+      (source === undefined || source.is === 'value') &&
+      control.of !== 'shown' &&
+      !(control.of === 'attribute' && !MADE_OF_CONTENT.has(control.name)) &&
+      of.kind !== 'choice',
+  );
+  const fields = inOrder(type.fields);
+  const taken = new Set<string>();
+  const fits = new Map<ControlRow, string[]>();
+  const take = (row: ControlRow, path: string[]) => {
+    fits.set(row, path);
+    if (path.length > 0) taken.add(path[0]!);
+  };
+  for (const row of rows) {
+    const same = fields.find(
+      ([id, field]) =>
+        !taken.has(id) && feeds(field.type.kind, row.type.kind) && sameName(row, field),
+    );
+    if (same) take(row, [same[0]]);
+  }
+  for (const row of rows) {
+    if (fits.has(row)) continue;
+    const kind = row.type.kind;
+    if (kind === 'link') take(row, []);
+    else {
+      const next = fields.find(
+        ([id, field]) =>
+          !taken.has(id) &&
+          (field.type.kind === kind || (isWords(kind) && isWords(field.type.kind))) &&
+          (isWords(kind) ? id === type.title || !isHeading(row) : true),
+      );
+      if (next) take(row, [next[0]]);
+    }
+  }
+  return rows.flatMap((row) => {
+    const path = fits.get(row);
+    if (!path) return [];
+    const field = path[0] === undefined ? undefined : own(type.fields, path[0]);
+    const label = `${type.name.toLowerCase()} · ${field?.label.toLowerCase() ?? 'its page'}`;
+    return [{ row, label, source: { is: 'field', from, path, whenEmpty: 'default' } }];
+  });
+}
+
+/** Attributes that say what something is about, not how it behaves. */
+const MADE_OF_CONTENT = new Set(['href', 'src', 'alt', 'datetime', 'title']);
+
+function isWords(kind: string): boolean {
+  return kind === 'text' || kind === 'rich';
+}
+
+function isHeading({ elementName, what }: ControlRow): boolean {
+  return /heading|title|name/i.test(`${elementName} ${what}`);
+}
+
+/** Whether people would say that a control and a field are the same thing. */
+function sameName(row: ControlRow, { label, key }: { label: string; key: string }): boolean {
+  const plain = (words: string) => words.toLowerCase().replace(/[^a-z0-9]/g, '');
+  const names = new Set([row.label, row.what, row.elementName].map(plain));
+  return names.has(plain(label)) || names.has(plain(key));
+}
+
+/** The content type by its id, and what of a branch it fits; nothing when the type is gone. */
+export function fitsOfType(
+  documents: Documents,
+  doc: TreeDoc,
+  node: NodeId,
+  type: string,
+  from: Extract<Source, { is: 'field' }>['from'],
+): Fit[] {
+  const content = docOf(documents, 'type', type);
+  return content ? whatFits(documents, doc, node, content, from) : [];
+}

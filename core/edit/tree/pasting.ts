@@ -1,0 +1,48 @@
+import { Type } from '@sinclair/typebox';
+import { AssetDoc, ComponentDoc, docOf, own, StyleDoc, Tree, treeDocOf } from '../../model';
+import { exact, Id } from '../args';
+import { change, changeTo } from '../changes';
+import { defineEdit, gone, refuse } from '../define';
+import { documentName, nodeName } from '../names';
+
+/** Puts several branches into a tree at once, with the definitions, shared styles and files they need. */
+export const paste = defineEdit({
+  args: Type.Object(
+    {
+      doc: Id,
+      roots: Type.Array(Id, { minItems: 1, maxItems: 500 }),
+      nodes: Tree,
+      bring: Type.Array(Type.Union([ComponentDoc, StyleDoc, AssetDoc]), { maxItems: 500 }),
+    },
+    exact,
+  ),
+  run(documents, { doc, roots, nodes, bring }) {
+    const tree = treeDocOf(documents, doc);
+    if (!tree) return gone('The document', doc);
+    for (const root of roots) {
+      const parent = own(nodes, root)?.place.parent;
+      if (parent === undefined || parent === null)
+        return refuse('Nothing was given to paste.', doc);
+      if (!own(tree.nodes, parent)) return gone('The place where this should stand', doc);
+    }
+    for (const id in nodes)
+      if (own(tree.nodes, id))
+        return refuse('A node with this id is there already.', doc, `/nodes/${id}`);
+    for (const { id } of bring)
+      if (documents.get(id)) return refuse('A document with this id is there already.', id);
+    return [
+      ...bring.map((each) => change(each.id, '', undefined, each)),
+      ...Object.keys(nodes).flatMap((id) => changeTo(documents, doc, ['nodes', id], nodes[id])),
+    ];
+  },
+  says(documents, { doc, roots, nodes, bring }) {
+    const node = own(nodes, roots[0]!)!;
+    const brought = bring.find((each) => node.kind === 'instance' && each.id === node.component);
+    const first =
+      brought && !docOf(documents, 'component', brought.id)
+        ? brought.name.slice(brought.name.lastIndexOf('/') + 1)
+        : nodeName(documents, node);
+    const what = roots.length === 1 ? first : `${roots.length} things`;
+    return `pasted ${what} on ${documentName(treeDocOf(documents, doc))}`;
+  },
+});

@@ -1,0 +1,43 @@
+import {
+  childrenOf,
+  docOf,
+  type Documents,
+  inOrder,
+  isVoid,
+  type NodeId,
+  own,
+  type Place,
+  placeAt,
+  takesText,
+  type Tree,
+} from '../../model';
+
+/**
+ * The last place in a node, of an instance in its first slot; nothing where it holds nothing, or words alone. Whether
+ * something may stand there says the edit that puts it there.
+ */
+export function placeInto(documents: Documents, nodes: Tree, id: NodeId): Place | undefined {
+  const node = own(nodes, id);
+  switch (node?.kind) {
+    case 'element':
+      return isVoid(node.tag) || (takesText(node.tag) && holdsWords(nodes, id))
+        ? undefined
+        : placeAt(nodes, id, Infinity);
+    case 'slot':
+    case 'repeat':
+      return placeAt(nodes, id, Infinity);
+    case 'instance': {
+      const component = docOf(documents, 'component', node.component);
+      const slot = component && inOrder(component.slots)[0]?.[0];
+      return slot === undefined ? undefined : placeAt(nodes, id, Infinity, slot);
+    }
+    default:
+      return undefined;
+  }
+}
+
+function holdsWords(nodes: Tree, id: NodeId): boolean {
+  return childrenOf(nodes)
+    .of(id)
+    .some((child) => nodes[child]!.kind === 'text');
+}

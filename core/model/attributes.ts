@@ -1,0 +1,140 @@
+/**
+ * The attributes an element may have, with the type of value each takes and which literal texts they take: those that
+ * HTML (Living Standard) gives every element and each element of its own, `data-*`, and the states and properties of
+ * WAI-ARIA 1.2 (section 6.6). None of them can run anything: handlers of events are not among them.
+ */
+import { own } from './own';
+import { DATE, IMAGE, LINK, NUMBER, TEXT, type TypeSpec } from './types';
+
+/** Attributes that every element takes (HTML 3.2.6), as far as they make sense in a page that is written. */
+const GLOBAL: Readonly<Record<string, TypeSpec>> = {
+  id: TEXT,
+  lang: TEXT,
+  dir: TEXT,
+  title: TEXT,
+  role: TEXT,
+  tabindex: NUMBER,
+};
+
+/** Attributes by element. A picture also gets its size, a link its address, when they are written. */
+const OWN: Readonly<Record<string, Readonly<Record<string, TypeSpec>>>> = {
+  a: { href: LINK, target: TEXT, rel: TEXT, hreflang: TEXT, download: TEXT },
+  img: { src: IMAGE, alt: TEXT, loading: TEXT, decoding: TEXT },
+  time: { datetime: DATE },
+  ol: { start: NUMBER, type: TEXT },
+  li: { value: NUMBER },
+  blockquote: { cite: LINK },
+};
+
+/** Those of an element's own that people set all the time; the others are added by name. */
+const USUAL: Readonly<Record<string, readonly string[]>> = {
+  a: ['href'],
+  img: ['src', 'alt'],
+  time: ['datetime'],
+  ol: ['start'],
+};
+
+const YES_NO = ['true', 'false'];
+
+/** WAI-ARIA 1.2, 6.6: each with the words it takes; `null` for any text, for ids and for numbers. */
+const ARIA: Readonly<Record<string, readonly string[] | 'number' | null>> = {
+  'aria-activedescendant': null,
+  'aria-atomic': YES_NO,
+  'aria-autocomplete': ['inline', 'list', 'both', 'none'],
+  'aria-busy': YES_NO,
+  'aria-checked': ['true', 'false', 'mixed', 'undefined'],
+  'aria-colcount': 'number',
+  'aria-colindex': 'number',
+  'aria-colspan': 'number',
+  'aria-controls': null,
+  'aria-current': ['page', 'step', 'location', 'date', 'time', ...YES_NO],
+  'aria-describedby': null,
+  'aria-details': null,
+  'aria-disabled': YES_NO,
+  'aria-errormessage': null,
+  'aria-expanded': [...YES_NO, 'undefined'],
+  'aria-flowto': null,
+  'aria-haspopup': [...YES_NO, 'menu', 'listbox', 'tree', 'grid', 'dialog'],
+  'aria-hidden': [...YES_NO, 'undefined'],
+  'aria-invalid': ['grammar', 'spelling', ...YES_NO],
+  'aria-keyshortcuts': null,
+  'aria-label': null,
+  'aria-labelledby': null,
+  'aria-level': 'number',
+  'aria-live': ['assertive', 'off', 'polite'],
+  'aria-modal': YES_NO,
+  'aria-multiline': YES_NO,
+  'aria-multiselectable': YES_NO,
+  'aria-orientation': ['horizontal', 'vertical', 'undefined'],
+  'aria-owns': null,
+  'aria-placeholder': null,
+  'aria-posinset': 'number',
+  'aria-pressed': ['true', 'false', 'mixed', 'undefined'],
+  'aria-readonly': YES_NO,
+  'aria-required': YES_NO,
+  'aria-roledescription': null,
+  'aria-rowcount': 'number',
+  'aria-rowindex': 'number',
+  'aria-rowspan': 'number',
+  'aria-selected': [...YES_NO, 'undefined'],
+  'aria-setsize': 'number',
+  'aria-sort': ['ascending', 'descending', 'none', 'other'],
+  'aria-valuemax': 'number',
+  'aria-valuemin': 'number',
+  'aria-valuenow': 'number',
+  'aria-valuetext': null,
+};
+
+/** Words that other attributes take alone (HTML, at the attribute). */
+const WORDS: Readonly<Record<string, readonly string[]>> = {
+  dir: ['ltr', 'rtl', 'auto'],
+  target: ['_self', '_blank', '_parent', '_top'],
+  loading: ['lazy', 'eager'],
+  decoding: ['sync', 'async', 'auto'],
+  type: ['1', 'a', 'A', 'i', 'I'],
+};
+
+/** How a text that an attribute takes is made: BCP 47 for languages, HTML 3.2.6.1 for ids. */
+const PATTERNS: Readonly<Record<string, readonly [RegExp, string]>> = {
+  id: [/^\S+$/, 'holds no spaces'],
+  lang: [/^$|^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/i, 'is a language tag such as en or de-AT'],
+  hreflang: [/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/i, 'is a language tag such as en or de-AT'],
+  rel: [/^[a-z][a-z-]*( [a-z][a-z-]*)*$/, 'is words such as nofollow, with one space between'],
+  role: [/^[a-z]+( [a-z]+)*$/, 'is a role such as list or note'],
+};
+
+/** Names after `data-` that the canvas keeps for itself. */
+const OF_THE_CANVAS = /^data-sormet(-|$)/;
+
+/** The type of value an attribute of an element takes; nothing where the element takes none of this name. */
+export function attributeType(tag: string, name: string): TypeSpec | undefined {
+  const aria = own(ARIA, name);
+  if (aria !== undefined) return aria === 'number' ? NUMBER : TEXT;
+  if (/^data-[a-z][a-z-]*$/.test(name) && !OF_THE_CANVAS.test(name)) return TEXT;
+  return own(own(OWN, tag) ?? {}, name) ?? own(GLOBAL, name);
+}
+
+/** The attributes of an element that people set all the time, in the order in which they think of them. */
+export function usualAttributesOf(tag: string): readonly string[] {
+  return own(USUAL, tag) ?? [];
+}
+
+/** Every attribute of an element that has a name of its own: its own first, then those of every element. */
+export function attributesOf(tag: string): readonly string[] {
+  return [...Object.keys(own(OWN, tag) ?? {}), ...Object.keys(GLOBAL), ...Object.keys(ARIA)];
+}
+
+/** Why an attribute does not take a text; `null` when it does. */
+export function attributeFault(name: string, text: string): string | null {
+  const aria = own(ARIA, name);
+  const words = own(WORDS, name) ?? (aria === 'number' ? undefined : aria);
+  if (words && !words.includes(text)) return `${name} takes one of: ${words.join(', ')}`;
+  const pattern = own(PATTERNS, name);
+  return pattern && !pattern[0].test(text) ? `${name} ${pattern[1]}` : null;
+}
+
+/** The words an attribute takes alone, to choose from; nothing where it takes any. */
+export function attributeWords(name: string): readonly string[] | undefined {
+  const aria = own(ARIA, name);
+  return own(WORDS, name) ?? (aria === 'number' || aria === null ? undefined : aria);
+}

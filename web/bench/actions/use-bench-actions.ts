@@ -1,0 +1,133 @@
+import { controlsOf } from '@sormet/core/edit';
+import { widthsOf } from '@sormet/core/style';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { keyFor, type SingleKey } from '../../store/keymap';
+import { useApp, useAppDispatch } from '../../store/store';
+import { useClip } from '../clip/use-clip';
+import { exposureOf, useExposing } from '../ledger/exposing';
+import type { Selected } from '../use-selected';
+import type { BenchAction, Subject } from './bench-action';
+import { useMoving } from './use-moving';
+
+interface Handlers {
+  readonly onEntry: (step: number) => void;
+  readonly onPreview: () => void;
+  readonly onMakeComponent: () => void;
+  readonly onBeside: () => void;
+}
+
+/** Everything the bench does, for its keys, its menu and the go line. */
+export function useBenchActions(
+  doc: string,
+  selected: Selected | undefined,
+  handlers: Handlers,
+): readonly BenchAction[] {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const exposing = useExposing();
+  const moving = useMoving(selected);
+  const clip = useClip(doc, selected);
+  const { width, keymap, folded, tracing } = useApp((state) => state.bench);
+  const widths = widthsOf(documents.site);
+  const stepWidth = (by: number) => {
+    const next = widths[widths.findIndex(({ id }) => id === width) + by];
+    if (next) dispatch(benchActions.setWidth(next.id));
+  };
+  const exposeSelected = () => {
+    const component = selected?.doc.kind === 'component' ? selected.doc : undefined;
+    if (!component) {
+      dispatch(
+        benchActions.notice(
+          'Controls are exposed in a definition: open it with b and select something in it.',
+        ),
+      );
+      return;
+    }
+    const rows = controlsOf(documents, component, selected!.id).filter(
+      ({ source }) => source?.is !== 'property',
+    );
+    if (rows.length === 0) dispatch(benchActions.notice('Everything on this is exposed already.'));
+    else exposing.expose(component, rows.map(exposureOf));
+  };
+  const trace = () => {
+    if (folded.ledger) dispatch(benchActions.fold('ledger'));
+    dispatch(benchActions.showTrace(folded.ledger || !tracing));
+  };
+  const single = (
+    does: SingleKey,
+    about: Subject,
+    label: string,
+    run: () => void,
+    offered = false,
+  ): BenchAction => ({
+    label,
+    about,
+    does,
+    key: keymap.on ? keyFor(keymap, does) : '',
+    offered,
+    run,
+  });
+  const isElement = selected?.node.kind === 'element' || selected?.node.kind === 'instance';
+  return [
+    {
+      label: 'type into its text',
+      about: 'what is selected',
+      key: 'Enter',
+      keys: ['Enter'],
+      offered: isElement,
+      run: () => {
+        if (selected) dispatch(benchActions.typeInto({ doc: selected.doc.id, node: selected.id }));
+      },
+    },
+    ...clip,
+    ...moving,
+    single(
+      'make component',
+      'component',
+      'make component',
+      handlers.onMakeComponent,
+      isElement && !selected?.isRoot,
+    ),
+    single(
+      'beside',
+      'component',
+      'definition beside',
+      handlers.onBeside,
+      selected?.component !== undefined,
+    ),
+    single('expose', 'component', 'expose', exposeSelected, selected?.doc.kind === 'component'),
+    single('trace', 'what is selected', 'trace', trace, isElement),
+    single(
+      'zoom',
+      'what is selected',
+      'zoom to it, and back',
+      () => dispatch(benchActions.askZoom()),
+      isElement,
+    ),
+    { label: 'undo', about: 'the bench', key: 'Ctrl+Z', keys: ['mod+z'], run: () => sync.undo() },
+    {
+      label: 'redo',
+      about: 'the bench',
+      key: 'Ctrl+Shift+Z',
+      keys: ['mod+shift+z'],
+      run: () => sync.redo(),
+    },
+    single('preview', 'the bench', 'preview', handlers.onPreview),
+    single('narrower', 'the bench', 'narrower', () => stepWidth(1)),
+    single('wider', 'the bench', 'wider', () => stepWidth(-1)),
+    single('entry before', 'the bench', 'entry before', () => handlers.onEntry(-1)),
+    single('entry after', 'the bench', 'entry after', () => handlers.onEntry(1)),
+    single('fold left', 'the bench', 'fold outline and shelf', () =>
+      dispatch(benchActions.fold('left')),
+    ),
+    single('fold ledger', 'the bench', 'fold ledger', () => dispatch(benchActions.fold('ledger'))),
+    single('values', 'the bench', 'ledger of values', () =>
+      dispatch(benchActions.setTab('values')),
+    ),
+    single('style', 'the bench', 'ledger of styles', () => dispatch(benchActions.setTab('style'))),
+    single('history', 'the bench', 'history', () => dispatch(benchActions.setTab('history'))),
+    single('keys', 'the bench', 'list the keys', () => dispatch(benchActions.showKeys(true))),
+  ];
+}

@@ -1,0 +1,99 @@
+import { useHotkeys } from 'react-hotkeys-hook';
+import { childrenOf, rootOf, type TreeDoc } from '@sormet/core/model';
+import { useDerived } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { doneBy } from '../../store/keymap';
+import { useApp, useAppDispatch } from '../../store/store';
+import type { Selected } from '../use-selected';
+import type { BenchAction } from './bench-action';
+
+/** Binds the keys: single keys when no field has the focus and nothing lies over the bench. */
+export function useBenchKeys(
+  selected: Selected | undefined,
+  actions: readonly BenchAction[],
+): void {
+  const { documents } = useDerived();
+  const dispatch = useAppDispatch();
+  const { goLine, keys, keymap } = useApp((state) => state.bench);
+  const enabled = !goLine && !keys;
+
+  // Every key is heard here, and the keymap says which does what: the package splits lists of keys at commas.
+  useHotkeys(
+    '*',
+    (event) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || isUnderDialog()) return;
+      const does = doneBy(keymap, event.key);
+      const run =
+        does === 'go'
+          ? () => dispatch(benchActions.showGoLine(true))
+          : actions.find((action) => action.does !== undefined && action.does === does)?.run;
+      if (!run) return;
+      event.preventDefault();
+      run();
+    },
+    // A radio of the interface takes no letters: after a click on a width the keys go on working.
+    { enabled, enableOnFormTags: ['radio'] },
+    [keymap, actions],
+  );
+  // The other keys, by the actions that name them.
+  const listed = actions.flatMap(({ keys, run }) => (keys ?? []).map((key) => ({ key, run })));
+  useHotkeys(
+    listed.map(({ key }) => key),
+    (event, { hotkey }) => {
+      if (isUnderDialog()) return;
+      const alone = !event.ctrlKey && !event.metaKey && !event.altKey;
+      if (alone && (!selected || isWidget(event.target))) return;
+      event.preventDefault();
+      listed.find(({ key }) => key.toLowerCase() === hotkey.toLowerCase())?.run();
+    },
+    { enabled },
+    [actions, selected],
+  );
+
+  const select = (node: string | undefined) => {
+    if (selected && node !== undefined)
+      dispatch(benchActions.select({ doc: selected.doc.id, nodes: [node] }));
+  };
+  useHotkeys(
+    ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'Escape'],
+    (event) => {
+      if (!selected || event.altKey || isWidget(event.target)) return;
+      // In the outline arrows go from row to row, and the selection with them.
+      if (event.key !== 'Escape' && isIn(event.target, '[role="tree"]')) return;
+      event.preventDefault();
+      select(neighbour(selected.doc, selected.id, event.key));
+    },
+    { enabled },
+    [selected, documents],
+  );
+}
+
+/** Whether a key belongs to a control of the interface rather than to what is selected. */
+function isWidget(target: EventTarget | null): boolean {
+  return isIn(target, 'button, a, [role="dialog"], .shelf-item, .ant-select, table');
+}
+
+function isIn(target: EventTarget | null, selector: string): boolean {
+  return target instanceof Element && target.closest(selector) !== null;
+}
+
+/** Whether a dialog lies over the bench; one that is on its way out does not. */
+function isUnderDialog(): boolean {
+  return [...document.querySelectorAll<HTMLElement>('.ant-modal-wrap')].some(
+    (wrap) => wrap.style.display !== 'none' && !wrap.querySelector('[class*="-leave"]'),
+  );
+}
+
+/** The node that an arrow key leads to. */
+function neighbour(doc: TreeDoc, id: string, key: string): string | undefined {
+  const { nodes } = doc;
+  const { parent, slot } = nodes[id]!.place;
+  if (key === 'ArrowLeft' || key === 'Escape') return parent ?? undefined;
+  if (key === 'ArrowRight')
+    return childrenOf(nodes)
+      .all(id)
+      .find((child) => nodes[child]!.kind !== 'text');
+  if (parent === null) return rootOf(nodes);
+  const siblings = childrenOf(nodes).of(parent, slot);
+  return siblings[siblings.indexOf(id) + (key === 'ArrowUp' ? -1 : 1)];
+}

@@ -1,0 +1,253 @@
+import { useEffect, useRef } from 'react';
+import {
+  clipOf,
+  fitClip,
+  nodeName,
+  plant,
+  wordsOf,
+  topmost,
+  type Branch,
+  type Clip,
+} from '@sormet/core/edit';
+import {
+  childrenOf,
+  literal,
+  newId,
+  own,
+  placeAt,
+  placesFrom,
+  rootOf,
+  text,
+  treeDocOf,
+  type Place,
+} from '@sormet/core/model';
+import { usePictures } from '../../values/use-pictures';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { useApp, useAppDispatch } from '../../store/store';
+import type { BenchAction } from '../actions/bench-action';
+import { placesFor, type Where } from '../go-line/places';
+import type { Selected } from '../use-selected';
+import { count } from '../words';
+import { clipIn, CLIP_TYPE, keepClip, keptClip } from './kept-clip';
+
+/** Copying, cutting, pasting and duplicating what is selected, in a document, across documents and across sites. */
+export function useClip(doc: string, selected: Selected | undefined): readonly BenchAction[] {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const pictures = usePictures();
+  const { selection } = useApp((state) => state.bench);
+  const say = (words: string) => dispatch(benchActions.notice(words));
+
+  const copy = (data?: DataTransfer): Clip | undefined => {
+    const clip =
+      selected && clipOf(documents, sync.site, selected.doc.id, selected.all, selected.entry);
+    if (!clip) {
+      say('Select something first; then it can be copied.');
+      return undefined;
+    }
+    const written = keepClip(clip);
+    data?.setData(CLIP_TYPE, written);
+    data?.setData('text/plain', wordsOf(clip));
+    return clip;
+  };
+  const cut = (data?: DataTransfer) => {
+    if (selected?.isRoot) {
+      say('The root of a document stays where it is.');
+      return;
+    }
+    const clip = copy(data);
+    if (!clip || !selected) return;
+    const { id, nodes } = selected.doc;
+    if (sync.edit({ name: 'remove', args: { doc: id, nodes: topmost(nodes, selected.all) } }))
+      dispatch(benchActions.select(null));
+  };
+  /** Where something goes now: as the go line has it, or exactly there. */
+  const placeFor = (where?: Where): Place | undefined => {
+    const places = placesFor(documents, doc, selection);
+    return (where ? places.find((each) => each.where === where) : places[0])?.place;
+  };
+  const pasteClip = (clip: Clip, place: Place | undefined) => {
+    const fitted = place && fitClip(documents, clip, doc, place, newId);
+    if (!fitted) {
+      say('There is no place for that here.');
+      return;
+    }
+    const { roots, nodes, bring, left } = fitted;
+    if (roots.length === 0) {
+      say(`Nothing of it can stand here: ${left.join('; ')}.`);
+      return;
+    }
+    const args = { doc, roots: [...roots], nodes, bring: [...bring] };
+    if (!sync.edit({ name: 'paste', args })) return;
+    dispatch(benchActions.select({ doc, nodes: roots }));
+    const brought = bring.filter(({ kind }) => kind === 'component').length;
+    const words = [
+      ...(brought > 0 ? [`brought along ${count(brought, 'component')}`] : []),
+      ...(left.length > 0 ? [`left out ${left.join('; ')}`] : []),
+    ];
+    if (words.length > 0) say(`Pasted; ${words.join('; ')}.`);
+  };
+  const pasteBranches = (branches: readonly Branch[]) => {
+    const place = placeFor();
+    const tree = treeDocOf(documents, doc)?.nodes;
+    if (!place || !tree) {
+      say('There is no place for that here.');
+      return;
+    }
+    const places = placesFrom(tree, place, branches.length);
+    const planted = branches.map((branch, i) => plant(branch, places[i]!, newId));
+    const roots = planted.map(({ root }) => root);
+    const nodes = Object.assign(
+      {},
+      ...planted.map((each) => each.nodes),
+    ) as (typeof planted)[0]['nodes'];
+    if (sync.edit({ name: 'paste', args: { doc, roots, nodes, bring: [] } }))
+      dispatch(benchActions.select({ doc, nodes: roots }));
+  };
+  const pasteWords = (words: string) => {
+    const place = placeFor();
+    const around = place && own(treeDocOf(documents, doc)?.nodes ?? {}, place.parent!);
+    const isList = around?.kind === 'element' && /^[uo]l$/.test(around.tag);
+    const lines = words
+      .replace(/\r\n?/g, '\n')
+      .split(isList ? /\n+/ : /\n\s*\n/)
+      .map((line) => line.replace(/\s+/g, ' ').trim())
+      .filter((line) => line !== '')
+      .slice(0, 200);
+    if (lines.length > 0)
+      pasteBranches(lines.map((line) => ({ tag: isList ? 'li' : 'p', text: line })));
+  };
+  const pastePictures = async (files: readonly File[]) => {
+    const brought = await pictures.bringIn(files);
+    if (brought.length > 0)
+      pasteBranches(
+        brought.map((asset) => ({
+          tag: 'img',
+          attributes: {
+            src: literal({ type: 'image', value: { asset } }),
+            alt: text(''),
+          },
+        })),
+      );
+  };
+  const pasteKept = (where?: Where) => {
+    const clip = keptClip();
+    if (clip) pasteClip(clip, placeFor(where));
+    else say('Nothing has been copied in this browser yet; text and pictures come with Ctrl+V.');
+  };
+  const duplicate = () => {
+    const clip = selected && clipOf(documents, sync.site, doc, selected.all, selected.entry);
+    if (!clip || !selected || selected.doc.id !== doc || selected.isRoot) {
+      say(
+        selected?.isRoot
+          ? 'A document has one root; the page or component as a whole is duplicated in its list.'
+          : 'Select something first; then it can be duplicated.',
+      );
+      return;
+    }
+    const { nodes } = selected.doc;
+    const last = clip.roots.at(-1)!;
+    const { parent, slot } = nodes[last]!.place;
+    const index = childrenOf(nodes).of(parent!, slot).indexOf(last);
+    pasteClip(clip, placeAt(nodes, parent!, index + 1, slot));
+  };
+  const selectAll = () => {
+    const tree = treeDocOf(documents, doc)?.nodes;
+    if (!tree) return;
+    const root = rootOf(tree);
+    const at = selected && selected.doc.id === doc && !selected.isRoot ? selected.id : undefined;
+    const { parent, slot } = at === undefined ? { parent: root, slot: undefined } : tree[at]!.place;
+    const children = childrenOf(tree);
+    const nodes = at === undefined ? children.all(root) : children.of(parent!, slot);
+    if (nodes.length > 0) dispatch(benchActions.select({ doc, nodes }));
+  };
+
+  // What is on the clipboard is only told to whoever hears the event, never asked for.
+  const latest = useRef({ copy, cut, pasteClip, pasteWords, pastePictures, placeFor });
+  latest.current = { copy, cut, pasteClip, pasteWords, pastePictures, placeFor };
+  useEffect(() => {
+    const mine = (event: ClipboardEvent) =>
+      event.clipboardData !== null &&
+      !isTyping(event.target) &&
+      !document.querySelector('.ant-modal-wrap:not([style*="none"])');
+    const onCopy = (event: ClipboardEvent) => {
+      if (!mine(event) || hasWordsSelected()) return;
+      event.preventDefault();
+      if (event.type === 'cut') latest.current.cut(event.clipboardData!);
+      else latest.current.copy(event.clipboardData!);
+    };
+    const onPaste = (event: ClipboardEvent) => {
+      if (!mine(event)) return;
+      event.preventDefault();
+      const data = event.clipboardData!;
+      const clip = clipIn(data);
+      const files = [...data.files].filter(({ type }) => type.startsWith('image/'));
+      if (clip) latest.current.pasteClip(clip, latest.current.placeFor());
+      else if (files.length > 0) void latest.current.pastePictures(files);
+      else latest.current.pasteWords(data.getData('text/plain'));
+    };
+    document.addEventListener('copy', onCopy);
+    document.addEventListener('cut', onCopy);
+    document.addEventListener('paste', onPaste);
+    return () => {
+      document.removeEventListener('copy', onCopy);
+      document.removeEventListener('cut', onCopy);
+      document.removeEventListener('paste', onPaste);
+    };
+  }, []);
+
+  const offered = selected !== undefined;
+  const may = offered && !selected.isRoot;
+  const intoName = selected ? nodeName(documents, selected.node, selected.doc) : '';
+  return [
+    { label: 'copy', about: 'copying', key: 'Ctrl+C', offered, run: () => copy() },
+    { label: 'cut', about: 'copying', key: 'Ctrl+X', offered: may, run: () => cut() },
+    { label: 'paste', about: 'copying', key: 'Ctrl+V', offered, run: () => pasteKept() },
+    {
+      label: `paste into ${intoName}`,
+      about: 'copying',
+      key: '',
+      offered:
+        offered && placesFor(documents, doc, selection).some(({ where }) => where === 'into'),
+      run: () => pasteKept('into'),
+    },
+    {
+      label: 'paste before',
+      about: 'copying',
+      key: '',
+      offered: may,
+      run: () => pasteKept('before'),
+    },
+    {
+      label: 'duplicate',
+      about: 'copying',
+      key: 'Ctrl+D',
+      keys: ['mod+d'],
+      offered: may,
+      run: duplicate,
+    },
+    {
+      label: 'select all beside it',
+      about: 'what is selected',
+      key: 'Ctrl+A',
+      keys: ['mod+a'],
+      offered,
+      run: selectAll,
+    },
+  ];
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    target.closest('input, textarea, select, [contenteditable="true"]') !== null
+  );
+}
+
+/** Whether words of the interface are selected: those are copied as anywhere. */
+function hasWordsSelected(): boolean {
+  const words = window.getSelection();
+  return words !== null && !words.isCollapsed && words.toString().trim() !== '';
+}
