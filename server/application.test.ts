@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { brackenfold } from '@sormet/demo';
 import { text } from '@sormet/core/model';
 import { FileEntity, SiteEntity, DocumentEntity } from './database/entities';
-import { loadSite } from './load-site';
+import { loadDemo, storeSite } from './load-site';
 import { listeningWarning, settingsFrom } from './settings';
 import { startTestServer, type TestServer } from './test/test-server';
 
@@ -193,17 +193,15 @@ describe('loading the demo', () => {
         ),
       );
     const before = await count();
-    expect(await loadSite(server.database, brackenfold())).toBe(false);
+    await loadDemo(server.database, brackenfold());
     expect(await count()).toEqual(before);
   });
 
   test('with a document that is not sound stores nothing and says which', async () => {
-    const demo = brackenfold();
-    const broken = {
-      ...demo,
-      documents: demo.documents.with({ ...demo.documents.site, slug: 'Not A Slug' }),
-    };
-    await expect(loadSite(server.database, broken)).rejects.toThrow('site/slug');
+    const { documents } = brackenfold();
+    const broken = documents.with({ ...documents.site, slug: 'Not A Slug' });
+    const storing = server.database.transaction((manager) => storeSite(manager, 'broken', broken));
+    await expect(storing).rejects.toThrow('site/slug');
   });
 });
 

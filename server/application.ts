@@ -2,10 +2,12 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { Router, type Express, type Request } from 'express';
 import multer from 'multer';
+import { IsNull } from 'typeorm';
 import { addressesOf, ID_PATTERN, isWellFormed } from '@sormet/core/model';
 import { acceptEdit } from './edits/accept';
 import {
   FileEntity,
+  HistoryEntity,
   ReleaseEntity,
   SiteEntity,
   type ReleaseRow,
@@ -22,6 +24,7 @@ import * as shapes from '@sormet/core/api';
 import { historyAfter, historyLines } from './edits/history';
 import type { LiveChanges } from './live/live-changes';
 import type { Publisher } from './publish/publisher';
+import { bringBack, makeSite, removedSites, removeSite } from './sites/making-sites';
 
 /** What the application is made of. */
 export interface Parts {
@@ -111,8 +114,29 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
   });
 
   router.get('/sites', async (_, response) => {
-    const sites = await database.getRepository(SiteEntity).find({ order: { name: 'ASC' } });
-    answer(response, shapes.SiteList, { sites: await Promise.all(sites.map(summaryOf)) });
+    const sites = await database
+      .getRepository(SiteEntity)
+      .find({ where: { removed: IsNull() }, order: { name: 'ASC' } });
+    answer(response, shapes.SiteList, {
+      sites: await Promise.all(sites.map(summaryOf)),
+      removed: await removedSites(store),
+    });
+  });
+
+  router.post('/sites', async (request, response) => {
+    const id = await makeSite(store, read(shapes.SiteRequest, request.body));
+    answer(response, shapes.SiteSummary, await summaryOf((await store.site(id))!), 201);
+  });
+
+  router.delete('/sites/:site', async (request, response) => {
+    const { name } = read(shapes.RemovalRequest, request.body);
+    await removeSite(store, await siteIn(request), name);
+    response.status(204).end();
+  });
+
+  router.post('/sites/:site/back', async (request, response) => {
+    await bringBack(store, idIn(request, 'site'));
+    response.status(204).end();
   });
 
   router.get('/sites/:site', async (request, response) => {
@@ -251,10 +275,14 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
 
   async function summaryOf(site: SiteRow): Promise<shapes.SiteSummary> {
     const release = site.liveRelease
-      ? await database
-          .getRepository(ReleaseEntity)
-          .findOne({ where: { id: site.liveRelease }, select: { id: true, number: true } })
+      ? await database.getRepository(ReleaseEntity).findOne({
+          where: { id: site.liveRelease },
+          select: { id: true, number: true, revision: true },
+        })
       : null;
+    const last = await database
+      .getRepository(HistoryEntity)
+      .findOne({ where: { site: site.id, revision: site.revision }, select: { at: true } });
     const { documents } = await store.state(site);
     return {
       id: site.id,
@@ -265,6 +293,8 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
       preview: `http://${site.slug}.preview.localhost:${sitesPort}/`,
       live: release?.number ?? null,
       pages: addressesOf(documents).length,
+      changed: last?.at.toISOString() ?? null,
+      unpublished: release?.revision !== site.revision,
     };
   }
 }

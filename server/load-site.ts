@@ -1,47 +1,47 @@
-import type { DataSource } from 'typeorm';
+import type { DataSource, EntityManager } from 'typeorm';
 import { type Documents } from '@sormet/core/model';
 import { findingsOf } from '@sormet/core/edit';
 import type { DemoSite } from '@sormet/demo';
 import { DocumentEntity, FileEntity, SiteEntity } from './database/entities';
 import { storeUses } from './edits/accept';
 
-/**
- * Stores a site with its files, when no site with its slug is there. Every document passes its schema
- * and the invariants first. @returns whether it was stored
- */
-export async function loadSite(
-  database: DataSource,
-  { documents, files }: DemoSite,
-): Promise<boolean> {
-  const { slug, name } = documents.site;
-  check(documents);
-  return database.transaction(async (manager) => {
-    const inserted = await manager
-      .createQueryBuilder()
-      .insert()
-      .into(SiteEntity)
-      .values({
-        id: slug,
-        slug,
-        name,
-        revision: 1,
-        liveRelease: null,
-        documents: documents.size,
-      })
-      .orIgnore()
-      .returning('id')
-      .execute();
-    if ((inserted.raw as unknown[]).length === 0) return false;
+/** Stores the demo in a database that holds no site yet. */
+export async function loadDemo(database: DataSource, demo: DemoSite): Promise<void> {
+  if ((await database.getRepository(SiteEntity).count()) > 0) return;
+  const { files } = demo;
+  await database.transaction(async (manager) => {
     for (const [sha256, { bytes, mediaType }] of files)
       await manager.getRepository(FileEntity).upsert({ sha256, mediaType, bytes }, ['sha256']);
-    for (const doc of documents) {
-      await manager
-        .getRepository(DocumentEntity)
-        .insert({ site: slug, id: doc.id, kind: doc.kind, version: 1, body: doc as never });
-      await storeUses(manager, slug, undefined, doc);
-    }
-    return true;
+    await storeSite(manager, demo.documents.site.slug, demo.documents);
   });
+}
+
+/**
+ * Stores a site under an id. Every document passes its schema and the invariants first.
+ * @throws when one does not, or when its id or address is taken
+ */
+export async function storeSite(
+  manager: EntityManager,
+  id: string,
+  documents: Documents,
+): Promise<void> {
+  const { slug, name } = documents.site;
+  check(documents);
+  await manager.getRepository(SiteEntity).insert({
+    id,
+    slug,
+    name,
+    revision: 1,
+    liveRelease: null,
+    documents: documents.size,
+    removed: null,
+  });
+  for (const doc of documents) {
+    await manager
+      .getRepository(DocumentEntity)
+      .insert({ site: id, id: doc.id, kind: doc.kind, version: 1, body: doc as never });
+    await storeUses(manager, id, undefined, doc);
+  }
 }
 
 /** @throws naming the first document that is not sound. */

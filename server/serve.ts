@@ -6,7 +6,7 @@ import { application } from './application';
 import { connect } from './database/connect';
 import { keepKeyframes } from './database/keyframes';
 import { SiteStore } from './database/site-store';
-import { loadSite } from './load-site';
+import { loadDemo } from './load-site';
 import { LiveChanges } from './live/live-changes';
 import { Publisher } from './publish/publisher';
 import type { Settings } from './settings';
@@ -42,7 +42,7 @@ export async function serve(settings: Settings): Promise<Running> {
     await database.destroy();
   };
   try {
-    await loadSite(database, brackenfold());
+    await loadDemo(database, brackenfold());
     await upgradeSites(store);
     await tidySites(store);
     await database.transaction(keepKeyframes);

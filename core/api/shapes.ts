@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { Change, EDIT_ID_PATTERN } from '../edit';
-import { LARGEST_EDIT } from '../model';
+import { ID_PATTERN, LARGEST_EDIT, SiteDoc } from '../model';
 
 const exact = { additionalProperties: false };
 
@@ -22,12 +22,46 @@ export const SiteSummary = Type.Object(
     preview: Type.String(),
     live: Type.Union([Type.Integer(), Type.Null()]),
     pages: Type.Integer(),
+    /** When it was changed last; nothing when nobody has changed it yet. */
+    changed: Type.Union([Type.String(), Type.Null()]),
+    /** Whether something has changed since what is live was made. */
+    unpublished: Type.Boolean(),
   },
   exact,
 );
 export type SiteSummary = Static<typeof SiteSummary>;
 
-export const SiteList = Type.Object({ sites: Type.Array(SiteSummary) }, exact);
+/** A site that was removed, and until when it can be brought back. */
+export const RemovedSite = Type.Object(
+  { id: Type.String(), name: Type.String(), removed: Type.String(), until: Type.String() },
+  exact,
+);
+export type RemovedSite = Static<typeof RemovedSite>;
+
+export const SiteList = Type.Object(
+  { sites: Type.Array(SiteSummary), removed: Type.Array(RemovedSite) },
+  exact,
+);
+
+/** A site that should be made: with what it begins, and what is said of it. */
+export const SiteRequest = Type.Object(
+  {
+    begins: Type.Union([
+      Type.Literal('empty'),
+      Type.Literal('start'),
+      Type.Object({ copy: Type.String({ pattern: ID_PATTERN }) }, exact),
+    ]),
+    name: SiteDoc.properties.name,
+    slug: SiteDoc.properties.slug,
+    language: SiteDoc.properties.language,
+    width: Type.Integer({ minimum: 200, maximum: 4000 }),
+  },
+  exact,
+);
+export type SiteRequest = Static<typeof SiteRequest>;
+
+/** That a site should be removed: its name, typed by whoever means it. */
+export const RemovalRequest = Type.Object({ name: Type.String({ maxLength: 200 }) }, exact);
 
 export const SiteAnswer = Type.Object(
   {

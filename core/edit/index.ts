@@ -14,3 +14,11 @@ export { placeInto } from './tree/places';
 export { tagsFor } from './tree/tags';
 export { whatFits, fitsOfType, type Fit } from './repeats/what-fits';
 export { pagesBelow } from './pages/pages';
+export {
+  beginSite,
+  copySite,
+  emptyComponent,
+  emptyPage,
+  type Beginning,
+  type NewSite,
+} from './site/beginnings';

@@ -10,6 +10,7 @@ import {
 import { Consistency1764100000000 } from './consistency';
 import { FirstTables1764000000000 } from './first-tables';
 import { Keyframes1764200000000 } from './keyframes-table';
+import { RemovedSites1764300000000 } from './removed-sites';
 
 /**
  * Nothing waits for ever: not for a connection, a lock, a statement or somebody who holds a transaction open. What
@@ -29,7 +30,12 @@ export async function connect(url: string): Promise<DataSource> {
     type: 'postgres',
     url,
     entities: [SiteEntity, DocumentEntity, UseEntity, HistoryEntity, ReleaseEntity, FileEntity],
-    migrations: [FirstTables1764000000000, Consistency1764100000000, Keyframes1764200000000],
+    migrations: [
+      FirstTables1764000000000,
+      Consistency1764100000000,
+      Keyframes1764200000000,
+      RemovedSites1764300000000,
+    ],
     migrationsTransactionMode: 'each',
     synchronize: false,
     extra: POOL,

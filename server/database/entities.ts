@@ -11,6 +11,8 @@ export interface SiteRow {
   liveRelease: string | null;
   /** How many documents it holds at that revision. */
   documents: number;
+  /** When it was removed; it is kept for some time. */
+  removed: Date | null;
 }
 
 export const SiteEntity = new EntitySchema<SiteRow>({
@@ -23,6 +25,7 @@ export const SiteEntity = new EntitySchema<SiteRow>({
     revision: { type: 'int' },
     liveRelease: { type: 'text', nullable: true, name: 'live_release' },
     documents: { type: 'int' },
+    removed: { type: 'timestamptz', nullable: true },
   },
 });
 

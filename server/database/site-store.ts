@@ -1,4 +1,4 @@
-import { In, type DataSource, type EntityManager } from 'typeorm';
+import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { Documents, FORMAT, sameJson, upgraded } from '@sormet/core/model';
 import { applyChanges, inverse, touched, type Change, type Past } from '@sormet/core/edit';
 import { Linker } from '@sormet/core/resolve';
@@ -35,9 +35,9 @@ export class SiteStore {
     return { linker, data };
   }
 
-  /** The site of this id, or `null`. */
+  /** The site of this id, or `null`: one that was removed is none. */
   site(id: string): Promise<SiteRow | null> {
-    return this.database.getRepository(SiteEntity).findOneBy({ id });
+    return this.database.getRepository(SiteEntity).findOneBy({ id, removed: IsNull() });
   }
 
   /** The state of a site at the revision that its row was read with. */

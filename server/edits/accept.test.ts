@@ -153,7 +153,9 @@ describe('two windows', () => {
   test('that remove and change the same thing: the second is told', async () => {
     const seen = await server.documents();
     const node = joinBand(seen);
-    await server.send({ name: 'remove', args: { doc: 'page-home', nodes: [node] } }, seen).expect(200);
+    await server
+      .send({ name: 'remove', args: { doc: 'page-home', nodes: [node] } }, seen)
+      .expect(200);
     await server
       .send(
         {

@@ -20,6 +20,7 @@ import type { SiteStore } from '../database/site-store';
 import { read } from '../http/check';
 import { Problem } from '../http/problem';
 import type { EditRequest } from '@sormet/core/api';
+import { freeAddress } from '../sites/free-address';
 import { CHANNEL } from '../live/channel';
 
 /**
@@ -78,10 +79,10 @@ export async function acceptEdit(
       stretch: request.stretch ?? null,
     });
     if (revision % KEYFRAME_EVERY === 0) await keepKeyframe(manager, siteId, revision);
-    const { name } = done.documents.site;
-    await manager
-      .getRepository(SiteEntity)
-      .update({ id: siteId }, { revision, documents: count, name });
+    const { name, slug } = done.documents.site;
+    const sites = manager.getRepository(SiteEntity);
+    if (slug !== site.slug) await freeAddress(sites, slug, siteId);
+    await sites.update({ id: siteId }, { revision, documents: count, name, slug });
     // Sent when the transaction is committed, and not at all when it is not.
     await manager.query('SELECT pg_notify($1, $2)', [
       CHANNEL,

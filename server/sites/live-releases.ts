@@ -1,3 +1,4 @@
+import { IsNull } from 'typeorm';
 import type { Manifest } from '@sormet/core/compile';
 import { isAway } from '../database/away';
 import { FileEntity, ReleaseEntity, SiteEntity, type SiteRow } from '../database/entities';
@@ -37,7 +38,7 @@ export class LiveReleases {
       const before = this.sites;
       this.sites = await this.store.database
         .getRepository(SiteEntity)
-        .find({ order: { slug: 'ASC' } });
+        .find({ where: { removed: IsNull() }, order: { slug: 'ASC' } });
       for (const site of this.sites)
         if (before.find(({ id }) => id === site.id)?.liveRelease !== site.liveRelease)
           this.keepSoon(site);

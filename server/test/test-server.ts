@@ -12,7 +12,7 @@ import { connect } from '../database/connect';
 import { keepKeyframes } from '../database/keyframes';
 import { SiteStore } from '../database/site-store';
 import { LiveChanges } from '../live/live-changes';
-import { loadSite } from '../load-site';
+import { loadDemo } from '../load-site';
 import { tidySites } from '../tidy-sites';
 import { upgradeSites } from '../upgrade-sites';
 import { Publisher } from '../publish/publisher';
@@ -51,7 +51,7 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
   const url = base.replace(/\/[^/]*$/, '/' + name);
   if (stored !== undefined) await inDatabase(url, stored);
   const database = await connect(url);
-  await loadSite(database, brackenfold());
+  await loadDemo(database, brackenfold());
   const store = new SiteStore(database);
   await upgradeSites(store);
   await tidySites(store);

@@ -27,6 +27,7 @@ export function SiteFrame(): ReactNode {
           <NavLink to={`${base}/library`}>Library</NavLink>
           <NavLink to={`${base}/content`}>Content</NavLink>
           <NavLink to={`${base}/releases`}>Releases</NavLink>
+          <NavLink to={`${base}/settings`}>Settings</NavLink>
         </nav>
         <span className="bar-space" />
         <Connection />

@@ -5,6 +5,7 @@ import { PagesScreen } from '../screens/pages/PagesScreen';
 import { LibraryScreen } from '../screens/library/LibraryScreen';
 import { PreviewScreen } from '../screens/preview/PreviewScreen';
 import { ReleasesScreen } from '../screens/releases/ReleasesScreen';
+import { SettingsScreen } from '../screens/settings/SettingsScreen';
 import { SiteProvider } from '../site/SiteProvider';
 import { SitesScreen } from '../screens/sites/SitesScreen';
 import { NotFound } from './NotFound';
@@ -26,6 +27,7 @@ export const routes = createBrowserRouter([
           { path: 'content/:type', element: <ContentScreen /> },
           { path: 'content/:type/:entry', element: <ContentScreen /> },
           { path: 'releases', element: <ReleasesScreen /> },
+          { path: 'settings', element: <SettingsScreen /> },
         ],
       },
       { path: 'bench/:doc', element: <Bench /> },

@@ -41,6 +41,7 @@ export function Dragging({ children }: { children: ReactNode }): ReactNode {
 }
 
 function placeableName(documents: Documents, placeable: Placeable): string {
+  if (placeable.is === 'slot') return 'Slot';
   if (placeable.is === 'starter')
     return STARTERS.find(({ key }) => key === placeable.key)?.label ?? '';
   const component = docOf(documents, 'component', placeable.id);

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Button } from 'antd';
-import { docOf, isPerEntry, type TreeDoc } from '@sormet/core/model';
+import { docOf, isPerEntry, own, type TreeDoc } from '@sormet/core/model';
 import { describe } from '../canvas/address';
 import { useApp, useAppDispatch } from '../store/store';
 import { siteActions } from '../store/site-slice';
@@ -56,7 +56,17 @@ export function Sentence({
         </span>
       </div>
     );
-  const { doc, id, node, component } = selected;
+  const { doc, id, node, component, slot } = selected;
+  const slotMade = slot === undefined ? undefined : component && own(component.slots, slot);
+  if (slotMade && tab === 'values')
+    return (
+      <div className="sentence edge-instance" data-edge="instance">
+        <span className="sentence-words">
+          You are filling the slot <b>{slotMade.label}</b> of {describe(documents, doc.id, id)} on{' '}
+          {documentWords(documents, doc.id)}.
+        </span>
+      </div>
+    );
   const rule = tab === 'style' ? litRule(selected, lit) : undefined;
   const ruleDoc = rule?.origin.is === 'node' ? rule.origin.doc : undefined;
   const definition = docOf(documents, 'component', ruleDoc ?? doc.id);

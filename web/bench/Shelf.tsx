@@ -1,93 +1,221 @@
-import { memo, useDeferredValue, useMemo, type ReactNode } from 'react';
+import {
+  memo,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { useDraggable } from '@dnd-kit/core';
-import { allOf } from '@sormet/core/model';
+import { allOf, docOf, type ComponentDoc, type Documents } from '@sormet/core/model';
 import { folderOf, shortName, STARTERS } from '@sormet/core/edit';
 import { useApp, useAppDispatch } from '../store/store';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { nextPlace } from './go-line/places';
+import { recentChoices } from '../store/recent';
 import { usePlacing, type Placeable } from '../canvas/placing';
+import { ShelfPicture } from './ShelfPicture';
 import './Shelf.css';
 
-/** What can be placed: components by folder with their reach, ready sections, elements. */
+/** Something of the shelf, with everything it can be found by. */
+interface Item {
+  readonly id: string;
+  readonly label: string;
+  readonly note: string;
+  readonly folder: string;
+  readonly placeable: Placeable;
+  readonly words: string;
+}
+
+/** How many of those that were used last stand first. */
+const LAST_USED = 3;
+/** How long somebody points before a picture is drawn, in ms: passing over is not pointing. */
+const POINTS = 180;
+/** How long a picture stays when somebody leaves, in ms: on the way to the picture itself. */
+const LEAVES = 250;
+
+/** What can be placed: the last used, ready sections, components by folder with their reach, elements; found by typing. */
 export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
   const { reach, ...derived } = useDerived();
   // What is typed does not wait for the counts to follow.
   const documents = useDeferredValue(derived.documents);
   const dispatch = useAppDispatch();
-  const groups = useMemo(() => {
-    const folders = new Map<string, ReactNode[]>();
-    const components = allOf(documents, 'component').toSorted((a, b) => (a.name < b.name ? -1 : 1));
-    for (const { id, name } of components) {
-      const folder = folderOf(name) || 'Surrounds';
-      const uses = reach.answer(id).instances.filter(({ kind }) => kind === 'places').length;
-      const item = (
-        <ShelfItem
-          key={id}
-          doc={doc}
-          label={shortName(name)}
-          note={String(uses)}
-          placeable={{ is: 'component', id }}
-        />
-      );
-      folders.set(folder, [...(folders.get(folder) ?? []), item]);
-    }
-    const named = [...folders].sort(([a], [b]) => rank(a) - rank(b) || (a < b ? -1 : 1));
-    for (const folder of ['Ready sections', 'Elements'] as const)
-      named.push([
-        folder,
-        STARTERS.filter((starter) => starter.folder === folder).map(({ key, label }) => (
-          <ShelfItem key={key} doc={doc} label={label} note="" placeable={{ is: 'starter', key }} />
-        )),
-      ]);
-    return named;
-  }, [documents, reach, doc]);
+  const [search, setSearch] = useState('');
+  const [shown, setShown] = useState<{ item: Item; rect: DOMRect } | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  useEffect(() => () => clearTimeout(timer.current), []);
+  const items = useMemo(() => itemsOf(documents, doc), [documents, doc]);
+  const counts = useMemo(
+    () =>
+      new Map(
+        allOf(documents, 'component').map(({ id }) => [
+          id,
+          reach.answer(id).instances.filter(({ kind }) => kind === 'places').length,
+        ]),
+      ),
+    [documents, reach],
+  );
+  const wanted = search.trim().toLowerCase().split(/\s+/).filter(Boolean);
+  const found =
+    wanted.length === 0
+      ? items
+      : items.filter(({ words }) => wanted.every((word) => words.includes(word)));
+  const last = recentChoices()
+    .flatMap((value) => items.find(({ id }) => value === `place ${id}`) ?? [])
+    .slice(0, LAST_USED);
+  const folders = [...new Set(found.map(({ folder }) => folder))];
+  const groups: [string, readonly Item[]][] = [
+    ...(wanted.length === 0 && last.length > 0 ? [['Used last', last] as [string, Item[]]] : []),
+    ...folders.map((folder): [string, readonly Item[]] => [
+      folder,
+      found.filter((item) => item.folder === folder),
+    ]),
+  ];
+  const show = (item: Item | null, rect?: DOMRect, now = false) => {
+    clearTimeout(timer.current);
+    if (!item || !rect) timer.current = setTimeout(() => setShown(null), now ? 0 : LEAVES);
+    else timer.current = setTimeout(() => setShown({ item, rect }), now || shown ? 0 : POINTS);
+  };
   return (
-    <div className="shelf">
-      <button
-        type="button"
-        className="go-line-button"
-        onClick={() => dispatch(benchActions.showGoLine(true))}
-      >
-        <span>place, go, do</span>
-        <kbd>g</kbd>
-      </button>
-      {groups.map(([folder, items]) => (
+    <div className="shelf" onPointerLeave={() => show(null)}>
+      <div className="shelf-head">
+        <input
+          className="shelf-search"
+          type="search"
+          aria-label="Search the shelf"
+          placeholder="find: name, folder, words, property"
+          value={search}
+          onChange={({ target }) => setSearch(target.value)}
+          onKeyDown={({ key, currentTarget }) => {
+            if (key === 'Escape') setSearch('');
+            if (key === 'Enter' || key === 'ArrowDown')
+              currentTarget.closest('.shelf')?.querySelector<HTMLElement>('.shelf-item')?.focus();
+          }}
+        />
+        <button
+          type="button"
+          className="go-line-button"
+          title="Go line: place, go, do"
+          aria-label="Go line: place, go, do"
+          onClick={() => dispatch(benchActions.showGoLine(true))}
+        >
+          <kbd>g</kbd>
+        </button>
+      </div>
+      {found.length === 0 ? (
+        <p className="quiet">
+          Nothing is called like this, holds these words or has such a property.
+        </p>
+      ) : null}
+      {groups.map(([folder, list]) => (
         <section key={folder} aria-label={folder}>
           <h3>{folder}</h3>
-          {items}
+          {list.map((item) => (
+            <ShelfItem
+              key={item.id}
+              at={folder}
+              doc={doc}
+              item={item}
+              note={counts.has(item.id) ? String(counts.get(item.id)) : item.note}
+              onShow={show}
+            />
+          ))}
         </section>
       ))}
+      {shown ? (
+        <ShelfPicture
+          placeable={shown.item.placeable}
+          beside={shown.rect}
+          onHold={() => clearTimeout(timer.current)}
+          onLeave={() => show(null)}
+        />
+      ) : null}
     </div>
   );
 });
 
-function rank(folder: string): number {
-  return folder === 'Sections' ? 0 : folder === 'Surrounds' ? 9 : 1;
+/** Everything there is to place: ready sections first, then components by folder, elements last. */
+function itemsOf(documents: Documents, doc: string): Item[] {
+  const starters = (folder: 'Ready sections' | 'Elements'): Item[] =>
+    STARTERS.filter((starter) => starter.folder === folder).map(({ key, label }) => ({
+      id: key,
+      label,
+      note: '',
+      folder,
+      placeable: { is: 'starter', key },
+      words: `${label} ${folder}`.toLowerCase(),
+    }));
+  const components = allOf(documents, 'component')
+    .toSorted((a, b) => rank(a) - rank(b) || (a.name < b.name ? -1 : 1))
+    .map((component): Item => ({
+      id: component.id,
+      label: shortName(component.name),
+      note: '',
+      folder: folderOf(component.name) || 'Surrounds',
+      placeable: { is: 'component', id: component.id },
+      words: wordsIn(component),
+    }));
+  const slot: Item = {
+    id: 'slot',
+    label: 'Slot',
+    note: '',
+    folder: 'Elements',
+    placeable: { is: 'slot' },
+    words: 'slot elements place',
+  };
+  return [
+    ...starters('Ready sections'),
+    ...components,
+    ...starters('Elements'),
+    ...(docOf(documents, 'component', doc) ? [slot] : []),
+  ];
+}
+
+function rank({ name }: ComponentDoc): number {
+  const folder = folderOf(name);
+  return folder === 'Sections' ? 0 : folder === '' ? 9 : 1;
+}
+
+/** What a component is found by: its name with its folder, the words in it, its properties. */
+function wordsIn({ name, properties, nodes }: ComponentDoc): string {
+  const texts = Object.values(nodes).flatMap((node) =>
+    node.kind === 'text' && node.text.is === 'value' && node.text.type === 'text'
+      ? [node.text.value ?? '']
+      : [],
+  );
+  const exposed = Object.values(properties).flatMap(({ label, default: held }) => [
+    label,
+    held.is === 'value' && held.type === 'text' ? (held.value ?? '') : '',
+  ]);
+  return [name, ...exposed, ...texts].join(' ').toLowerCase();
 }
 
 function ShelfItem({
+  at,
   doc,
-  label,
+  item,
   note,
-  placeable,
+  onShow,
 }: {
+  /** The group it stands in: one thing may stand in two. */
+  at: string;
   doc: string;
-  label: string;
+  item: Item;
   note: string;
-  placeable: Placeable;
+  onShow: (item: Item | null, rect?: DOMRect, now?: boolean) => void;
 }): ReactNode {
   const { documents } = useDerived();
   const selection = useApp((state) => state.bench.selection);
   const placing = usePlacing();
-  const id = placeable.is === 'component' ? placeable.id : placeable.key;
   const { attributes, listeners, setNodeRef, isDragging } = useDraggable({
-    id: `shelf-${id}`,
-    data: placeable,
+    id: `shelf-${at}-${item.id}`,
+    data: item.placeable,
   });
   const placeNext = () => {
-    const at = nextPlace(documents, doc, selection);
-    if (at) placing.place(doc, placeable, at);
+    const place = nextPlace(documents, doc, selection);
+    if (place) placing.place(doc, item.placeable, place);
   };
   return (
     <div
@@ -97,12 +225,27 @@ function ShelfItem({
       {...attributes}
       aria-roledescription="can be dragged to the page"
       title="Drag to the page, or press Enter to place it after what is selected"
+      onPointerEnter={({ currentTarget }) => onShow(item, currentTarget.getBoundingClientRect())}
+      onPointerDownCapture={() => onShow(null, undefined, true)}
+      onFocus={({ currentTarget }) => {
+        if (currentTarget.matches(':focus-visible'))
+          onShow(item, currentTarget.getBoundingClientRect(), true);
+      }}
+      onBlur={() => onShow(null, undefined, true)}
       onKeyDown={(event) => {
         if (event.key === 'Enter') placeNext();
+        const items = [
+          ...(event.currentTarget.closest('.shelf')?.querySelectorAll<HTMLElement>('.shelf-item') ??
+            []),
+        ];
+        const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+        if (by === 0) return;
+        event.preventDefault();
+        items[items.indexOf(event.currentTarget) + by]?.focus();
       }}
       onDoubleClick={placeNext}
     >
-      <span>{label}</span>
+      <span>{item.label}</span>
       <span className="shelf-note">{note}</span>
     </div>
   );

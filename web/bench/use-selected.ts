@@ -23,6 +23,8 @@ export interface Selected {
   readonly id: string;
   readonly node: TreeNode;
   readonly isRoot: boolean;
+  /** The slot of the instance, where that is meant. */
+  readonly slot: string | undefined;
   /** The component, when an instance is selected. */
   readonly component: ComponentDoc | undefined;
   readonly resolved: Resolved | undefined;
@@ -56,6 +58,7 @@ export function useSelected(page: string, entry: EntryDoc | undefined): Selected
       id,
       node,
       isRoot: rootOf(doc.nodes) === id,
+      slot: selection.slot,
       component:
         node.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined,
       resolved,

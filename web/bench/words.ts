@@ -1,4 +1,4 @@
-import { docOf, treeDocOf, type Documents } from '@sormet/core/model';
+import { docOf, treeDocOf, type Documents, type Slot } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
 import type { Answer } from '@sormet/core/reach';
 
@@ -37,4 +37,12 @@ export function documentWords(documents: Documents, id: string): string {
 export function componentWords(documents: Documents, id: string): string {
   const component = docOf(documents, 'component', id);
   return component ? shortName(component.name) : 'a component that is gone';
+}
+
+/** What a slot lets in, in a few words. */
+export function slotWordsOf({ allows, most }: Slot): string {
+  const kinds = allows
+    ? `takes ${count(Object.keys(allows).length, 'component')}`
+    : 'takes anything';
+  return most === undefined ? kinds : `${kinds}, at most ${most}`;
 }

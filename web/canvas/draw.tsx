@@ -14,7 +14,12 @@ import type { Registry } from './registry';
 import { EMPTY, Places } from './places';
 
 /** HTML attributes whose name in React is another. */
-const REACT_NAMES: Record<string, string> = { class: 'className', datetime: 'dateTime', hreflang: 'hrefLang', tabindex: 'tabIndex' };
+const REACT_NAMES: Record<string, string> = {
+  class: 'className',
+  datetime: 'dateTime',
+  hreflang: 'hrefLang',
+  tabindex: 'tabIndex',
+};
 
 interface DrawProps {
   readonly node: Resolved;
@@ -47,7 +52,9 @@ function EmptySlot({ node, registry }: { node: ResolvedGroup; registry: Registry
   useLayoutEffect(() => {
     if (ref.current) registry.setPlace(ref.current, node);
   });
-  return words === undefined ? null : <div ref={ref} data-sormet-place={words} data-sormet-slot="" />;
+  return words === undefined ? null : (
+    <div ref={ref} data-sormet-place={words} data-sormet-slot="" />
+  );
 }
 
 function DrawList({

@@ -1,25 +1,51 @@
-import { newId, type Place, type Tree } from '@sormet/core/model';
+import {
+  docOf,
+  inOrder,
+  newId,
+  orderBetween,
+  type ComponentDoc,
+  type Place,
+  type Slot,
+  type Tree,
+} from '@sormet/core/model';
 import { plant, STARTERS, type Branch } from '@sormet/core/edit';
 import { useAppDispatch } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { placeholderPicture } from '../values/placeholder-picture';
 import { benchActions } from '../store/bench-slice';
+import { rememberChoice } from '../store/recent';
 
 /** Something that can be placed: a component, or a ready section or element to begin from. */
 export type Placeable =
   | { readonly is: 'component'; readonly id: string }
-  | { readonly is: 'starter'; readonly key: string };
+  | { readonly is: 'starter'; readonly key: string }
+  /** A new slot, in a definition. */
+  | { readonly is: 'slot' };
+
+/** What a placeable is known by. */
+export function idOf(placeable: Placeable): string {
+  if (placeable.is === 'component') return placeable.id;
+  return placeable.is === 'starter' ? placeable.key : 'slot';
+}
 
 /** What a placeable puts into a tree. */
-function branchOf(placeable: Placeable): Branch {
+function branchOf(placeable: Exclude<Placeable, { is: 'slot' }>): Branch {
   if (placeable.is === 'component') return { component: placeable.id };
   const starter = STARTERS.find(({ key }) => key === placeable.key);
   if (!starter) throw new Error(`There is nothing to begin from named ${placeable.key}.`);
   return starter.branch();
 }
 
+/** A slot after those there are, with a name that none of them has. */
+function newSlot({ slots }: ComponentDoc): Slot {
+  const taken = new Set(Object.values(slots).map(({ label }) => label));
+  let label = taken.size === 0 ? 'content' : 'more content';
+  for (let n = 2; taken.has(label); n += 1) label = `more content ${n}`;
+  return { label, order: orderBetween(inOrder(slots).at(-1)?.[1].order ?? null, null) };
+}
+
 /** Gives pictures that nobody has chosen yet something to show. */
-function withPictures(nodes: Tree, asset: string | undefined): Tree {
+export function withPictures(nodes: Tree, asset: string | undefined): Tree {
   if (asset === undefined) return nodes;
   const filled: Tree = {};
   for (const [id, node] of Object.entries(nodes)) {
@@ -47,6 +73,19 @@ export function usePlacing(): {
   const { documents } = useDerived();
   return {
     place(doc, placeable, at) {
+      rememberChoice(`place ${idOf(placeable)}`);
+      if (placeable.is === 'slot') {
+        const component = docOf(documents, 'component', doc);
+        if (!component) {
+          dispatch(benchActions.notice('A slot stands in a definition: open one with b first.'));
+          return;
+        }
+        const node = newId();
+        const args = { component: doc, slot: newId(), made: newSlot(component), node, place: at };
+        if (sync.edit({ name: 'addSlot', args }))
+          dispatch(benchActions.select({ doc, nodes: [node] }));
+        return;
+      }
       const planted = plant(branchOf(placeable), at, newId);
       const { root } = planted;
       const nodes = withPictures(planted.nodes, placeholderPicture(documents));

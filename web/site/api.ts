@@ -5,6 +5,8 @@ import type {
   HistoryLine,
   PlanAnswer,
   ReleaseSummary,
+  RemovedSite,
+  SiteRequest,
   SiteSummary,
 } from '@sormet/core/api';
 import type { Change } from '@sormet/core/edit';
@@ -48,15 +50,22 @@ async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
 }
 
 function post<T>(path: string, body: unknown): Promise<T> {
+  return send('POST', path, body);
+}
+
+function send<T>(method: 'POST' | 'DELETE', path: string, body: unknown): Promise<T> {
   return request(path, {
-    method: 'POST',
+    method,
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(body),
   });
 }
 
 export const api = {
-  sites: () => request<{ sites: SiteSummary[] }>('/sites'),
+  sites: () => request<{ sites: SiteSummary[]; removed: RemovedSite[] }>('/sites'),
+  makeSite: (site: SiteRequest) => post<SiteSummary>('/sites', site),
+  removeSite: (id: string, name: string) => send<void>('DELETE', `/sites/${id}`, { name }),
+  bringBack: (id: string) => post<void>(`/sites/${id}/back`, {}),
   site: (id: string) =>
     request<{ site: SiteSummary; revision: number; documents: Record<string, Doc> }>(
       `/sites/${id}`,

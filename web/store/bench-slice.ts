@@ -43,6 +43,8 @@ export interface BenchState {
   readonly goLine: boolean;
   readonly keys: boolean;
   readonly tracing: boolean;
+  /** The value whose trace was asked for in its row. */
+  readonly traced: string | null;
   readonly keymap: Keymap;
 }
 
@@ -61,6 +63,7 @@ const initialState: BenchState = {
   goLine: false,
   keys: false,
   tracing: false,
+  traced: null,
   keymap: DEFAULT_KEYMAP,
 };
 
@@ -153,6 +156,11 @@ export const benchSlice = createSlice({
     },
     showTrace(state, { payload }: PayloadAction<boolean>) {
       state.tracing = payload;
+      state.traced = null;
+    },
+    traceValue(state, { payload }: PayloadAction<string>) {
+      state.tracing = true;
+      state.traced = payload;
     },
     /** Another document was opened: what was selected in the last one is let go. */
     leave: (state) => ({

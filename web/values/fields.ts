@@ -17,6 +17,8 @@ import { feeds } from '@sormet/core/value';
 export interface FittingField {
   readonly key: string;
   readonly label: string;
+  /** What gives it: the page's entry, a repeat's, something one of them refers to. */
+  readonly group: string;
   readonly source: Extract<Source, { is: 'field' }>;
 }
 
@@ -32,24 +34,32 @@ export function fittingFields(
     const contentType = docOf(documents, 'type', typeId);
     if (!contentType) return;
     const name = contentType.name.toLowerCase();
-    const add = (path: string[], label: string, of: ValueKind) => {
+    const whose = from === 'page' ? `the page’s ${name}` : `each ${name} of the repeat`;
+    const add = (path: string[], label: string, of: ValueKind, group = whose) => {
       if (!feeds(of, type.kind)) return;
       const key = JSON.stringify([from, path]);
-      found.push({ key, label, source: { is: 'field', from, path, whenEmpty: 'default' } });
+      found.push({ key, label, group, source: { is: 'field', from, path, whenEmpty: 'default' } });
     };
+    const across: (() => void)[] = [];
     for (const [id, field] of inOrder(contentType.fields)) {
       add([id], `${name} · ${field.label.toLowerCase()}`, field.type.kind);
       const to = field.type.kind === 'entry' ? field.type.of : undefined;
       const other = to === undefined ? undefined : docOf(documents, 'type', to);
       if (other)
-        for (const [inner, { label, type: innerType }] of inOrder(other.fields))
-          add(
-            [id, inner],
-            `${name} · ${field.label.toLowerCase()} · ${label.toLowerCase()}`,
-            innerType.kind,
-          );
+        across.push(() => {
+          const refers = `${field.label.toLowerCase()}, which ${whose} refers to`;
+          for (const [inner, { label, type: innerType }] of inOrder(other.fields))
+            add(
+              [id, inner],
+              `${name} · ${field.label.toLowerCase()} · ${label.toLowerCase()}`,
+              innerType.kind,
+              refers,
+            );
+        });
     }
     if (type.kind === 'link' || type.kind === 'entry') add([], `${name} · its page`, 'entry');
+    // What is referred to stands behind what the entry has itself.
+    for (const each of across) each();
   };
   for (const repeat of repeatsAround(doc, node)) {
     const stored = own(doc.nodes, repeat);

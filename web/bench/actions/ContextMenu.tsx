@@ -8,6 +8,9 @@ const SUBJECTS: readonly Subject[] = ['what is selected', 'copying', 'moving', '
 /** Where the menu of the right button belongs: what can be selected. */
 const WHERE = '.canvas-over, [role="tree"]';
 
+/** What is marked as selected. */
+const MARKED = '.mark-instance, .mark-plain, .mark-definition, .outline-row.selected';
+
 interface At {
   readonly x: number;
   readonly y: number;
@@ -19,19 +22,32 @@ interface At {
 export function ContextMenu({ actions }: { actions: readonly BenchAction[] }): ReactNode {
   const [at, setAt] = useState<At | null>(null);
   useEffect(() => {
-    const open = (event: MouseEvent) => {
+    const back = () =>
+      document.activeElement instanceof HTMLElement ? document.activeElement : null;
+    const byButton = (event: MouseEvent) => {
       const target = event.target instanceof Element ? event.target.closest(WHERE) : null;
       if (!target) return;
       event.preventDefault();
-      const back = document.activeElement instanceof HTMLElement ? document.activeElement : null;
-      // From the keyboard the browser gives no point of what is selected: then it stands at what is marked as such.
-      const marked =
-        event.button === 2 ? null : target.querySelector('.mark, [aria-selected="true"]');
-      const rect = marked?.getBoundingClientRect();
-      setAt({ x: rect?.left ?? event.clientX, y: rect?.top ?? event.clientY, back });
+      if (event.button === 2) setAt({ x: event.clientX, y: event.clientY, back: back() });
     };
-    document.addEventListener('contextmenu', open);
-    return () => document.removeEventListener('contextmenu', open);
+    // From the keyboard it stands at what is marked as selected.
+    const byKey = (event: KeyboardEvent) => {
+      const asks = event.key === 'ContextMenu' || (event.key === 'F10' && event.shiftKey);
+      const inField = event.target instanceof Element && event.target.closest('input, textarea');
+      if (!asks || inField) return;
+      event.preventDefault();
+      const marks = [...document.querySelectorAll(MARKED)].map((mark) =>
+        mark.getBoundingClientRect(),
+      );
+      const seen = marks.find(({ top }) => top > 60 && top < window.innerHeight - 60);
+      setAt({ x: (seen?.left ?? 240) + 8, y: (seen?.top ?? 80) + 8, back: back() });
+    };
+    document.addEventListener('contextmenu', byButton);
+    document.addEventListener('keydown', byKey);
+    return () => {
+      document.removeEventListener('contextmenu', byButton);
+      document.removeEventListener('keydown', byKey);
+    };
   }, []);
   if (!at) return null;
   const close = () => {

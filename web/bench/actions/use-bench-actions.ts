@@ -9,6 +9,7 @@ import { exposureOf, useExposing } from '../ledger/exposing';
 import type { Selected } from '../use-selected';
 import type { BenchAction, Subject } from './bench-action';
 import { useMoving } from './use-moving';
+import { useRepeating } from './use-repeating';
 
 interface Handlers {
   readonly onEntry: (step: number) => void;
@@ -28,6 +29,7 @@ export function useBenchActions(
   const dispatch = useAppDispatch();
   const exposing = useExposing();
   const moving = useMoving(selected);
+  const repeating = useRepeating(selected);
   const clip = useClip(doc, selected);
   const { width, keymap, folded, tracing } = useApp((state) => state.bench);
   const widths = widthsOf(documents.site);
@@ -83,6 +85,7 @@ export function useBenchActions(
     },
     ...clip,
     ...moving,
+    ...repeating,
     single(
       'make component',
       'component',

@@ -7,7 +7,7 @@ import { benchActions, type Selection } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
 import { placesFor, type Places } from './places';
 import { ranked } from './ranking';
-import { recentChoices, rememberChoice } from './recent';
+import { recentChoices, rememberChoice } from '../../store/recent';
 import { useChoices, type Choice } from './use-choices';
 import './GoLine.css';
 

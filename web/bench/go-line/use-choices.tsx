@@ -1,6 +1,6 @@
 import { useMemo, useRef } from 'react';
 import { useNavigate } from 'react-router';
-import { allOf, entryTitle, pageForEntries, pathOf, type Place } from '@sormet/core/model';
+import { allOf, docOf, entryTitle, pageForEntries, pathOf, type Place } from '@sormet/core/model';
 import { shortName, STARTERS } from '@sormet/core/edit';
 import { usePlacing, type Placeable } from '../../canvas/placing';
 import { useDerived, useSync } from '../../site/SiteProvider';
@@ -19,6 +19,7 @@ const SCREENS: readonly { name: string; path: string }[] = [
   { name: 'Library', path: '/library' },
   { name: 'Content', path: '/content' },
   { name: 'Releases', path: '/releases' },
+  { name: 'Settings', path: '/settings' },
 ];
 
 /** Everything that the go line can do: place, go, do. Made only while it is open. */
@@ -50,6 +51,8 @@ export function useChoices(
       add('place', id, shortName(name), name, place({ is: 'component', id }));
     for (const { key, label, folder } of STARTERS)
       add('place', key, label, folder.toLowerCase(), place({ is: 'starter', key }));
+    if (docOf(documents, 'component', doc))
+      add('place', 'slot', 'Slot', 'elements', place({ is: 'slot' }));
     for (const page of allOf(documents, 'page'))
       add('go', page.id, page.path, page.name, goTo(`/bench/${page.id}`));
     for (const { id, name } of components)

@@ -20,6 +20,8 @@ interface BoundToProps {
   readonly label: string;
   /** The fields that fit, asked for when somebody chooses. */
   readonly fields: () => readonly FittingField[];
+  /** What a field would bring for the entry that is looked at, in words; left out where nothing shows. */
+  readonly holds?: ((source: Source) => string) | undefined;
   readonly bound: FieldSource | undefined;
   readonly boundLabel: string;
   readonly onBind: (source: FieldSource) => void;
@@ -76,6 +78,7 @@ export function BoundTo(props: BoundToProps): ReactNode {
 function FieldChoice({
   label,
   fields,
+  holds,
   bound,
   boundLabel,
   onBind,
@@ -85,9 +88,16 @@ function FieldChoice({
   const fitting = fields();
   const key = bound ? JSON.stringify([bound.from, bound.path]) : undefined;
   const known = fitting.some((field) => field.key === key);
+  const groups = [...new Set(fitting.map(({ group }) => group))];
   const options = [
-    ...fitting.map((field) => ({ value: field.key, label: field.label })),
-    ...(bound && !known ? [{ value: key!, label: boundLabel }] : []),
+    ...groups.map((group) => ({
+      label: group,
+      title: group,
+      options: fitting
+        .filter((field) => field.group === group)
+        .map((field) => ({ value: field.key, label: field.label, source: field.source })),
+    })),
+    ...(bound && !known ? [{ value: key!, label: boundLabel, source: bound }] : []),
   ];
   return (
     <Select
@@ -104,7 +114,15 @@ function FieldChoice({
       }
       value={key}
       options={options}
-      popupMatchSelectWidth={260}
+      optionRender={({ label: name, data }) => (
+        <span className="bound-option">
+          <span>{name}</span>
+          {holds && 'source' in data ? (
+            <span className="bound-holds">{holds(data.source as Source)}</span>
+          ) : null}
+        </span>
+      )}
+      popupMatchSelectWidth={420}
       onChange={(chosen: string) => {
         const field = fitting.find((each) => each.key === chosen);
         if (field) onBind({ ...field.source, whenEmpty: bound?.whenEmpty ?? whenEmpty[0]! });

@@ -1,18 +1,33 @@
 import { useState, type ReactNode } from 'react';
-import { docOf, literal, newId, own, type Source, type Typed } from '@sormet/core/model';
+import {
+  docOf,
+  literal,
+  newId,
+  own,
+  usualAttributesOf,
+  type Source,
+  type Typed,
+} from '@sormet/core/model';
 import { controlsOf, type ControlRow } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { fieldLabel, fittingFields } from '../../values/fields';
 import { ValueCell } from '../../values/ValueCell';
 import type { Selected } from '../use-selected';
+import { AddAttribute } from './AddAttribute';
+import { AttributeCell } from './AttributeCell';
 import { BoundTo } from './BoundTo';
 import { exposureOf, useExposing } from './exposing';
 import { NameRow } from './NameRow';
+import { TagRow } from './TagRow';
+import { TraceButton } from './TraceButton';
+import { useWhatFits } from './WhatFits';
+import { holdsAt } from './what-shows';
 
 /** The controls of an element: its value, what it is bound to, and in a definition what it is exposed as. */
 export function ElementValues({ selected }: { selected: Selected }): ReactNode {
   const { documents } = useDerived();
   const { doc, id, node } = selected;
+  const fits = useWhatFits(selected);
   const inDefinition = doc.kind === 'component';
   const rows = controlsOf(documents, doc, id).filter(
     (row) => row.element === id || (node.kind === 'text' && row.node === id),
@@ -22,37 +37,37 @@ export function ElementValues({ selected }: { selected: Selected }): ReactNode {
       ? controlsOf(documents, doc, node.place.parent ?? id).filter((row) => row.node === id)
       : rows;
   return (
-    <table className="ledger-table values" aria-label="Values of the element">
-      <thead>
-        <tr>
-          <th scope="col">Control</th>
-          <th scope="col" className="wide">
-            Value
-          </th>
-          <th scope="col" className={inDefinition ? 'wide' : 'binding'}>
-            {inDefinition ? 'Exposed as' : 'Bound to'}
-          </th>
-          <th scope="col">{inDefinition ? 'Group and help' : ''}</th>
-        </tr>
-      </thead>
-      <tbody>
-        {node.kind === 'slot' || node.kind === 'repeat' ? null : (
-          <NameRow doc={doc.id} node={id} name={node.name ?? ''} columns={4} />
-        )}
-        {own.map((row) => (
-          <ControlLine key={row.node + JSON.stringify(row.control)} selected={selected} row={row} />
-        ))}
-        {own.length === 0 ? (
+    <>
+      {fits.offers}
+      <table className="ledger-table values" aria-label="Values of the element">
+        <thead>
           <tr>
-            <td colSpan={4} className="quiet">
-              {node.kind === 'repeat'
-                ? 'A repeat shows what it holds once for each entry of its query.'
-                : 'There is nothing to set on this by itself; select something inside it, or style it.'}
-            </td>
+            <th scope="col">Control</th>
+            <th scope="col" className="wide">
+              Value
+            </th>
+            <th scope="col" className={inDefinition ? 'wide' : 'binding'}>
+              <span className="head-with-action">
+                {inDefinition ? 'Exposed as' : 'Bound to'} {inDefinition ? null : fits.button}
+              </span>
+            </th>
+            <th scope="col">{inDefinition ? 'Group and help' : ''}</th>
           </tr>
-        ) : null}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          <NameRow doc={doc.id} node={id} name={node.name ?? ''} columns={4} />
+          <TagRow selected={selected} />
+          {own.map((row) => (
+            <ControlLine
+              key={row.node + JSON.stringify(row.control)}
+              selected={selected}
+              row={row}
+            />
+          ))}
+          <AddAttribute selected={selected} />
+        </tbody>
+      </table>
+    </>
   );
 }
 
@@ -85,16 +100,29 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
     else give(given, group);
   };
   const value = (property ? property.default : source) as Typed | undefined;
+  const stored = own(doc.nodes, node);
+  const isOther =
+    control.of === 'attribute' &&
+    row.type.kind === 'text' &&
+    !field &&
+    !property &&
+    stored?.kind === 'element' &&
+    !usualAttributesOf(stored.tag).includes(control.name);
+  const words = value?.type === 'text' ? (value.value ?? '') : '';
   return (
     <tr>
       <th scope="row">{row.what}</th>
       <td className={field ? 'cell' : 'cell set wins'}>
-        <ValueCell
-          type={row.type}
-          value={field ? undefined : (value ?? (row.byDefault as Typed))}
-          label={`${row.elementName} ${row.what}`}
-          onChange={change}
-        />
+        {isOther ? (
+          <AttributeCell doc={doc.id} node={node} name={control.name} text={words} usual={false} />
+        ) : (
+          <ValueCell
+            type={row.type}
+            value={field ? undefined : (value ?? (row.byDefault as Typed))}
+            label={`${row.elementName} ${row.what}`}
+            onChange={change}
+          />
+        )}
       </td>
       {component ? (
         <>
@@ -158,6 +186,7 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
             <BoundTo
               label={`${row.elementName} ${row.what}`}
               fields={() => fittingFields(documents, doc, node, row.type)}
+              holds={holdsAt(documents, selected, row.type)}
               bound={field}
               boundLabel={field ? fieldLabel(documents, doc, field) : ''}
               onBind={(next) => give(next)}
@@ -165,7 +194,11 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
               whenEmpty={['nothing', 'hide']}
             />
           </td>
-          <td className="cell" />
+          <td className="cell">
+            <span className="cell-actions">
+              <TraceButton label={row.what} />
+            </span>
+          </td>
         </>
       )}
     </tr>

@@ -17,10 +17,13 @@ export function RowName({
   group,
   label,
   title,
+  required = false,
 }: {
   group: string;
   label: string;
   title?: string;
+  /** Whether it must have a value: marked, and said. */
+  required?: boolean;
 }): ReactNode {
   const prefix = group + ' ';
   const short = label.startsWith(prefix) ? label.slice(prefix.length) : undefined;
@@ -34,6 +37,12 @@ export function RowName({
           {short}
         </>
       )}
+      {required ? (
+        <span className="needed" title="must have a value">
+          {' '}
+          *
+        </span>
+      ) : null}
     </th>
   );
 }

@@ -10,6 +10,8 @@ import { HistoryList } from './HistoryList';
 import { InstanceValues } from './InstanceValues';
 import { LEDGER_PANEL } from './LedgerTabs';
 import { PageValues } from './PageValues';
+import { RepeatValues } from './repeat/RepeatValues';
+import { FilledSlot, SlotValues } from './SlotValues';
 import { StyleLedger } from './style/StyleLedger';
 import './Ledger.css';
 
@@ -75,9 +77,16 @@ function OfDocument({ doc, tab }: { doc: TreeDoc; tab: 'values' | 'style' }): Re
 
 function Body({ selected, tab }: { selected: Selected; tab: 'values' | 'style' }): ReactNode {
   const { documents } = useDerived();
+  const slot = useApp((state) => state.bench.selection?.slot);
+  const { node, doc, id } = selected;
+  const definition = docOf(documents, 'component', doc.id);
   if (tab === 'style')
     return <StyleLedger key={selected.doc.id + selected.id} selected={selected} />;
-  const definition = docOf(documents, 'component', selected.doc.id);
+  if (node.kind === 'instance' && slot !== undefined)
+    return <FilledSlot key={id + slot} selected={selected} slot={slot} />;
+  if (node.kind === 'slot' && definition)
+    return <SlotValues key={id} component={definition} slot={node.slot} node={id} />;
+  if (node.kind === 'repeat') return <RepeatValues key={id} selected={selected} />;
   if (definition && selected.isRoot)
     return <ExposeTable key={definition.id} component={definition} />;
   if (selected.node.kind === 'instance' && !definition)

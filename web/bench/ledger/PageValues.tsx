@@ -1,6 +1,9 @@
 import { useState, type ReactNode } from 'react';
+import { X } from 'lucide-react';
 import {
+  allOf,
   BOOLEAN,
+  IMAGE,
   literal,
   newId,
   rootOf,
@@ -10,16 +13,19 @@ import {
   type Source,
   type Typed,
 } from '@sormet/core/model';
+import { shortName } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
+import { ChoiceCell } from '../../values/ChoiceCell';
 import { fieldLabel, fittingFields } from '../../values/fields';
 import { ValueCell } from '../../values/ValueCell';
 import { WordsField } from '../../values/WordsField';
 import { componentWords } from '../words';
 import { BoundTo } from './BoundTo';
-import { DraftField } from './DraftField';
+import { DraftField } from '../../values/DraftField';
 import { GroupCell } from './GroupCell';
+import { IconButton } from './IconButton';
 
 /** What a page says of itself: shown while nothing on it is selected. */
 export function PageValues({ page }: { page: PageDoc }): ReactNode {
@@ -71,8 +77,9 @@ export function PageValues({ page }: { page: PageDoc }): ReactNode {
         </tr>
       </tbody>
       <tbody>
-        <WordsRow page={page} member="title" rows={2} />
+        <WordsRow page={page} member="title" rows={3} />
         <WordsRow page={page} member="description" rows={undefined} />
+        <SharedPicture page={page} />
       </tbody>
       <tbody>
         <tr>
@@ -97,20 +104,78 @@ export function PageValues({ page }: { page: PageDoc }): ReactNode {
           <tr>
             <GroupCell label="Around it" rows={1} />
             <th scope="row">surround</th>
-            <td className="cell">
+            <td className="cell set wins">
+              <ChoiceCell
+                label="The page's surround"
+                chosen={surround}
+                options={allOf(documents, 'component')
+                  .filter(({ id, slots }) => id === surround || Object.keys(slots).length > 0)
+                  .map(({ id, name }) => ({ value: id, label: shortName(name) }))}
+                onChoose={(component) =>
+                  sync.edit({ name: 'setSurround', args: { page: page.id, component } })
+                }
+              />
+            </td>
+            <td>
               <button
                 type="button"
                 className="as-link"
                 onClick={() => dispatch(benchActions.openBeside(surround))}
               >
-                {componentWords(documents, surround)}
+                open {componentWords(documents, surround)} beside
               </button>
             </td>
-            <td className="quiet">opens beside</td>
           </tr>
         )}
       </tbody>
     </table>
+  );
+}
+
+/** The picture that stands for the page where somebody shares its address. */
+function SharedPicture({ page }: { page: PageDoc }): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const source = page.image;
+  const bound = source?.is === 'field' ? source : undefined;
+  const give = (image: Source | null) =>
+    sync.edit({ name: 'setPage', args: { page: page.id, set: { image } } });
+  return (
+    <tr>
+      <th scope="row">sharing picture</th>
+      <td className={source && !bound ? 'cell set wins' : 'cell'}>
+        <div className="cell-with-actions">
+          <ValueCell
+            type={IMAGE}
+            value={source?.is === 'value' ? (source as Typed) : undefined}
+            label="The page's sharing picture"
+            placeholder={bound ? '' : 'none; shown where the address is shared'}
+            onChange={(value) => give(literal(value))}
+          />
+          {source && !bound ? (
+            <IconButton
+              icon={X}
+              name="The page's sharing picture: none"
+              title="No picture"
+              onPress={() => give(null)}
+            />
+          ) : null}
+        </div>
+      </td>
+      <td className={bound ? 'cell bound tight wins' : 'cell bound tight'}>
+        {page.entries === null ? null : (
+          <BoundTo
+            label="The page's sharing picture"
+            fields={() => fittingFields(documents, page, rootOf(page.nodes), IMAGE)}
+            bound={bound}
+            boundLabel={bound ? fieldLabel(documents, page, bound) : ''}
+            onBind={(next) => give(next)}
+            onRelease={() => give(null)}
+            whenEmpty={['nothing']}
+          />
+        )}
+      </td>
+    </tr>
   );
 }
 

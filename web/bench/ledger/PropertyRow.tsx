@@ -24,6 +24,8 @@ import { count } from '../words';
 import { BoundTo } from './BoundTo';
 import { GroupCell, RowName } from './GroupCell';
 import { IconButton } from './IconButton';
+import { TraceButton } from './TraceButton';
+import { holdsAt } from './what-shows';
 
 /** A property of an instance: its default, what is set here, what it is bound to, what shows. */
 export function PropertyRow({
@@ -60,7 +62,12 @@ export function PropertyRow({
   return (
     <tr>
       {rows === undefined ? null : <GroupCell label={group} rows={rows} />}
-      <RowName group={group} label={made.label} title={made.help ?? `key: ${made.key}`} />
+      <RowName
+        group={group}
+        label={made.label}
+        title={made.help ?? `key: ${made.key}`}
+        required={made.required === true}
+      />
       <td className={winner === 'default' ? 'cell default wins' : 'cell default'}>
         <ShowValue documents={documents} value={literalOf(made.default)} />
       </td>
@@ -93,6 +100,7 @@ export function PropertyRow({
           <BoundTo
             label={made.label}
             fields={() => fittingFields(documents, doc, id, made.type)}
+            holds={holdsAt(documents, selected, made.type)}
             bound={bound}
             boundLabel={bound ? fieldLabel(documents, doc, bound) : ''}
             onBind={(next) => give(next)}
@@ -104,7 +112,14 @@ export function PropertyRow({
       <td className="cell shows">
         <span className="shows-row">
           <ShowValue documents={documents} value={shows} />
-          <span className="origin">{originWord(winner, bound, shows, made, documents)}</span>
+          <span className="origin">
+            {made.required && shows === null ? (
+              <span className="needed">needs a value</span>
+            ) : (
+              originWord(winner, bound, shows, made, documents)
+            )}
+          </span>
+          <TraceButton label={made.label} />
         </span>
       </td>
     </tr>

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { X } from 'lucide-react';
 import {
@@ -16,7 +16,7 @@ import { controlsOf, propertyOf } from '@sormet/core/edit';
 import { trace, type Step } from '@sormet/core/resolve';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
-import { useAppDispatch } from '../../store/store';
+import { useApp, useAppDispatch } from '../../store/store';
 import { fieldLabel } from '../../values/fields';
 import { valueWords } from '../../values/value-words';
 import { IconButton } from '../ledger/IconButton';
@@ -55,6 +55,11 @@ export function Trace({
 
 function Traces({ page, selected }: { page: string; selected: Selected }): ReactNode {
   const { documents } = useDerived();
+  const traced = useApp((state) => state.bench.traced);
+  const list = useRef<HTMLDListElement>(null);
+  useEffect(() => {
+    list.current?.querySelector('.traced')?.scrollIntoView({ block: 'nearest' });
+  }, [traced, selected.id]);
   const { resolved, built } = selected;
   if (!resolved || !built)
     return (
@@ -65,9 +70,9 @@ function Traces({ page, selected }: { page: string; selected: Selected }): React
   const rows = tracedOf(documents, selected, resolved.scope.within, built);
   if (rows.length === 0) return <p className="ledger-empty">There is no value on this.</p>;
   return (
-    <dl>
+    <dl ref={list}>
       {rows.map(({ label, steps, otherwise }) => (
-        <div key={label}>
+        <div key={label} className={label === traced ? 'traced' : undefined}>
           <dt>{label}</dt>
           <dd>
             <ol>

@@ -1,128 +1,356 @@
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { Button, Input, Modal, Popconfirm, Select, Switch } from 'antd';
+import { Button, Checkbox, Input, Popconfirm, Popover, Switch } from 'antd';
+import { ArrowDown, ArrowUp } from 'lucide-react';
 import {
   allOf,
   docOf,
-  FORMAT,
   newId,
+  orderBetween,
+  ordersFor,
   text,
   type Documents,
   type PageDoc,
 } from '@sormet/core/model';
-import { shortName } from '@sormet/core/edit';
+import { pagesBelow, shortName } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { count } from '../../bench/words';
+import { DraftField } from '../../values/DraftField';
+import { AddPage } from './AddPage';
+import { freePath, inPlace, pageRows, type PageRow } from './page-order';
+import { PagePicture } from './PagePicture';
+import './PagesScreen.css';
 import '../screens.css';
 
-/** All pages as a tree by path, with their state and the components each places. */
+/** All pages as a tree by path: found, ordered, duplicated, moved with what is below, many at once. */
 export function PagesScreen(): ReactNode {
-  const { documents, reach } = useDerived();
-  const sync = useSync();
-  const [adding, setAdding] = useState(false);
-  const pages = allOf(documents, 'page').toSorted((a, b) => (a.path < b.path ? -1 : 1));
+  const { documents } = useDerived();
+  const [adding, setAdding] = useState<string | null>(null);
+  const [search, setSearch] = useState('');
+  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
+  const rows = pageRows(allOf(documents, 'page'));
+  const wanted = search.trim().toLowerCase();
+  const found = rows.filter(({ page }) =>
+    `${page.path} ${page.name} ${placesOf(documents, page)}`.toLowerCase().includes(wanted),
+  );
+  const chosen = found.filter(({ page }) => ticked.has(page.id));
+  const tick = (ids: readonly string[], on: boolean) => {
+    const next = new Set(ticked);
+    for (const id of ids)
+      if (on) next.add(id);
+      else next.delete(id);
+    setTicked(next);
+  };
   return (
     <>
       <div className="screen-head">
         <h1>Pages</h1>
-        <Button type="primary" onClick={() => setAdding(true)}>
-          Add a page
-        </Button>
+        <span className="screen-acts">
+          <Input
+            className="search"
+            aria-label="Search the pages"
+            placeholder="path, name or component"
+            value={search}
+            onChange={({ target }) => setSearch(target.value)}
+          />
+          <Button type="primary" onClick={() => setAdding('')}>
+            Add a page
+          </Button>
+        </span>
       </div>
-      <table className="screen-table" aria-label="Pages">
-        <thead>
-          <tr>
-            <th scope="col">Path</th>
-            <th scope="col">Name</th>
-            <th scope="col">Made from</th>
-            <th scope="col">Places</th>
-            <th scope="col">Publish</th>
-            <th scope="col">
-              <span className="for-readers">Acts</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {pages.map((page) => {
-            const depth = page.path === '/' ? 0 : page.path.split('/').length - 2;
-            return (
-              <tr key={page.id}>
-                <td style={{ paddingInlineStart: 12 + depth * 20 }}>
-                  <PathCell page={page} />
-                </td>
-                <td>
-                  <Link to={`/sites/${sync.site}/bench/${page.id}`} className="open-bench">
-                    {page.name}
-                  </Link>
-                </td>
-                <td>
-                  {page.entries
-                    ? `${count(reach.publishedAt(page.id), 'entry', 'entries')} of ${docOf(documents, 'type', page.entries)?.plural ?? ''}`
-                    : 'one page'}
-                </td>
-                <td className="places">{placesOf(documents, page)}</td>
-                <td>
-                  <Switch
-                    size="small"
-                    aria-label={`Publish ${page.path}`}
-                    checked={!page.draft}
-                    onChange={(on) =>
-                      sync.edit({ name: 'setPage', args: { page: page.id, set: { draft: !on } } })
-                    }
-                  />{' '}
-                  <span className="quiet">{page.draft ? 'draft' : ''}</span>
-                </td>
-                <td>
-                  <Popconfirm
-                    title={`Remove ${page.path}?`}
-                    description={`This takes ${count(Object.keys(page.nodes).length, 'element')} with it. Undo brings it back; it stays published until the next release.`}
-                    okText="Remove"
-                    cancelText="Keep"
-                    onConfirm={() => sync.edit({ name: 'removePage', args: { page: page.id } })}
-                  >
-                    <Button size="small" type="text" aria-label={`Remove ${page.path}`}>
-                      remove
-                    </Button>
-                  </Popconfirm>
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-      <AddPage open={adding} onClose={() => setAdding(false)} />
+      {rows.length === 0 ? (
+        <p className="first-steps">
+          There is no page yet. The first one is the home page, at <code>/</code>.{' '}
+          <Button size="small" type="primary" onClick={() => setAdding('')}>
+            Add the first page
+          </Button>
+        </p>
+      ) : null}
+      {rows.length > 0 && found.length === 0 ? <p>No page is found by that.</p> : null}
+      <ManyPages pages={chosen.map(({ page }) => page)} onDone={() => setTicked(new Set())} />
+      {found.length > 0 ? (
+        <table className="screen-table pages" aria-label="Pages">
+          <thead>
+            <tr>
+              <th scope="col" className="tick">
+                <Checkbox
+                  aria-label="All pages"
+                  checked={chosen.length === found.length}
+                  indeterminate={chosen.length > 0 && chosen.length < found.length}
+                  onChange={({ target }) =>
+                    tick(
+                      found.map(({ page }) => page.id),
+                      target.checked,
+                    )
+                  }
+                />
+              </th>
+              <th scope="col">Path</th>
+              <th scope="col">Name</th>
+              <th scope="col">Made from</th>
+              <th scope="col">Places</th>
+              <th scope="col">Publish</th>
+              <th scope="col">
+                <span className="for-readers">Acts</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {found.map((row) => (
+              <PageLine
+                key={row.page.id}
+                row={row}
+                beside={rows.filter(({ parent }) => parent === row.parent).map(({ page }) => page)}
+                ticked={ticked.has(row.page.id)}
+                onTick={(on) => tick([row.page.id], on)}
+                onAddBelow={() => setAdding(row.page.path)}
+              />
+            ))}
+          </tbody>
+        </table>
+      ) : null}
+      <AddPage
+        key={adding ?? ''}
+        open={adding !== null}
+        under={adding ?? ''}
+        onClose={() => setAdding(null)}
+      />
     </>
   );
 }
 
-/** The path, changed in place; links to the page keep working and the old path leads here. */
-function PathCell({ page }: { page: PageDoc }): ReactNode {
+function PageLine({
+  row: { page, depth },
+  beside,
+  ticked,
+  onTick,
+  onAddBelow,
+}: {
+  row: PageRow;
+  /** The pages beside it and itself, in order. */
+  beside: readonly PageDoc[];
+  ticked: boolean;
+  onTick: (on: boolean) => void;
+  onAddBelow: () => void;
+}): ReactNode {
+  const { documents, reach } = useDerived();
   const sync = useSync();
-  const [typed, setTyped] = useState<string | null>(null);
-  const commit = () => {
-    if (typed !== null && typed !== page.path)
-      sync.edit({ name: 'setPath', args: { page: page.id, path: typed.trim() } });
-    setTyped(null);
-  };
+  const below = pagesBelow(documents, page);
   const former = Object.keys(page.former);
+  const isPerEntry = page.entries !== null;
+  const duplicate = () => {
+    const pages = allOf(documents, 'page');
+    const names = new Set(pages.map(({ name }) => name));
+    let name = page.name;
+    for (let n = 2; names.has(name); n += 1) name = `${page.name.replace(/ \d+$/, '')} ${n}`;
+    const path = freePath(page.path, new Set(pages.map((each) => each.path)));
+    const { order: _, ...rest } = page;
+    const copy: PageDoc = {
+      ...rest,
+      id: newId(),
+      name,
+      path,
+      draft: true,
+      former: {},
+      title:
+        page.title.is === 'value' && page.title.type === 'text' && page.title.value === page.name
+          ? text(name)
+          : page.title,
+    };
+    sync.edit({ name: 'addPage', args: { page: copy } });
+  };
+  /** Past the neighbour: those beside it get orders of their own the first time. */
+  const step = (by: -1 | 1) => {
+    const pages = inPlace(beside);
+    const at = pages.findIndex(({ id }) => id === page.id);
+    const to = at + by;
+    if (to < 0 || to >= pages.length || pages[to]!.path === '/') return;
+    const orders = ordersFor(pages.length);
+    const orderOf = (i: number) => pages[i]?.order ?? orders[i] ?? null;
+    const group = `order ${page.id} ${Date.now()}`;
+    const sorted = pages.every(
+      ({ order }, i) => i === 0 || (order ?? '') > (pages[i - 1]!.order ?? ''),
+    );
+    if (!sorted || pages.some(({ order }) => order === undefined)) {
+      const moved = [...pages];
+      moved.splice(at, 1);
+      moved.splice(to, 0, page);
+      moved.forEach((each, i) =>
+        sync.edit(
+          { name: 'setPage', args: { page: each.id, set: { order: orders[i]! } } },
+          { group },
+        ),
+      );
+      return;
+    }
+    const order =
+      by < 0
+        ? orderBetween(orderOf(to - 1), orderOf(to))
+        : orderBetween(orderOf(to), orderOf(to + 1));
+    sync.edit({ name: 'setPage', args: { page: page.id, set: { order } } }, { group });
+  };
   return (
-    <>
-      <Input
-        size="small"
-        variant="borderless"
-        className="path-input"
-        aria-label={`Path of ${page.name}`}
-        value={typed ?? page.path}
-        onChange={({ target }) => setTyped(target.value)}
-        onBlur={commit}
-        onPressEnter={commit}
-      />
-      {former.length > 0 ? (
-        <span className="quiet">
-          {former.join(', ')} {former.length === 1 ? 'leads' : 'lead'} here
+    <tr className={ticked ? 'chosen' : undefined}>
+      <td className="tick">
+        <Checkbox
+          aria-label={`Choose ${page.path}`}
+          checked={ticked}
+          onChange={({ target }) => onTick(target.checked)}
+        />
+      </td>
+      <td style={{ paddingInlineStart: 12 + depth * 20 }}>
+        <DraftField
+          mono
+          label={`Path of ${page.name}`}
+          stored={page.path}
+          edit={(path) => ({
+            name: 'setPath',
+            args: {
+              page: page.id,
+              path: path.trim(),
+              ...(below.length > 0 ? { below: true } : {}),
+            },
+          })}
+        />
+        {below.length > 0 ? (
+          <span className="quiet">{count(below.length, 'page')} below goes along</span>
+        ) : null}
+        {former.length > 0 ? (
+          <span className="quiet">
+            {' '}
+            {former.join(', ')} {former.length === 1 ? 'leads' : 'lead'} here
+          </span>
+        ) : null}
+      </td>
+      <td>
+        <Popover
+          placement="right"
+          mouseEnterDelay={0.3}
+          destroyOnHidden
+          content={<PagePicture page={page} />}
+        >
+          <Link to={`/sites/${sync.site}/bench/${page.id}`} className="open-bench">
+            {page.name}
+          </Link>
+        </Popover>
+      </td>
+      <td>
+        {isPerEntry
+          ? `${count(reach.publishedAt(page.id), 'entry', 'entries')} of ${docOf(documents, 'type', page.entries!)?.plural ?? ''}`
+          : 'one page'}
+      </td>
+      <td className="places">{placesOf(documents, page)}</td>
+      <td>
+        <Switch
+          size="small"
+          aria-label={`Publish ${page.path}`}
+          checked={!page.draft}
+          onChange={(on) =>
+            sync.edit({ name: 'setPage', args: { page: page.id, set: { draft: !on } } })
+          }
+        />{' '}
+        <span className="quiet">{page.draft ? 'draft' : ''}</span>
+      </td>
+      <td>
+        <span className="row-acts">
+          {page.path === '/' ? null : (
+            <>
+              <Button
+                size="small"
+                type="text"
+                icon={<ArrowUp size={13} aria-hidden />}
+                aria-label={`${page.path}: further up`}
+                title="Further up"
+                onClick={() => step(-1)}
+              />
+              <Button
+                size="small"
+                type="text"
+                icon={<ArrowDown size={13} aria-hidden />}
+                aria-label={`${page.path}: further down`}
+                title="Further down"
+                onClick={() => step(1)}
+              />
+            </>
+          )}
+          {isPerEntry ? null : (
+            <Button
+              size="small"
+              type="text"
+              aria-label={`Add a page below ${page.path}`}
+              onClick={onAddBelow}
+            >
+              add below
+            </Button>
+          )}
+          <Button
+            size="small"
+            type="text"
+            aria-label={`Duplicate ${page.path}`}
+            onClick={duplicate}
+          >
+            duplicate
+          </Button>
+          <Popconfirm
+            title={`Remove ${page.path}?`}
+            description={`This takes ${count(Object.keys(page.nodes).length, 'element')} with it. Undo brings it back; it stays published until the next release.`}
+            okText="Remove"
+            cancelText="Keep"
+            onConfirm={() => sync.edit({ name: 'removePage', args: { page: page.id } })}
+          >
+            <Button size="small" type="text" aria-label={`Remove ${page.path}`}>
+              remove
+            </Button>
+          </Popconfirm>
         </span>
-      ) : null}
-    </>
+      </td>
+    </tr>
+  );
+}
+
+/** What can be done to several pages at once, each as one step to undo. */
+function ManyPages({
+  pages,
+  onDone,
+}: {
+  pages: readonly PageDoc[];
+  onDone: () => void;
+}): ReactNode {
+  const sync = useSync();
+  if (pages.length === 0) return null;
+  const drafts = (draft: boolean) => {
+    const group = `drafts ${newId()} 1`;
+    for (const { id } of pages)
+      sync.edit({ name: 'setPage', args: { page: id, set: { draft } } }, { group });
+    onDone();
+  };
+  const remove = () => {
+    const group = `pages ${newId()} 1`;
+    for (const { id } of pages) sync.edit({ name: 'removePage', args: { page: id } }, { group });
+    onDone();
+  };
+  return (
+    <div className="many-pages" role="group" aria-label="Chosen pages">
+      <span>{count(pages.length, 'page')} chosen</span>
+      <Button size="small" onClick={() => drafts(false)}>
+        Publish with the next release
+      </Button>
+      <Button size="small" onClick={() => drafts(true)}>
+        Make drafts
+      </Button>
+      <Popconfirm
+        title={`Remove ${count(pages.length, 'page')}?`}
+        description={`${pages.map(({ path }) => path).join(', ')}. One undo brings all back.`}
+        okText="Remove them"
+        cancelText="Keep them"
+        onConfirm={remove}
+      >
+        <Button size="small">Remove</Button>
+      </Popconfirm>
+      <Button size="small" type="text" onClick={onDone}>
+        choose none
+      </Button>
+    </div>
   );
 }
 
@@ -132,87 +360,4 @@ function placesOf(documents: Documents, page: PageDoc): string {
     if (node.kind === 'instance' && node.place.parent !== null)
       names.add(shortName(docOf(documents, 'component', node.component)?.name ?? 'gone'));
   return [...names].sort().join(', ');
-}
-
-function AddPage({ open, onClose }: { open: boolean; onClose: () => void }): ReactNode {
-  const { documents } = useDerived();
-  const sync = useSync();
-  const [name, setName] = useState('');
-  const [path, setPath] = useState('');
-  const [entries, setEntries] = useState<string>('');
-  const suggested =
-    '/' +
-    name
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '') +
-    (entries ? '/<slug>' : '');
-  const { surround } = documents.site;
-  const add = () => {
-    if (surround === null) return;
-    const id = newId();
-    const page: PageDoc = {
-      id,
-      kind: 'page',
-      format: FORMAT,
-      name: name.trim(),
-      path: path.trim() || suggested,
-      title: text(name.trim()),
-      description: text(''),
-      draft: true,
-      entries: entries || null,
-      former: {},
-      nodes: {
-        [newId()]: {
-          kind: 'instance',
-          place: { parent: null, order: 'a0' },
-          component: surround,
-          values: {},
-          style: {},
-        },
-      },
-    };
-    if (!sync.edit({ name: 'addPage', args: { page } })) return;
-    setName('');
-    setPath('');
-    onClose();
-  };
-  return (
-    <Modal
-      open={open}
-      title="Add a page"
-      okText="Add the page"
-      onOk={add}
-      okButtonProps={{ disabled: name.trim() === '' }}
-      onCancel={onClose}
-    >
-      <p>It stands in the surround and begins as a draft.</p>
-      <label className="field">
-        Name <Input value={name} onChange={({ target }) => setName(target.value)} />
-      </label>
-      <label className="field">
-        Path{' '}
-        <Input
-          value={path}
-          placeholder={suggested}
-          onChange={({ target }) => setPath(target.value)}
-        />
-      </label>
-      <div className="field">
-        <span id="made-from">Made from</span>
-        <Select
-          aria-labelledby="made-from"
-          value={entries}
-          options={[
-            { value: '', label: 'one page' },
-            ...allOf(documents, 'type').map(({ id, plural }) => ({
-              value: id,
-              label: `each of ${plural}`,
-            })),
-          ]}
-          onChange={setEntries}
-        />
-      </div>
-    </Modal>
-  );
 }

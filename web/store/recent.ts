@@ -1,4 +1,4 @@
-import { keep, kept } from '../../store/kept';
+import { keep, kept } from './kept';
 
 const KEY = 'sormet.go-line.recent';
 /** How many choices are remembered. */

@@ -1,0 +1,68 @@
+import { LessThan, Not, IsNull } from 'typeorm';
+import { newId } from '@sormet/core/model';
+import { beginSite, copySite } from '@sormet/core/edit';
+import type { RemovedSite, SiteRequest } from '@sormet/core/api';
+import { SiteEntity, type SiteRow } from '../database/entities';
+import type { SiteStore } from '../database/site-store';
+import { Problem } from '../http/problem';
+import { storeSite } from '../load-site';
+import { freeAddress } from './free-address';
+
+/** How long a removed site can be brought back, in days. */
+export const KEPT_DAYS = 30;
+const DAY = 24 * 60 * 60 * 1000;
+
+/**
+ * Makes a site: empty, with some pages, or as a copy of another.
+ * @returns its id
+ * @throws a 422 problem when its address is taken, a 404 problem when what should be copied is not there
+ */
+export async function makeSite(
+  store: SiteStore,
+  { begins, ...asked }: SiteRequest,
+): Promise<string> {
+  const documents =
+    typeof begins === 'string' ? beginSite(asked, begins) : await copied(store, begins.copy);
+  const id = newId();
+  await store.database.transaction(async (manager) => {
+    await freeAddress(manager.getRepository(SiteEntity), asked.slug, id);
+    await storeSite(manager, id, documents);
+  });
+  return id;
+
+  async function copied(from: SiteStore, of: string) {
+    const site = await from.site(of);
+    if (!site) throw new Problem(404, 'Not found', 'The site to copy is not there.');
+    return copySite((await from.state(site)).documents, asked);
+  }
+}
+
+/** Removes a site: from now on it is not there, and kept for some time. @throws a 422 problem when its name is another */
+export async function removeSite(store: SiteStore, site: SiteRow, name: string): Promise<void> {
+  if (name.trim() !== site.name)
+    throw new Problem(422, 'Refused', `The name of this site is “${site.name}”.`, {
+      pointer: '/name',
+      reason: 'is not its name',
+    });
+  await store.database.getRepository(SiteEntity).update({ id: site.id }, { removed: new Date() });
+}
+
+/** The sites that were removed and can be brought back; those whose time is over are deleted for good first. */
+export async function removedSites(store: SiteStore): Promise<RemovedSite[]> {
+  const sites = store.database.getRepository(SiteEntity);
+  await sites.delete({ removed: LessThan(new Date(Date.now() - KEPT_DAYS * DAY)) });
+  const rows = await sites.find({ where: { removed: Not(IsNull()) }, order: { removed: 'DESC' } });
+  return rows.map(({ id, name, removed }) => ({
+    id,
+    name,
+    removed: removed!.toISOString(),
+    until: new Date(removed!.getTime() + KEPT_DAYS * DAY).toISOString(),
+  }));
+}
+
+/** Brings a removed site back as it was. @throws a 404 problem when none of this id was removed */
+export async function bringBack(store: SiteStore, id: string): Promise<void> {
+  const sites = store.database.getRepository(SiteEntity);
+  const { affected } = await sites.update({ id, removed: Not(IsNull()) }, { removed: null });
+  if (affected !== 1) throw new Problem(404, 'Not found', 'No site of this name was removed.');
+}

@@ -1,0 +1,94 @@
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useDraggable } from '@dnd-kit/core';
+import { doEdit, isRefusal, plant, STARTERS, emptyComponent } from '@sormet/core/edit';
+import type { Documents } from '@sormet/core/model';
+import { build, Linker, type Built } from '@sormet/core/resolve';
+import { dataOf } from '@sormet/core/value';
+import { BASE_WIDTH } from '../canvas/Canvas';
+import { Picture } from '../canvas/Picture';
+import { idOf, withPictures, type Placeable } from '../canvas/placing';
+import { useDerived } from '../site/SiteProvider';
+import { placeholderPicture } from '../values/placeholder-picture';
+
+/** How large the picture may be on the screen, in CSS px. */
+const ROOM = { width: 460, height: 320 };
+
+/** A picture of something of the shelf, beside it: what it looks like here, and how large it is at its full size. */
+export function ShelfPicture({
+  placeable,
+  beside,
+  onHold,
+  onLeave,
+}: {
+  placeable: Placeable;
+  /** The area of what is pointed at or walked to. */
+  beside: DOMRect;
+  /** Told that somebody points at the picture itself: it stays, and can be dragged to the page. */
+  onHold: () => void;
+  onLeave: () => void;
+}): ReactNode {
+  const { attributes, listeners, setNodeRef, isDragging } = useDraggable({
+    id: `picture-${idOf(placeable)}`,
+    data: placeable,
+  });
+  const shown = useShown(placeable);
+  const [size, setSize] = useState<{ width: number; height: number } | null>(null);
+  useEffect(() => setSize(null), [placeable]);
+  if (!shown) return null;
+  const top = Math.max(52, Math.min(beside.top - 24, window.innerHeight - ROOM.height - 60));
+  return (
+    <div
+      ref={setNodeRef}
+      className={isDragging ? 'shelf-picture dragging' : 'shelf-picture'}
+      style={{ left: beside.right + 10, top }}
+      {...listeners}
+      {...attributes}
+      tabIndex={-1}
+      aria-hidden
+      onPointerEnter={onHold}
+      onPointerLeave={onLeave}
+    >
+      <Picture
+        documents={shown.documents}
+        built={shown.built}
+        drawn={BASE_WIDTH}
+        width={ROOM.width}
+        height={ROOM.height}
+        onMeasure={setSize}
+      />
+      <p>
+        {size
+          ? `${Math.round(size.width)} × ${Math.round(size.height)} px at its full size · drag it to the page`
+          : 'drawing …'}
+      </p>
+    </div>
+  );
+}
+
+/** What of the shelf is shown, as a document of its own: components are there, what one begins from is made for it. */
+function useShown(placeable: Placeable): { documents: Documents; built: Built } | undefined {
+  const { documents, builtOf } = useDerived();
+  return useMemo(() => {
+    if (placeable.is === 'component') {
+      const built = builtOf(placeable.id, undefined);
+      return built && { documents, built };
+    }
+    if (placeable.is === 'slot') return undefined;
+    const starter = STARTERS.find(({ key }) => key === placeable.key);
+    if (!starter) return undefined;
+    const component = emptyComponent('Sections/Picture');
+    const { nodes } = plant(starter.branch(), { parent: null, order: 'a0' });
+    const done = doEdit(documents, {
+      name: 'addComponent',
+      args: {
+        component: { ...component, nodes: withPictures(nodes, placeholderPicture(documents)) },
+      },
+    });
+    if (isRefusal(done)) return undefined;
+    const linked = new Linker().link(done.documents, component.id);
+    return {
+      documents: done.documents,
+      built: build(linked, dataOf(done.documents), undefined),
+    };
+  }, [documents, builtOf, placeable]);
+}

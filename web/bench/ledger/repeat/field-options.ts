@@ -1,0 +1,49 @@
+import {
+  docOf,
+  inOrder,
+  own,
+  type Documents,
+  type Literal,
+  type TypeDoc,
+  type TypeSpec,
+} from '@sormet/core/model';
+import { emptyLiteral } from '@sormet/core/edit';
+
+/** A field that entries can be compared or sorted by: of their type, or one of what a field refers to. */
+export interface FieldOption {
+  /** The path as one word, for lists. */
+  readonly value: string;
+  readonly label: string;
+  readonly path: string[];
+  readonly type: TypeSpec;
+  /** What a condition on it compares with at first. */
+  readonly empty: Literal;
+}
+
+/** The fields of a content type and those across one reference, in order. */
+export function fieldOptions(documents: Documents, type: TypeDoc): FieldOption[] {
+  return inOrder(type.fields).flatMap(([id, field]) => {
+    const of = field.type.kind === 'entry' ? field.type.of : undefined;
+    const other = of === undefined ? undefined : docOf(documents, 'type', of);
+    return [
+      optionOf([id], field.label.toLowerCase(), field.type),
+      ...inOrder(other?.fields ?? {}).map(([inner, each]) =>
+        optionOf(
+          [id, inner],
+          `${field.label.toLowerCase()} · ${each.label.toLowerCase()}`,
+          each.type,
+        ),
+      ),
+    ];
+  });
+}
+
+function optionOf(path: string[], label: string, type: TypeSpec): FieldOption {
+  return { value: path.join('/'), label, path, type, empty: emptyLiteral(type) };
+}
+
+/** How a path is called where its type is known; what is gone says so. */
+export function pathLabel(documents: Documents, type: TypeDoc, path: readonly string[]): string {
+  const found = fieldOptions(documents, type).find(({ value }) => value === path.join('/'));
+  return found?.label ?? (own(type.fields, path[0]!) ? 'a longer path' : 'a field that is gone');
+}

@@ -1,0 +1,75 @@
+import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { createPortal } from 'react-dom';
+import type { Documents } from '@sormet/core/model';
+import type { Built } from '@sormet/core/resolve';
+import { CanvasCss } from './canvas-css';
+import { Draw } from './draw';
+import { Registry } from './registry';
+import { useFrame } from './use-frame';
+import './Picture.css';
+
+/**
+ * A live picture of a document, small: drawn as the canvas draws it, nothing in it can be pressed or reached.
+ * @param drawn at which width it is drawn, in CSS px
+ * @param width how wide the picture may be on the screen, and how high
+ * @param atMost the share of its full size that it never exceeds
+ */
+export function Picture({
+  documents,
+  built,
+  drawn,
+  width,
+  height,
+  atMost = 1,
+  onMeasure,
+}: {
+  documents: Documents;
+  built: Built;
+  drawn: number;
+  width: number;
+  height: number;
+  atMost?: number;
+  /** Told how large what is drawn is, in its own CSS px. */
+  onMeasure?: (size: { width: number; height: number }) => void;
+}): ReactNode {
+  const registry = useMemo(() => new Registry(), []);
+  const styles = useMemo(() => new CanvasCss(), []);
+  const css = useMemo(() => styles.of(documents, built.linked), [styles, documents, built]);
+  const frame = useFrame({ css, language: documents.site.language, built, width: drawn });
+  const natural = Math.min(drawn, frame.natural ?? drawn);
+  const scale = Math.min(atMost, width / natural, 1);
+  const told = useRef('');
+  const [isMeasured, setMeasured] = useState(false);
+  const size = { width: natural, height: frame.height };
+  if (frame.body && told.current !== JSON.stringify(size)) {
+    told.current = JSON.stringify(size);
+    queueMicrotask(() => {
+      onMeasure?.(size);
+      setMeasured(true);
+    });
+  }
+  return (
+    <div
+      className="picture"
+      inert
+      style={{
+        width: natural * scale,
+        height: Math.min(height, frame.height * scale),
+        visibility: isMeasured ? undefined : 'hidden',
+      }}
+    >
+      <iframe
+        ref={frame.frame}
+        src="/canvas"
+        title="Picture"
+        tabIndex={-1}
+        aria-hidden
+        onLoad={frame.onLoad}
+        style={{ width: drawn, height: frame.height, transform: `scale(${scale})` }}
+      />
+      {frame.body && built.root
+        ? createPortal(<Draw node={built.root} registry={registry} />, frame.body)
+        : null}
+    </div>
+  );
+}

@@ -1,0 +1,91 @@
+import { useState, type ReactNode } from 'react';
+import { Input, Modal, Select } from 'antd';
+import { allOf } from '@sormet/core/model';
+import { emptyPage, isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { slugOf } from '../sites/slug';
+
+/** Adds a page: its name, its path and what it is made from; it begins as a draft, in the site's surround. */
+export function AddPage({
+  open,
+  under = '',
+  onClose,
+}: {
+  open: boolean;
+  /** The path of the page it should stand under. */
+  under?: string;
+  onClose: () => void;
+}): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const [name, setName] = useState('');
+  const [path, setPath] = useState('');
+  const [entries, setEntries] = useState('');
+  const [wrong, setWrong] = useState('');
+  const base = under === '/' ? '' : under;
+  const suggested = `${base}/${name.trim() === '' ? '' : slugOf(name)}${entries ? '/<slug>' : ''}`;
+  const add = () => {
+    const page = emptyPage(documents, path.trim() || suggested, name.trim());
+    const edit: NamedEdit = {
+      name: 'addPage',
+      args: { page: { ...page, entries: entries || null } },
+    };
+    const tried = runEdit(documents, edit);
+    if (isRefusal(tried)) {
+      setWrong(tried.refused);
+      return;
+    }
+    sync.edit(edit);
+    setName('');
+    setPath('');
+    setWrong('');
+    onClose();
+  };
+  return (
+    <Modal
+      open={open}
+      title="Add a page"
+      okText="Add the page"
+      onOk={add}
+      okButtonProps={{ disabled: name.trim() === '' }}
+      onCancel={onClose}
+    >
+      <p>It stands in the surround and begins as a draft.</p>
+      <label className="field">
+        Name <Input value={name} onChange={({ target }) => setName(target.value)} />
+      </label>
+      <label className="field">
+        Path{' '}
+        <Input
+          value={path}
+          placeholder={suggested}
+          status={wrong ? 'error' : ''}
+          onChange={({ target }) => {
+            setPath(target.value);
+            setWrong('');
+          }}
+        />
+      </label>
+      {wrong ? (
+        <p className="cell-error" role="alert">
+          {wrong}
+        </p>
+      ) : null}
+      <div className="field">
+        <span id="made-from">Made from</span>
+        <Select
+          aria-labelledby="made-from"
+          value={entries}
+          options={[
+            { value: '', label: 'one page' },
+            ...allOf(documents, 'type').map(({ id, plural }) => ({
+              value: id,
+              label: `each of ${plural}`,
+            })),
+          ]}
+          onChange={setEntries}
+        />
+      </div>
+    </Modal>
+  );
+}

@@ -1,0 +1,67 @@
+import { byOrder, ordersFor, type PageDoc } from '@sormet/core/model';
+
+/** A page with those below it in the tree of paths. */
+export interface PageRow {
+  readonly page: PageDoc;
+  readonly depth: number;
+  /** The page it stands under; nothing at the top. */
+  readonly parent: string | undefined;
+}
+
+/**
+ * Pages as a tree by path, each behind the page whose path begins its own, the home page first; beside each other in
+ * the order somebody gave them, else by path.
+ */
+export function pageRows(pages: readonly PageDoc[]): PageRow[] {
+  const byPath = new Map(pages.map((page) => [page.path, page]));
+  const parentOf = ({ path }: PageDoc): PageDoc | undefined => {
+    for (let at = above(path); at !== ''; at = above(at)) {
+      const found = byPath.get(at);
+      if (found) return found;
+    }
+    return undefined;
+  };
+  const children = new Map<string | undefined, PageDoc[]>();
+  for (const page of pages) {
+    const parent = parentOf(page)?.id;
+    const list = children.get(parent);
+    if (list) list.push(page);
+    else children.set(parent, [page]);
+  }
+  const rows: PageRow[] = [];
+  const add = (parent: string | undefined, depth: number) => {
+    for (const page of inPlace(children.get(parent) ?? [])) {
+      rows.push({ page, depth, parent });
+      add(page.id, depth + 1);
+    }
+  };
+  add(undefined, 0);
+  return rows;
+}
+
+/** Pages that stand beside each other, in order. */
+export function inPlace(pages: readonly PageDoc[]): PageDoc[] {
+  const byPath = [...pages].sort((a, b) => (a.path < b.path ? -1 : 1));
+  const orders = ordersFor(byPath.length);
+  return byPath
+    .map((page, i): [PageDoc, string] => [
+      page,
+      page.path === '/' ? '0' : (page.order ?? orders[i]!),
+    ])
+    .sort(([a, x], [b, y]) => byOrder([a.path, { order: x }], [b.path, { order: y }]))
+    .map(([page]) => page);
+}
+
+function above(path: string): string {
+  return path.slice(0, path.lastIndexOf('/'));
+}
+
+/** A path that no page has: the same with a number behind its last part, before that of the entries. */
+export function freePath(path: string, taken: ReadonlySet<string>): string {
+  const slug = path.endsWith('/<slug>') ? '/<slug>' : '';
+  const base = (slug ? path.slice(0, -slug.length) : path).replace(/-\d+$/, '');
+  let next = path;
+  for (let n = 2; taken.has(next); n += 1)
+    next = (base === '/' || base === '' ? '/page' : base) + `-${n}` + slug;
+  return next;
+}

@@ -1,0 +1,230 @@
+import { useState, type ReactNode } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { Button, InputNumber, Popconfirm } from 'antd';
+import { allOf, IMAGE, newId, own, type Documents } from '@sormet/core/model';
+import { shortName } from '@sormet/core/edit';
+import { widthsOf } from '@sormet/core/style';
+import { count } from '../../bench/words';
+import { Keys } from '../../bench/Keys';
+import { DraftField } from '../../values/DraftField';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { useApp, useAppDispatch } from '../../store/store';
+import { ChoiceCell } from '../../values/ChoiceCell';
+import { ValueCell } from '../../values/ValueCell';
+import { RemoveSite } from '../sites/RemoveSite';
+import './SettingsScreen.css';
+import '../screens.css';
+
+/** What is said of the site as a whole: each is set where it stands, and holds at once. */
+export function SettingsScreen(): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const summary = useApp((state) => state.site.summary);
+  const [removing, setRemoving] = useState(false);
+  const { site } = documents;
+  return (
+    <>
+      <div className="screen-head">
+        <h1>Settings</h1>
+      </div>
+      <table className="screen-table settings" aria-label="Settings">
+        <tbody>
+          <Row
+            label="name"
+            note="as people who work on it see it, and the title of pages without one"
+          >
+            <DraftField
+              label="Name of the site"
+              stored={site.name}
+              edit={(name) => ({ name: 'setSite', args: { set: { name } } })}
+            />
+          </Row>
+          <Row
+            label="address"
+            note="the first part of its address; the old one leads nowhere afterwards"
+          >
+            <DraftField
+              mono
+              label="Address of the site"
+              stored={site.slug}
+              edit={(slug) => ({ name: 'setSite', args: { set: { slug } } })}
+            />
+          </Row>
+          <Row label="language" note="of its pages, as a language tag (BCP 47): en, de-AT">
+            <DraftField
+              mono
+              label="Language of the pages"
+              stored={site.language}
+              edit={(language) => ({ name: 'setSite', args: { set: { language } } })}
+            />
+          </Row>
+          <Row label="surround" note="around every new page; a page can have another">
+            <ChoiceCell
+              label="Surround of new pages"
+              chosen={site.surround ?? ''}
+              options={[
+                { value: '', label: 'none' },
+                ...allOf(documents, 'component')
+                  .filter(({ id, slots }) => id === site.surround || Object.keys(slots).length > 0)
+                  .map(({ id, name }) => ({ value: id, label: shortName(name) })),
+              ]}
+              onChoose={(chosen) =>
+                sync.edit({
+                  name: 'setSite',
+                  args: { set: { surround: chosen === '' ? null : chosen } },
+                })
+              }
+            />
+          </Row>
+          <Row label="icon" note="shown by browsers beside the title">
+            <ValueCell
+              type={IMAGE}
+              value={
+                site.icon === undefined ? undefined : { type: 'image', value: { asset: site.icon } }
+              }
+              label="Icon of the site"
+              placeholder="none yet"
+              onChange={(value) => {
+                const asset = value.type === 'image' ? (value.value?.asset ?? null) : null;
+                sync.edit({ name: 'setSite', args: { set: { icon: asset } } });
+              }}
+            />
+          </Row>
+          <Row label="widths" note="what is declared at one holds on screens as wide or narrower">
+            <Widths documents={documents} />
+          </Row>
+          <Row label="keys" note="which single key does what, in this browser">
+            <Button size="small" onClick={() => dispatch(benchActions.showKeys(true))}>
+              List and change the keys
+            </Button>
+          </Row>
+          <Row label="remove" note="kept for thirty days, and brought back from the list of sites">
+            <Button size="small" danger onClick={() => setRemoving(true)}>
+              Remove this site …
+            </Button>
+          </Row>
+        </tbody>
+      </table>
+      <p className="quiet">
+        Every change is in the history and can be taken back. <Link to="/">All sites</Link>
+      </p>
+      <RemoveSite
+        site={removing ? summary : null}
+        onClose={(removed) => {
+          setRemoving(false);
+          if (removed) void navigate('/');
+        }}
+      />
+      <Keys />
+    </>
+  );
+}
+
+function Row({
+  label,
+  note,
+  children,
+}: {
+  label: string;
+  note: string;
+  children: ReactNode;
+}): ReactNode {
+  return (
+    <tr>
+      <th scope="row">{label}</th>
+      <td>{children}</td>
+      <td className="quiet">{note}</td>
+    </tr>
+  );
+}
+
+/** The site's widths, from wide to narrow; one is taken away only after it was said what is declared there. */
+function Widths({ documents }: { documents: Documents }): ReactNode {
+  const sync = useSync();
+  const [added, setAdded] = useState<number | null>(null);
+  const set = (width: string, max: number | null) =>
+    sync.edit({ name: 'setWidth', args: { width, max } });
+  return (
+    <div className="widths">
+      <span>the base, on every screen</span>
+      {widthsOf(documents.site)
+        .filter(({ id }) => own(documents.site.widths, id))
+        .map(({ id, max }) => {
+          const declared = declaredAt(documents, id);
+          return (
+            <span key={id} className="width-line">
+              up to
+              <DraftField
+                mono
+                label={`Width of up to ${max} px`}
+                stored={String(max)}
+                edit={(typed) => ({
+                  name: 'setWidth',
+                  args: { width: id, max: Math.round(Number(typed)) },
+                })}
+              />
+              px · {count(declared, 'declaration')}
+              <Popconfirm
+                title={`Take the width of ${max} px away?`}
+                description={
+                  declared === 0
+                    ? 'Nothing is declared there.'
+                    : `${count(declared, 'declaration')} there ${declared === 1 ? 'holds' : 'hold'} nowhere any more. Undo brings all back.`
+                }
+                okText="Take it away"
+                cancelText="Keep it"
+                onConfirm={() => set(id, null)}
+              >
+                <button type="button" className="as-link">
+                  take away
+                </button>
+              </Popconfirm>
+            </span>
+          );
+        })}
+      <span className="width-line">
+        <InputNumber
+          size="small"
+          min={200}
+          max={4000}
+          placeholder="px"
+          aria-label="A new width, in px"
+          value={added}
+          onChange={setAdded}
+          onPressEnter={() => {
+            if (added !== null && set('w' + newId(), added)) setAdded(null);
+          }}
+        />
+        <Button
+          size="small"
+          disabled={added === null}
+          onClick={() => {
+            if (added !== null && set('w' + newId(), added)) setAdded(null);
+          }}
+        >
+          Add a width
+        </Button>
+      </span>
+    </div>
+  );
+}
+
+/** How many declarations of the whole site are made at a width. */
+function declaredAt(documents: Documents, width: string): number {
+  const at = (block: object) =>
+    Object.keys(block).filter((key) => key.endsWith('@' + width)).length;
+  let found = 0;
+  for (const block of Object.values(documents.tags.tags)) found += at(block);
+  for (const { style } of allOf(documents, 'style')) found += at(style);
+  for (const doc of [...allOf(documents, 'page'), ...allOf(documents, 'component')]) {
+    for (const node of Object.values(doc.nodes))
+      if (node.kind === 'element' || node.kind === 'instance') found += at(node.style);
+    if (doc.kind === 'component')
+      for (const { patch } of Object.values(doc.rules))
+        for (const { style } of Object.values(patch)) found += at(style ?? {});
+  }
+  return found;
+}

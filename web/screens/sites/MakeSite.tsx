@@ -1,0 +1,135 @@
+import { useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { AutoComplete, Form, Input, InputNumber, Modal, Radio, Select } from 'antd';
+import type { SiteRequest, SiteSummary } from '@sormet/core/api';
+import { api, ApiProblem } from '../../site/api';
+import { LANGUAGES } from './languages';
+import { slugOf } from './slug';
+
+interface Asked {
+  begins: 'empty' | 'start' | 'copy';
+  copy: string;
+  name: string;
+  slug: string;
+  language: string;
+  width: number;
+}
+
+const FIRST: Asked = {
+  begins: 'start',
+  copy: '',
+  name: '',
+  slug: '',
+  language: 'en',
+  width: 720,
+};
+
+/** Makes a site: how it begins, what it is called, in which language, and its first narrower width. */
+export function MakeSite({
+  open,
+  sites,
+  onClose,
+}: {
+  open: boolean;
+  sites: readonly SiteSummary[];
+  onClose: () => void;
+}): ReactNode {
+  const navigate = useNavigate();
+  const [form] = Form.useForm<Asked>();
+  const [busy, setBusy] = useState(false);
+  const name = Form.useWatch('name', form) ?? '';
+  const begins = Form.useWatch('begins', form) ?? FIRST.begins;
+  const make = (asked: Asked) => {
+    const request: SiteRequest = {
+      begins: asked.begins === 'copy' ? { copy: asked.copy } : asked.begins,
+      name: asked.name.trim(),
+      slug: asked.slug || slugOf(asked.name),
+      language: asked.language,
+      width: asked.width,
+    };
+    setBusy(true);
+    api.makeSite(request).then(
+      (site) => void navigate(`/sites/${site.id}`),
+      (problem: Error) => {
+        setBusy(false);
+        const at = problem instanceof ApiProblem ? problem.more['pointer'] : undefined;
+        const field = at === '/name' ? 'name' : at === '/language' ? 'language' : 'slug';
+        form.setFields([{ name: field, errors: [problem.message] }]);
+      },
+    );
+  };
+  return (
+    <Modal
+      open={open}
+      title="Make a site"
+      okText="Make the site"
+      cancelText="Leave it"
+      confirmLoading={busy}
+      onOk={() => form.submit()}
+      onCancel={onClose}
+      destroyOnHidden
+    >
+      <Form<Asked>
+        form={form}
+        layout="vertical"
+        initialValues={{ ...FIRST, copy: sites[0]?.id ?? '' }}
+        onFinish={make}
+      >
+        <Form.Item name="begins" label="Begins">
+          <Radio.Group
+            options={[
+              { value: 'start', label: 'with some pages and news' },
+              { value: 'empty', label: 'empty, with a surround' },
+              ...(sites.length > 0 ? [{ value: 'copy', label: 'as a copy' }] : []),
+            ]}
+          />
+        </Form.Item>
+        {begins === 'copy' ? (
+          <Form.Item name="copy" label="A copy of">
+            <Select options={sites.map(({ id, name: label }) => ({ value: id, label }))} />
+          </Form.Item>
+        ) : null}
+        <Form.Item
+          name="name"
+          label="Name"
+          rules={[{ required: true, whitespace: true, message: 'A site has a name.' }]}
+        >
+          <Input autoFocus maxLength={120} onPressEnter={() => form.submit()} />
+        </Form.Item>
+        <Form.Item
+          name="slug"
+          label="Address"
+          rules={[
+            {
+              pattern: /^[a-z0-9]+(-[a-z0-9]+)*$/,
+              message: 'Small letters, digits and single hyphens.',
+            },
+          ]}
+        >
+          <Input addonAfter=".localhost" placeholder={slugOf(name)} maxLength={120} />
+        </Form.Item>
+        <Form.Item
+          name="language"
+          label="Language of its pages"
+          rules={[
+            {
+              pattern: /^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/,
+              message: 'A language tag such as en or de-AT (BCP 47).',
+            },
+          ]}
+        >
+          <AutoComplete options={[...LANGUAGES]} />
+        </Form.Item>
+        {begins === 'copy' ? null : (
+          <Form.Item
+            name="width"
+            label="First narrower width, up to (px)"
+            extra="Declarations at this width hold on screens that are as wide or narrower."
+          >
+            <InputNumber min={200} max={4000} />
+          </Form.Item>
+        )}
+      </Form>
+    </Modal>
+  );
+}

@@ -1,0 +1,12 @@
+/** A name as a part of an address: `Larkhollow & sons` gives `larkhollow-sons`. */
+export function slugOf(name: string): string {
+  const slug = name
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60)
+    .replace(/-+$/, '');
+  return slug === '' ? 'site' : slug;
+}
