@@ -198,10 +198,7 @@ test.describe('at the bench', () => {
       await page.keyboard.press(key);
       at += key === 'ArrowDown' ? 1 : -1;
       await expect(focused).toHaveText(rows[at]!);
-      // A slot is nothing by itself: its instance is selected, which stands above it.
-      const isSlot = await focused.evaluate((row) => row.classList.contains('is-slot'));
-      const selected = page.locator('.outline-row.selected');
-      await expect(selected).toHaveText(rows[isSlot ? at - 1 : at]!);
+      await expect(page.locator('.outline-row.selected')).toHaveText(rows[at]!);
     }
   });
 
@@ -262,6 +259,19 @@ test.describe('at the bench', () => {
         await press('b');
         await expect(page.locator('.pane-definition')).toHaveCount(0);
       },
+      z: async () => {
+        const size = page.getByLabel('Size of the page, in percent');
+        await expect(page.getByRole('button', { name: 'fit' })).toBeVisible();
+        await press('z');
+        await expect(page.getByRole('button', { name: 'fit' })).toHaveCount(0);
+        await expect(size).not.toHaveValue('');
+      },
+      s: () =>
+        expect(page.getByRole('tab', { name: 'Style' })).toHaveAttribute('aria-selected', 'true'),
+      h: () =>
+        expect(page.getByRole('tab', { name: 'History' })).toHaveAttribute('aria-selected', 'true'),
+      v: () =>
+        expect(page.getByRole('tab', { name: 'Values' })).toHaveAttribute('aria-selected', 'true'),
       e: () => expect(bench.sentence).toContainText('Controls are exposed in a definition'),
       p: async () => {
         await expect(page.locator('.preview-frame')).toBeVisible();
@@ -277,7 +287,7 @@ test.describe('at the bench', () => {
     await press('Escape');
     await expect(dialog('Keys')).toBeHidden();
     // One right after the other: a dialog that has just been closed is no longer in the way.
-    for (const key of ['?', 'g', 'x', 'm', ',', '.', ']', '[', 'o', 'l', 'e', 'b', 'p']) {
+    for (const key of '? g x z m , . ] [ o l s h v e b p'.split(' ')) {
       await press(key);
       await tries[key]!();
       tried.add(key);

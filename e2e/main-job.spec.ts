@@ -155,17 +155,17 @@ test('one section is made reusable, exposed, bound and published', async ({ page
     await page.keyboard.press('Escape');
     await page.keyboard.press('Alt+ArrowUp');
     await page.keyboard.press('Alt+ArrowUp');
+    await page.getByRole('button', { name: 'what fits' }).click();
+    const offers = page.getByRole('group', { name: 'What fits' });
+    await expect(offers.locator('.fit')).toHaveCount(5);
+    await expect(offers.locator('.bound-holds').first()).toHaveText('Alderhithe');
+    await offers.getByRole('button', { name: 'Bind 5 values' }).click();
     await page.getByRole('combobox', { name: 'Picture, bound to' }).click();
-    const offered = page.locator('.ant-select-dropdown:visible .ant-select-item-option');
+    const offered = page.locator('.ant-select-dropdown:visible .bound-name');
     await expect(offered).toHaveText(['shed · picture']);
     await page.keyboard.press('Escape');
-    await bench.choose('Heading text, bound to', 'shed · name');
-    await bench.choose('Text, bound to', 'shed · summary');
-    await bench.choose('Picture, bound to', 'shed · picture');
     await bench.choose('Picture, when the field is empty', 'else hide');
-    await bench.choose('Picture alternative text, bound to', 'shed · alternative text');
     await bench.choose('Picture alternative text, when the field is empty', 'else nothing');
-    await bench.choose('Button address, bound to', 'shed · booking');
     const shed = canvas.locator('main > section').first();
     await expect(shed.locator('h2')).toHaveText('Alderhithe');
     await expect(shed.locator('img')).toHaveAttribute(

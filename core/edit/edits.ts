@@ -8,7 +8,7 @@ import { addComponent, makeComponent } from './components/making';
 import { nameComponent, removeComponent } from './components/naming';
 import { setGroup, setProperty } from './components/properties';
 import { addSlot, setSlot } from './components/slots';
-import { addEntry, removeEntry, setEntry, setField } from './content/entries';
+import { addEntry, addType, removeEntry, setEntry, setField } from './content/entries';
 import { refuse, type EditKind, type Past } from './define';
 import { addPage, removePage, setPage, setPath, setSurround } from './pages/pages';
 import { setQuery } from './repeats/queries';
@@ -66,6 +66,7 @@ export const EDITS = {
   setPath,
   setPage,
   setSurround,
+  addType,
   addEntry,
   removeEntry,
   setField,

@@ -4,7 +4,7 @@ import type { Documents } from './document-set';
 import type { ComponentDoc, Doc, Rule, TreeDoc } from './documents';
 import { allOf, docOf, ONLY_KINDS } from './documents';
 import { attributeFault, attributeType } from './attributes';
-import { isVoid, TAGS } from './html';
+import { isVoid, TAGS, takesText } from './html';
 import type { NodeId } from './ids';
 import { DEEPEST_TREE, LARGEST_TREE } from './limits';
 import { blockSources, chainOf, ruleSources, sourcesOf } from './node-sources';
@@ -176,6 +176,9 @@ function nodeFindings(doc: TreeDoc, id: NodeId, node: TreeNode): Finding[] {
   if (parent?.kind === 'text') findings.push({ path: at('place'), reason: 'stands in a text' });
   if (parent?.kind === 'element' && isVoid(parent.tag))
     findings.push({ path: at('place'), reason: `stands in ${parent.tag}, which holds nothing` });
+  if (node.kind === 'text' && parent?.kind === 'element' && !isVoid(parent.tag))
+    if (!takesText(parent.tag))
+      findings.push({ path: at('place'), reason: `${parent.tag} holds no words by itself` });
   if (parent?.kind === 'instance' && node.place.slot === undefined)
     findings.push({ path: at('place'), reason: 'stands in an instance, but in none of its slots' });
   if (
@@ -187,6 +190,8 @@ function nodeFindings(doc: TreeDoc, id: NodeId, node: TreeNode): Finding[] {
   if (node.kind === 'element') {
     if (!TAGS.has(node.tag))
       findings.push({ path: at('tag'), reason: `${node.tag} is no element that can be used` });
+    else if (!takesText(node.tag) && !isVoid(node.tag) && holdsWords(doc, id))
+      findings.push({ path: at('tag'), reason: `${node.tag} holds no words by itself` });
     for (const name in node.attributes) {
       const reason = attributeReason(node.tag, name, node.attributes[name]!);
       if (reason) findings.push({ path: at('attributes', name), reason });
@@ -203,6 +208,12 @@ function nodeFindings(doc: TreeDoc, id: NodeId, node: TreeNode): Finding[] {
       ...sourceFindings(doc, id, source).map((reason) => ({ path: at(...where), reason })),
     );
   return findings;
+}
+
+function holdsWords(doc: TreeDoc, id: NodeId): boolean {
+  return childrenOf(doc.nodes)
+    .of(id)
+    .some((child) => doc.nodes[child]!.kind === 'text');
 }
 
 /** The repeats that a node stands in, nearest first. What stands in "none" has no entry. */

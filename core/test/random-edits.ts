@@ -626,6 +626,10 @@ class Chooser {
         const width = choices.of([...Object.keys(documents.site.widths).sort(), id()])!;
         return { name, args: { width, max: choices.of([null, 480, 720])! } };
       }
+      case 'addType': {
+        const type = choices.of(allOf(documents, 'type'))!;
+        return { name, args: { type: { ...type, id: id(), name: `${type.name} ${step}` } } };
+      }
       case 'addEntry': {
         const entry = this.entry();
         if (!entry) return undefined;

@@ -54,7 +54,17 @@ export class LiveChanges {
     response.write(`retry: 1000\nevent: revision\ndata: ${JSON.stringify({ revision })}\n\n`);
     const windows = this.open.get(site) ?? new Set();
     this.open.set(site, windows.add(response));
-    request.on('close', () => windows.delete(response));
+    this.tellWhoIsHere(site);
+    request.on('close', () => {
+      windows.delete(response);
+      this.tellWhoIsHere(site);
+    });
+  }
+
+  /** Tells every window of a site that is open at this server how many there are. */
+  private tellWhoIsHere(site: string): void {
+    const windows = this.open.get(site)?.size ?? 0;
+    this.send(site, `event: here\ndata: ${JSON.stringify({ windows })}\n\n`);
   }
 
   private send(site: string, text: string): void {

@@ -3,7 +3,7 @@ import { useNavigate, useParams } from 'react-router';
 import { Button, Empty } from 'antd';
 import { docOf, rootOf, treeDocOf } from '@sormet/core/model';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions, keepFolds, keepZoom } from '../store/bench-slice';
+import { benchActions, keepFolds, keepLayout, keepZoom } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
 import { ContextMenu } from './actions/ContextMenu';
 import { useMakeComponent } from './actions/MakeComponent';
@@ -11,6 +11,7 @@ import { useBenchActions } from './actions/use-bench-actions';
 import { useBenchKeys } from './actions/use-bench-keys';
 import { Bar } from './Bar';
 import { Dragging } from './Dragging';
+import { FirstNotes } from './FirstNotes';
 import { GoLine } from './go-line/GoLine';
 import { Keys } from './Keys';
 import { Ledger } from './ledger/Ledger';
@@ -34,7 +35,9 @@ export function Bench(): ReactNode {
   const sync = useSync();
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
-  const { beside, folded, zoom, selection, tab, lit, tracing } = useApp((state) => state.bench);
+  const { beside, folded, zoom, layout, selection, tab, lit, tracing } = useApp(
+    (state) => state.bench,
+  );
   const doc = treeDocOf(documents, id);
   const { entries, entry, onEntry } = useEntries(doc);
   const selected = useSelected(id, entry);
@@ -56,6 +59,7 @@ export function Bench(): ReactNode {
   useBenchKeys(selected, actions);
   useEffect(() => keepFolds(folded), [folded]);
   useEffect(() => keepZoom(zoom), [zoom]);
+  useEffect(() => keepLayout(layout), [layout]);
   useEffect(() => {
     dispatch(benchActions.leave());
   }, [id, dispatch]);
@@ -79,7 +83,7 @@ export function Bench(): ReactNode {
           beside={definition ? <BesidePane definition={definition} /> : null}
           edited={isEdited ? 'definition' : 'page'}
           ledger={
-            <div className="bench-ledger">
+            <div className={layout.ledger ? 'bench-ledger beside' : 'bench-ledger'}>
               <div className="ledger-line">
                 <Sentence doc={outlined} selected={selected} />
                 <LedgerTabs selected={selected} />
@@ -96,6 +100,7 @@ export function Bench(): ReactNode {
         <GoLine doc={outlined.id} actions={actions} />
         <ContextMenu actions={actions} />
         <Keys />
+        <FirstNotes />
         {makeComponent.dialog}
       </div>
     </Dragging>

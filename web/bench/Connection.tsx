@@ -1,22 +1,31 @@
 import { useState, type ReactNode } from 'react';
 import { Badge, Button, Modal } from 'antd';
-import { useApp } from '../store/store';
+import { Check, CloudOff, CloudUpload, TriangleAlert, Users } from 'lucide-react';
+import { siteActions } from '../store/site-slice';
+import { useApp, useAppDispatch } from '../store/store';
 import { Dangling } from '../site/Dangling';
 import { useDerived, useSync } from '../site/SiteProvider';
 import type { Conflict } from '../store/pending';
 import { count } from './words';
 import './Connection.css';
 
-/** Whether everything done here is saved; what waits; what met somebody else's change. */
+/** Whether everything done here is saved; what waits; what was not taken in; who else is here: each by words and mark. */
 export function Connection(): ReactNode {
-  const { connected, pending, conflicts, kept } = useApp((state) => state.site);
+  const { connected, pending, conflicts, kept, deciding, others } = useApp((state) => state.site);
+  const dispatch = useAppDispatch();
   const failed = conflicts.filter((conflict) => conflict.failed).length;
-  const [open, setOpen] = useState(false);
+  const open = deciding;
+  const setOpen = (on: boolean) => dispatch(siteActions.deciding(on));
   return (
     <>
       {conflicts.length > 0 ? (
         <Badge count={conflicts.length} size="small">
-          <Button size="small" danger onClick={() => setOpen(true)}>
+          <Button
+            size="small"
+            danger
+            icon={<TriangleAlert size={13} aria-hidden />}
+            onClick={() => setOpen(true)}
+          >
             {failed === conflicts.length ? 'Not taken in' : 'Two versions'}
           </Button>
         </Badge>
@@ -27,17 +36,15 @@ export function Connection(): ReactNode {
           This browser keeps nothing over a reload
         </span>
       )}
-      <span
-        className={connected ? 'bar-saved' : 'bar-saved lost'}
-        role="status"
-        data-pending={pending.length}
-      >
-        {!connected
-          ? `Not connected: ${count(pending.length, 'edit')} kept here`
-          : pending.length > 0
-            ? 'Saving'
-            : 'Saved'}
-      </span>
+      {others > 0 ? (
+        <span
+          className="bar-others"
+          title="Other windows have this site open; what is done there shows here at once."
+        >
+          <Users size={13} aria-hidden /> {count(others, 'other')} here
+        </span>
+      ) : null}
+      <SavedMark connected={connected} waiting={pending.length} />
       <Modal
         open={open}
         title={
@@ -55,6 +62,25 @@ export function Connection(): ReactNode {
         ))}
       </Modal>
     </>
+  );
+}
+
+/** Saved, waiting or away. */
+function SavedMark({ connected, waiting }: { connected: boolean; waiting: number }): ReactNode {
+  const Mark = !connected ? CloudOff : waiting > 0 ? CloudUpload : Check;
+  return (
+    <span
+      className={connected ? 'bar-saved' : 'bar-saved lost'}
+      role="status"
+      data-pending={waiting}
+    >
+      <Mark size={13} aria-hidden />
+      {!connected
+        ? `Not connected: ${count(waiting, 'edit')} kept here`
+        : waiting > 0
+          ? 'Saving'
+          : 'Saved'}
+    </span>
   );
 }
 

@@ -8,6 +8,7 @@ import {
   keepKeymap,
   keyFor,
   SINGLE_KEYS,
+  SUBJECTS,
   withKey,
   type Keymap,
   type SingleKey,
@@ -39,7 +40,7 @@ export function Keys(): ReactNode {
         setReason('');
         dispatch(benchActions.showKeys(false));
       }}
-      width={640}
+      width={720}
     >
       <div className="keys-head">
         <label>
@@ -64,35 +65,40 @@ export function Keys(): ReactNode {
           {reason}
         </p>
       ) : null}
-      <dl className="keys">
-        {SINGLE_KEYS.map(({ does, words }) => (
-          <div key={does}>
-            <dt>
-              <Input
-                size="small"
-                className="key-cap"
-                aria-label={`Key for: ${words}`}
-                value={keyFor(keymap, does)}
-                disabled={!keymap.on}
-                onFocus={({ target }) => target.select()}
-                onChange={({ target }) => {
-                  const typed = target.value.replace(keyFor(keymap, does), '');
-                  if (typed !== '') change(does, typed);
-                }}
-              />
-            </dt>
-            <dd>{words}</dd>
-          </div>
-        ))}
-        {FIXED_KEYS.map(([key, does]) => (
-          <div key={key}>
-            <dt>
-              <kbd>{key}</kbd>
-            </dt>
-            <dd>{does}</dd>
-          </div>
-        ))}
-      </dl>
+      {SUBJECTS.map((subject) => (
+        <section key={subject} aria-label={subject}>
+          <h3 className="keys-subject">{subject}</h3>
+          <dl className="keys">
+            {SINGLE_KEYS.filter(({ about }) => about === subject).map(({ does, words }) => (
+              <div key={does}>
+                <dt>
+                  <Input
+                    size="small"
+                    className="key-cap"
+                    aria-label={`Key for: ${words}`}
+                    value={keyFor(keymap, does)}
+                    disabled={!keymap.on}
+                    onFocus={({ target }) => target.select()}
+                    onChange={({ target }) => {
+                      const typed = target.value.replace(keyFor(keymap, does), '');
+                      if (typed !== '') change(does, typed);
+                    }}
+                  />
+                </dt>
+                <dd>{words}</dd>
+              </div>
+            ))}
+            {FIXED_KEYS.filter(([, , about]) => about === subject).map(([key, does]) => (
+              <div key={key}>
+                <dt>
+                  <kbd>{key}</kbd>
+                </dt>
+                <dd>{does}</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
+      ))}
     </Modal>
   );
 }

@@ -250,7 +250,7 @@ function OutlineRow({ node, style, dragHandle }: NodeRendererProps<Row>): ReactN
   const mine = selection?.doc === doc ? selection.nodes : [];
   const { slot, parent } = node.data;
   const of = own ?? parent!;
-  const isSelected = mine.includes(of) && (own !== null || selection?.slot === slot);
+  const isSelected = mine.includes(of) && selection?.slot === slot;
   const isLanding = landing?.doc === doc && landing.parent === of && landing.slot === slot;
   const Icon = ICONS[icon];
   const select = (adds: boolean) => {

@@ -4,11 +4,12 @@ import {
   newId,
   orderBetween,
   type ComponentDoc,
+  type Documents,
   type Place,
   type Slot,
   type Tree,
 } from '@sormet/core/model';
-import { plant, STARTERS, type Branch } from '@sormet/core/edit';
+import { doEdit, isRefusal, plant, STARTERS, type Branch, type NamedEdit } from '@sormet/core/edit';
 import { useAppDispatch } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { placeholderPicture } from '../values/placeholder-picture';
@@ -74,24 +75,53 @@ export function usePlacing(): {
   return {
     place(doc, placeable, at) {
       rememberChoice(`place ${idOf(placeable)}`);
-      if (placeable.is === 'slot') {
-        const component = docOf(documents, 'component', doc);
-        if (!component) {
-          dispatch(benchActions.notice('A slot stands in a definition: open one with b first.'));
-          return;
-        }
-        const node = newId();
-        const args = { component: doc, slot: newId(), made: newSlot(component), node, place: at };
-        if (sync.edit({ name: 'addSlot', args }))
-          dispatch(benchActions.select({ doc, nodes: [node] }));
+      const placed = placingEdit(documents, doc, placeable, at);
+      if (!placed) {
+        dispatch(benchActions.notice('A slot stands in a definition: open one with b first.'));
         return;
       }
-      const planted = plant(branchOf(placeable), at, newId);
-      const { root } = planted;
-      const nodes = withPictures(planted.nodes, placeholderPicture(documents));
-      if (!sync.edit({ name: 'place', args: { doc, root, nodes } })) return;
-      dispatch(benchActions.select({ doc, nodes: [root] }));
-      dispatch(benchActions.typeInto({ doc, node: root }));
+      const { edit, node } = placed;
+      if (!sync.edit(edit)) return;
+      dispatch(benchActions.select({ doc, nodes: [node] }));
+      if (placeable.is !== 'slot') dispatch(benchActions.typeInto({ doc, node }));
     },
   };
+}
+
+/** The edit that places something, and the node that then stands there; nothing where a slot has no definition to stand in. */
+function placingEdit(
+  documents: Documents,
+  doc: string,
+  placeable: Placeable,
+  at: Place,
+): { edit: NamedEdit; node: string } | undefined {
+  if (placeable.is === 'slot') {
+    const component = docOf(documents, 'component', doc);
+    const node = newId();
+    return (
+      component && {
+        edit: {
+          name: 'addSlot',
+          args: { component: doc, slot: newId(), made: newSlot(component), node, place: at },
+        },
+        node,
+      }
+    );
+  }
+  const { root, nodes } = plant(branchOf(placeable), at, newId);
+  const filled = withPictures(nodes, placeholderPicture(documents));
+  return { edit: { name: 'place', args: { doc, root, nodes: filled } }, node: root };
+}
+
+/** Why something may not stand at a place; nothing where it may. */
+export function reasonAgainst(
+  documents: Documents,
+  doc: string,
+  placeable: Placeable,
+  at: Place,
+): string | undefined {
+  const placed = placingEdit(documents, doc, placeable, at);
+  if (!placed) return 'A slot stands in a definition.';
+  const done = doEdit(documents, placed.edit);
+  return isRefusal(done) ? done.refused : undefined;
 }

@@ -282,6 +282,10 @@ export class SiteSync {
         );
       else this.planSoon(700);
     });
+    source.addEventListener('here', (event) => {
+      const { windows } = JSON.parse((event as MessageEvent<string>).data) as { windows: number };
+      this.store.dispatch(siteActions.here(Math.max(0, windows - 1)));
+    });
     source.addEventListener('error', () => {
       this.store.dispatch(siteActions.connection(false));
       // A connection that was refused is not tried again by the browser.

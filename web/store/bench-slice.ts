@@ -21,6 +21,12 @@ export interface LandingPlace {
 
 export type LedgerTab = 'values' | 'style' | 'history';
 
+/** Whether outline and shelf stand beside each other, and the ledger beside the page. */
+export interface Layout {
+  readonly left: boolean | null;
+  readonly ledger: boolean;
+}
+
 export interface BenchState {
   readonly selection: Selection | null;
   /** The component whose definition lies beside the page. */
@@ -30,6 +36,8 @@ export interface BenchState {
   /** The rule that typing in the style ledger goes to; `null` is the nearest: here. */
   readonly lit: string | null;
   readonly folded: { readonly left: boolean; readonly ledger: boolean };
+  /** How the bench is laid out; `null` where the window decides. */
+  readonly layout: Layout;
   /** A text to put the cursor into: the node whose first text is meant, after placing. */
   readonly typeInto: { readonly doc: string; readonly node: string } | null;
   /** A short word to the person, shown in the sentence. */
@@ -55,6 +63,7 @@ const initialState: BenchState = {
   tab: 'values',
   lit: null,
   folded: { left: false, ledger: false },
+  layout: { left: null, ledger: false },
   typeInto: null,
   notice: null,
   zoom: { page: null, definition: null },
@@ -86,6 +95,21 @@ export function keepFolds(folded: BenchState['folded']): void {
   keep(FOLDS, folded);
 }
 
+const LAYOUT = 'sormet.bench.layout';
+
+function keptLayout(): Layout {
+  const read = (stored: unknown) => {
+    const { left, ledger } = (stored ?? {}) as Partial<Record<keyof Layout, unknown>>;
+    return { left: typeof left === 'boolean' ? left : null, ledger: ledger === true };
+  };
+  return kept(LAYOUT, read, initialState.layout);
+}
+
+/** Keeps in this browser how the bench is laid out. */
+export function keepLayout(layout: Layout): void {
+  keep(LAYOUT, layout);
+}
+
 const ZOOM = 'sormet.bench.zoom';
 
 function keptZoom(): BenchState['zoom'] {
@@ -110,6 +134,7 @@ export const benchSlice = createSlice({
     keymap: keptKeymap(),
     folded: keptFolds(),
     zoom: keptZoom(),
+    layout: keptLayout(),
   }),
   reducers: {
     select(state, { payload }: PayloadAction<Selection | null>) {
@@ -132,6 +157,9 @@ export const benchSlice = createSlice({
     },
     fold(state, { payload }: PayloadAction<keyof BenchState['folded']>) {
       state.folded[payload] = !state.folded[payload];
+    },
+    layOut(state, { payload }: PayloadAction<Partial<Layout>>) {
+      Object.assign(state.layout, payload);
     },
     typeInto(state, { payload }: PayloadAction<BenchState['typeInto']>) {
       state.typeInto = payload;
@@ -169,6 +197,7 @@ export const benchSlice = createSlice({
       tab: state.tab,
       folded: state.folded,
       zoom: state.zoom,
+      layout: state.layout,
       keymap: state.keymap,
     }),
     setKeymap(state, { payload }: PayloadAction<Keymap>) {

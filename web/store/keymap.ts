@@ -1,44 +1,97 @@
 import { keep, kept } from './kept';
 
+/** What keys are about: the parts of the list of keys. */
+export const SUBJECTS = [
+  'going and placing',
+  'what is selected',
+  'components',
+  'what is seen',
+] as const;
+export type Subject = (typeof SUBJECTS)[number];
+
 /** What single keys do, by a name that stays, with the key each has when nothing else was chosen. */
 export const SINGLE_KEYS = [
-  { does: 'go', key: 'g', words: 'go line: place, go, do' },
-  { does: 'beside', key: 'b', words: 'definition beside the page, open or closed' },
-  { does: 'make component', key: 'm', words: 'make component of what is selected' },
-  { does: 'expose', key: 'e', words: 'expose the controls of what is selected in a definition' },
-  { does: 'trace', key: 'x', words: 'trace: where the values of what is selected come from' },
-  { does: 'zoom', key: 'z', words: 'zoom to what is selected, and back to the whole width' },
-  { does: 'preview', key: 'p', words: 'preview the page as visitors see it, and back' },
-  { does: 'narrower', key: ',', words: 'narrower' },
-  { does: 'wider', key: '.', words: 'wider' },
-  { does: 'entry before', key: '[', words: 'entry before' },
-  { does: 'entry after', key: ']', words: 'entry after' },
-  { does: 'fold left', key: 'o', words: 'outline and shelf, folded or open' },
-  { does: 'fold ledger', key: 'l', words: 'ledger, folded or open' },
-  { does: 'values', key: 'v', words: 'the ledger’s values' },
-  { does: 'style', key: 's', words: 'the ledger’s styles' },
-  { does: 'history', key: 'h', words: 'the history of what is selected' },
-  { does: 'keys', key: '?', words: 'this list' },
+  { does: 'go', about: 'going and placing', key: 'g', words: 'go line: place, go, do' },
+  {
+    does: 'beside',
+    about: 'components',
+    key: 'b',
+    words: 'definition beside the page, open or closed',
+  },
+  {
+    does: 'make component',
+    about: 'components',
+    key: 'm',
+    words: 'make component of what is selected',
+  },
+  {
+    does: 'expose',
+    about: 'components',
+    key: 'e',
+    words: 'expose the controls of what is selected in a definition',
+  },
+  {
+    does: 'trace',
+    about: 'what is selected',
+    key: 'x',
+    words: 'trace: where the values of what is selected come from',
+  },
+  {
+    does: 'zoom',
+    about: 'what is selected',
+    key: 'z',
+    words: 'zoom to what is selected, and back to the whole width',
+  },
+  {
+    does: 'preview',
+    about: 'what is seen',
+    key: 'p',
+    words: 'preview the page as visitors see it, and back',
+  },
+  { does: 'narrower', about: 'what is seen', key: ',', words: 'narrower' },
+  { does: 'wider', about: 'what is seen', key: '.', words: 'wider' },
+  { does: 'entry before', about: 'what is seen', key: '[', words: 'entry before' },
+  { does: 'entry after', about: 'what is seen', key: ']', words: 'entry after' },
+  {
+    does: 'fold left',
+    about: 'what is seen',
+    key: 'o',
+    words: 'outline and shelf, folded or open',
+  },
+  { does: 'fold ledger', about: 'what is seen', key: 'l', words: 'ledger, folded or open' },
+  { does: 'values', about: 'what is seen', key: 'v', words: 'the ledger’s values' },
+  { does: 'style', about: 'what is seen', key: 's', words: 'the ledger’s styles' },
+  { does: 'history', about: 'what is seen', key: 'h', words: 'the history of what is selected' },
+  { does: 'keys', about: 'going and placing', key: '?', words: 'this list' },
 ] as const;
 
 export type SingleKey = (typeof SINGLE_KEYS)[number]['does'];
 
 /** Keys with a meaning that is not theirs to change. */
-export const FIXED_KEYS: readonly (readonly [string, string])[] = [
+export const FIXED_KEYS: readonly (readonly [key: string, does: string, about: Subject])[] = [
   [
     'Arrow keys',
     'walk the tree: up and down siblings, left to what is around, right to what is inside; in the outline, from row to row',
+    'going and placing',
   ],
-  ['Enter', 'type into the text of what is selected'],
-  ['Escape', 'select what is around; end typing'],
-  ['Alt+Up, Alt+Down', 'move what is selected before or behind its neighbour'],
-  ['Alt+Left, Alt+Right', 'move it out of what is around, into what stands before'],
-  ['Ctrl+C, Ctrl+X, Ctrl+V', 'copy, cut, paste: things, text or pictures, also on another site'],
-  ['Ctrl+D', 'duplicate what is selected'],
-  ['Ctrl+A', 'select all that stands beside what is selected'],
-  ['Delete', 'remove what is selected'],
-  ['Shift+F10', 'the menu of what can be done to what is selected'],
-  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
+  ['Enter', 'type into the text of what is selected', 'what is selected'],
+  ['Escape', 'select what is around; end typing', 'going and placing'],
+  ['Alt+Up, Alt+Down', 'move what is selected before or behind its neighbour', 'what is selected'],
+  [
+    'Alt+Left, Alt+Right',
+    'move it out of what is around, into what stands before',
+    'what is selected',
+  ],
+  [
+    'Ctrl+C, Ctrl+X, Ctrl+V',
+    'copy, cut, paste: things, text or pictures, also on another site',
+    'what is selected',
+  ],
+  ['Ctrl+D', 'duplicate what is selected', 'what is selected'],
+  ['Ctrl+A', 'select all that stands beside what is selected', 'what is selected'],
+  ['Delete', 'remove what is selected', 'what is selected'],
+  ['Shift+F10', 'the menu of what can be done to what is selected', 'what is selected'],
+  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo', 'going and placing'],
 ];
 
 /** Which single key does what, and whether single keys do anything (WCAG 2.2, 2.1.4: they can be turned off or changed). */

@@ -24,6 +24,8 @@ export interface Conflict {
   readonly reason: string;
   readonly yours: unknown;
   readonly stands: unknown;
+  /** Where it was made; left out by earlier versions of what a browser keeps. */
+  readonly at?: readonly { readonly doc: string; readonly path: string }[];
 }
 
 /** An edit that the server, or somebody else's edit, did not let through. */
@@ -47,6 +49,7 @@ export function conflictOf(
     reason,
     yours: edit.changes[0]?.now ?? null,
     stands: stands ?? null,
+    at: edit.changes.map(({ doc, path }) => ({ doc, path })),
   };
 }
 
@@ -72,4 +75,17 @@ export function pastOf(steps: readonly Step[]): Past {
     }
     return undefined;
   };
+}
+
+/** The edit that was not taken in and was made at a place of a document; nothing where there is none. */
+export function refusedAt(
+  conflicts: readonly Conflict[],
+  doc: string,
+  path: string,
+): Conflict | undefined {
+  return conflicts.find(({ at }) =>
+    at?.some(
+      (each) => each.doc === doc && (each.path === path || each.path.startsWith(path + '/')),
+    ),
+  );
 }

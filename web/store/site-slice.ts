@@ -23,6 +23,10 @@ export interface SiteState {
   readonly plan: PlanAnswer | null;
   /** Why the last edit was refused, for where it was made. */
   readonly refusal: { readonly says: string; readonly at: number } | null;
+  /** Whether what was not taken in is being looked at. */
+  readonly deciding: boolean;
+  /** How many other windows have the site open. */
+  readonly others: number;
 }
 
 const initialState: SiteState = {
@@ -40,6 +44,8 @@ const initialState: SiteState = {
   redo: [],
   plan: null,
   refusal: null,
+  deciding: false,
+  others: 0,
 };
 
 /**
@@ -177,6 +183,12 @@ export const siteSlice = createSlice({
         state.pending.filter(({ id }) => !done.has(id)),
       );
     }),
+    /** Whether what was not taken in is being looked at. */
+    deciding: whole<boolean>((state, deciding) => ({ ...state, deciding })),
+    /** How many other windows have the site open. */
+    here: whole<number>((state, others) =>
+      state.others === others ? state : { ...state, others },
+    ),
     decided: whole<string>((state, conflict) => ({
       ...state,
       conflicts: state.conflicts.filter(({ id }) => id !== conflict),

@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { claim, docOf, type Documents, EntryDoc, own, Typed } from '../../model';
+import { claim, docOf, type Documents, EntryDoc, own, TypeDoc, Typed } from '../../model';
 import { exact, Id } from '../args';
 import { change, type Change, changeTo } from '../changes';
 import { defineEdit, refuse } from '../define';
@@ -89,3 +89,14 @@ function slugTaken(documents: Documents, type: string, slug: string): Change[] {
     .claiming(claim.formerSlug(type, slug))
     .flatMap((id) => changeTo(documents, id, ['former', slug], undefined));
 }
+
+/** Adds a content type. */
+export const addType = defineEdit({
+  args: Type.Object({ type: TypeDoc }, exact),
+  run(documents, { type }) {
+    return documents.get(type.id)
+      ? refuse('A document with this id is there already.', type.id)
+      : [change(type.id, '', undefined, type)];
+  },
+  says: (_, { type }) => `added the content type ${type.plural}`,
+});

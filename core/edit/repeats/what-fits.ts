@@ -52,18 +52,25 @@ export function whatFits(
     );
     if (same) take(row, [same[0]]);
   }
+  const free = (fitsKind: (kind: string) => boolean) =>
+    fields.find(([id, field]) => !taken.has(id) && fitsKind(field.type.kind))?.[0];
+  let hasWords = false;
   for (const row of rows) {
     if (fits.has(row)) continue;
-    const kind = row.type.kind;
-    if (kind === 'link') take(row, []);
-    else {
-      const next = fields.find(
-        ([id, field]) =>
-          !taken.has(id) &&
-          (field.type.kind === kind || (isWords(kind) && isWords(field.type.kind))) &&
-          (isWords(kind) ? id === type.title || !isHeading(row) : true),
-      );
-      if (next) take(row, [next[0]]);
+    const { kind } = row.type;
+    if (kind === 'link') {
+      // On its own page an entry does not lead to itself.
+      const link = from === 'page' ? free((each) => each === 'link') : undefined;
+      if (from !== 'page') take(row, []);
+      else if (link !== undefined) take(row, [link]);
+    } else if (isWords(kind)) {
+      const isTitle = isHeading(row) && !taken.has(type.title);
+      const words = isTitle ? type.title : isBody(row) && !hasWords ? free(isWords) : undefined;
+      if (!isTitle && words !== undefined) hasWords = true;
+      if (words !== undefined) take(row, [words]);
+    } else {
+      const same = free((each) => each === kind);
+      if (same !== undefined) take(row, [same]);
     }
   }
   return rows.flatMap((row) => {
@@ -86,11 +93,23 @@ function isHeading({ elementName, what }: ControlRow): boolean {
   return /heading|title|name/i.test(`${elementName} ${what}`);
 }
 
-/** Whether people would say that a control and a field are the same thing. */
+/** Words that say more than a heading, a button or a caption does. */
+function isBody({ elementName, what }: ControlRow): boolean {
+  const said = `${elementName} ${what}`;
+  return /\b(text|words|summary|description)\b/i.test(said) && !OTHER_WORDS.test(said);
+}
+
+const OTHER_WORDS = /button|link|alternative|caption|heading|title|label/i;
+
+/** Whether people would say that a control and a field are the same thing: `Picture alternative text`, `alternative text`. */
 function sameName(row: ControlRow, { label, key }: { label: string; key: string }): boolean {
-  const plain = (words: string) => words.toLowerCase().replace(/[^a-z0-9]/g, '');
-  const names = new Set([row.label, row.what, row.elementName].map(plain));
-  return names.has(plain(label)) || names.has(plain(key));
+  const plain = (words: string) => words.toLowerCase().replace(/[^a-z0-9 ]/g, '');
+  const names = [row.label, row.what, row.elementName].map(plain);
+  return [label, key]
+    .map(plain)
+    .some((field) =>
+      names.some((name) => name === field || (field.includes(' ') && name.endsWith(' ' + field))),
+    );
 }
 
 /** The content type by its id, and what of a branch it fits; nothing when the type is gone. */

@@ -26,7 +26,9 @@ describe('a new site', () => {
         language: 'de-AT',
         surround: 'surround',
       });
-      const html = htmlOf(build(new Linker().link(documents, 'home'), dataOf(documents), undefined).root);
+      const html = htmlOf(
+        build(new Linker().link(documents, 'home'), dataOf(documents), undefined).root,
+      );
       for (const landmark of ['<header', '<nav', '<main', '<footer'])
         expect(html.split(landmark)).toHaveLength(2);
       expect(html).toContain('>Larkhollow &amp; sons</h1>');

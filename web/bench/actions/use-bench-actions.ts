@@ -6,6 +6,7 @@ import { keyFor, type SingleKey } from '../../store/keymap';
 import { useApp, useAppDispatch } from '../../store/store';
 import { useClip } from '../clip/use-clip';
 import { exposureOf, useExposing } from '../ledger/exposing';
+import { useLayout } from '../panes/use-layout';
 import type { Selected } from '../use-selected';
 import type { BenchAction, Subject } from './bench-action';
 import { useMoving } from './use-moving';
@@ -32,6 +33,7 @@ export function useBenchActions(
   const repeating = useRepeating(selected);
   const clip = useClip(doc, selected);
   const { width, keymap, folded, tracing } = useApp((state) => state.bench);
+  const layout = useLayout();
   const widths = widthsOf(documents.site);
   const stepWidth = (by: number) => {
     const next = widths[widths.findIndex(({ id }) => id === width) + by];
@@ -126,6 +128,18 @@ export function useBenchActions(
       dispatch(benchActions.fold('left')),
     ),
     single('fold ledger', 'the bench', 'fold ledger', () => dispatch(benchActions.fold('ledger'))),
+    {
+      label: 'outline and shelf side by side, or above each other',
+      about: 'the bench',
+      key: '',
+      run: () => dispatch(benchActions.layOut({ left: !layout.left })),
+    },
+    {
+      label: 'ledger beside the page, or below',
+      about: 'the bench',
+      key: '',
+      run: () => dispatch(benchActions.layOut({ ledger: !layout.ledger })),
+    },
     single('values', 'the bench', 'ledger of values', () =>
       dispatch(benchActions.setTab('values')),
     ),

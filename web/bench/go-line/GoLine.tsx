@@ -2,6 +2,7 @@ import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { AutoComplete, Modal } from 'antd';
 import { nodeIn, treeDocOf, type Documents } from '@sormet/core/model';
 import { nodeName } from '@sormet/core/edit';
+import { reasonAgainst } from '../../canvas/placing';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions, type Selection } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
@@ -23,7 +24,8 @@ export function GoLine({
   const dispatch = useAppDispatch();
   const { goLine, selection } = useApp((state) => state.bench);
   const [typed, setTyped] = useState('');
-  const [turn, setTurn] = useState(0);
+  /** Which place was asked for with Tab; `null` for the first where it may stand. */
+  const [asked, setAsked] = useState<number | null>(null);
   /** What was chosen: done when the line is closed, so that the cursor can go where the action puts it. */
   const next = useRef<(() => void) | null>(null);
   const choices = useChoices(goLine, doc, actions);
@@ -33,12 +35,20 @@ export function GoLine({
     () => (goLine ? placesFor(documents, doc, selection) : []),
     [goLine, documents, doc, selection],
   );
-  const place = places.length === 0 ? undefined : places[turn % places.length];
-  const placesNow = fitting[0]?.verb === 'place';
+  const placeable = fitting[0]?.placeable;
+  const placesNow = placeable !== undefined;
+  const against = useMemo(
+    () =>
+      placeable ? places.map(({ place }) => reasonAgainst(documents, doc, placeable, place)) : [],
+    [documents, doc, placeable, places],
+  );
+  const may = Math.max(0, against.indexOf(undefined));
+  const turn = places.length === 0 ? 0 : (asked ?? may) % places.length;
+  const place = places[turn];
   const close = () => {
     dispatch(benchActions.showGoLine(false));
     setTyped('');
-    setTurn(0);
+    setAsked(null);
   };
   const choose = (value: string) => {
     const choice = choices.find((each) => each.value === value);
@@ -70,7 +80,8 @@ export function GoLine({
             doc={doc}
             selection={selection}
             places={places}
-            turn={turn % places.length}
+            against={against}
+            turn={turn}
           />
         ) : (
           'Enter does it; small typing errors are forgiven.'
@@ -82,7 +93,7 @@ export function GoLine({
           if (event.key !== 'Tab' || event.shiftKey) return;
           event.preventDefault();
           event.stopPropagation();
-          if (placesNow) setTurn(turn + 1);
+          if (placesNow) setAsked(turn + 1);
         }}
       >
         <AutoComplete
@@ -95,7 +106,10 @@ export function GoLine({
           placeholder="place, go, do"
           options={fitting.map((choice) => ({ value: choice.value, label: labelOf(choice) }))}
           className="go-input"
-          onChange={setTyped}
+          onChange={(words: string) => {
+            setTyped(words);
+            setAsked(null);
+          }}
           onSelect={choose}
           onKeyDown={(event) => {
             if (event.key === 'Escape') close();
@@ -123,27 +137,46 @@ function PlaceWords({
   doc,
   selection,
   places,
+  against,
   turn,
 }: {
   documents: Documents;
   doc: string;
   selection: Selection | null;
   places: Places;
+  /** Why it may not stand at each of them. */
+  against: readonly (string | undefined)[];
   turn: number;
 }): ReactNode {
   const selected = selection?.doc === doc ? selection.nodes[0] : undefined;
   const node = selected === undefined ? undefined : nodeIn(documents, doc, selected);
   const name = node ? nodeName(documents, node, treeDocOf(documents, doc)) : 'the page';
+  const reason = against[turn] ?? against.find(Boolean);
   return (
     <>
       {places.map(({ where }, i) => (
-        <span key={where} className={i === turn ? 'go-where chosen' : 'go-where'}>
+        <span
+          key={where}
+          className={`go-where ${i === turn ? 'chosen' : ''} ${against[i] ? 'not' : ''}`}
+        >
           {i === turn ? `${where} ${name}` : where}
         </span>
       ))}
       {places.length > 1 ? (
         <span className="quiet">
           <kbd>Tab</kbd> changes it
+        </span>
+      ) : null}
+      {reason ? (
+        <span className="go-reason">
+          {against[turn] ? '' : `Not ${places[against.findIndex(Boolean)]!.where}: `}
+          {reason}
+          {against[turn] && against.includes(undefined)
+            ? ` It may stand ${places
+                .filter((_, i) => !against[i])
+                .map(({ where }) => where)
+                .join(' or ')}.`
+            : ''}
         </span>
       ) : null}
     </>

@@ -9,6 +9,8 @@ import { useAppDispatch } from '../../store/store';
 import type { Choosable } from './ranking';
 
 export interface Choice extends Choosable {
+  /** What it places, where it does. */
+  readonly placeable?: Placeable;
   /** Done at a place where it places something; nothing is done without one then. */
   readonly run: (place: Place | undefined) => void;
 }
@@ -41,6 +43,15 @@ export function useChoices(
     if (!open) return found;
     const add = (verb: string, id: string, name: string, note: string, run: Choice['run']) =>
       found.push({ value: `${verb} ${id}`, verb, name, note, run });
+    const offer = (id: string, name: string, note: string, placeable: Placeable) =>
+      found.push({
+        value: `place ${id}`,
+        verb: 'place',
+        name,
+        note,
+        placeable,
+        run: place(placeable),
+      });
     const goTo = (path: string) => () => void navigate(`/sites/${sync.site}${path}`);
     const place = (placeable: Placeable) => (at: Place | undefined) => {
       if (at) latest.current.placing.place(doc, placeable, at);
@@ -48,11 +59,10 @@ export function useChoices(
     };
     const components = allOf(documents, 'component');
     for (const { id, name } of components)
-      add('place', id, shortName(name), name, place({ is: 'component', id }));
+      offer(id, shortName(name), name, { is: 'component', id });
     for (const { key, label, folder } of STARTERS)
-      add('place', key, label, folder.toLowerCase(), place({ is: 'starter', key }));
-    if (docOf(documents, 'component', doc))
-      add('place', 'slot', 'Slot', 'elements', place({ is: 'slot' }));
+      offer(key, label, folder.toLowerCase(), { is: 'starter', key });
+    if (docOf(documents, 'component', doc)) offer('slot', 'Slot', 'elements', { is: 'slot' });
     for (const page of allOf(documents, 'page'))
       add('go', page.id, page.path, page.name, goTo(`/bench/${page.id}`));
     for (const { id, name } of components)

@@ -116,7 +116,7 @@ function FieldChoice({
       options={options}
       optionRender={({ label: name, data }) => (
         <span className="bound-option">
-          <span>{name}</span>
+          <span className="bound-name">{name}</span>
           {holds && 'source' in data ? (
             <span className="bound-holds">{holds(data.source as Source)}</span>
           ) : null}

@@ -4,11 +4,13 @@ import {
   literal,
   newId,
   own,
+  pointer,
   usualAttributesOf,
   type Source,
   type Typed,
 } from '@sormet/core/model';
-import { controlsOf, type ControlRow } from '@sormet/core/edit';
+import { controlPath, controlsOf, type ControlRow } from '@sormet/core/edit';
+import { RefusedMark, useRefused } from '../../site/RefusedMark';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { fieldLabel, fittingFields } from '../../values/fields';
 import { ValueCell } from '../../values/ValueCell';
@@ -79,6 +81,8 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
   const { doc } = selected;
   const component = docOf(documents, 'component', doc.id);
   const { source, control, node } = row;
+  const path = pointer('nodes', node, ...controlPath(control));
+  const isRefused = useRefused(doc.id, path);
   const property =
     source?.is === 'property' && component ? own(component.properties, source.property) : undefined;
   const field = source?.is === 'field' ? source : undefined;
@@ -112,17 +116,26 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
   return (
     <tr>
       <th scope="row">{row.what}</th>
-      <td className={field ? 'cell' : 'cell set wins'}>
-        {isOther ? (
-          <AttributeCell doc={doc.id} node={node} name={control.name} text={words} usual={false} />
-        ) : (
-          <ValueCell
-            type={row.type}
-            value={field ? undefined : (value ?? (row.byDefault as Typed))}
-            label={`${row.elementName} ${row.what}`}
-            onChange={change}
-          />
-        )}
+      <td className={`cell ${field ? '' : 'set wins'} ${isRefused ? 'is-wrong' : ''}`}>
+        <div className="cell-with-actions">
+          {isOther ? (
+            <AttributeCell
+              doc={doc.id}
+              node={node}
+              name={control.name}
+              text={words}
+              usual={false}
+            />
+          ) : (
+            <ValueCell
+              type={row.type}
+              value={field ? undefined : (value ?? (row.byDefault as Typed))}
+              label={`${row.elementName} ${row.what}`}
+              onChange={change}
+            />
+          )}
+          <RefusedMark doc={doc.id} path={path} />
+        </div>
       </td>
       {component ? (
         <>

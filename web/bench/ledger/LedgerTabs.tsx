@@ -1,7 +1,9 @@
 import type { KeyboardEvent, ReactNode } from 'react';
+import { PanelBottom, PanelRight } from 'lucide-react';
 import { benchActions, type LedgerTab } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
 import type { Selected } from '../use-selected';
+import { IconButton } from './IconButton';
 
 const TABS: readonly { key: LedgerTab; label: string }[] = [
   { key: 'values', label: 'Values' },
@@ -23,6 +25,7 @@ const MOVES: Record<string, (at: number) => number> = {
 /** What the ledger shows of what is selected, with how many of its values come from where. */
 export function LedgerTabs({ selected }: { selected: Selected | undefined }): ReactNode {
   const tab = useApp((state) => state.bench.tab);
+  const { ledger } = useApp((state) => state.bench.layout);
   const dispatch = useAppDispatch();
   const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
     const move = MOVES[event.key];
@@ -51,6 +54,12 @@ export function LedgerTabs({ selected }: { selected: Selected | undefined }): Re
           </button>
         ))}
       </div>
+      <IconButton
+        icon={ledger ? PanelBottom : PanelRight}
+        name={ledger ? 'Ledger below the page' : 'Ledger beside the page'}
+        title={ledger ? 'Ledger below the page' : 'Ledger beside the page'}
+        onPress={() => dispatch(benchActions.layOut({ ledger: !ledger }))}
+      />
     </>
   );
 }

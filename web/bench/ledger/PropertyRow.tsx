@@ -5,6 +5,7 @@ import {
   literal,
   newId,
   own,
+  pointer,
   type Documents,
   type Property,
   type PropertyId,
@@ -14,6 +15,7 @@ import {
 } from '@sormet/core/model';
 import type { ResolvedGroup } from '@sormet/core/resolve';
 import type { Known } from '@sormet/core/value';
+import { RefusedMark, useRefused } from '../../site/RefusedMark';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { fieldLabel, fittingFields } from '../../values/fields';
 import { ShowValue } from '../../values/show-value';
@@ -46,6 +48,8 @@ export function PropertyRow({
   const sync = useSync();
   const { node, doc, id } = selected;
   const [session] = useState(newId);
+  const path = pointer('nodes', id, 'values', property);
+  const isRefused = useRefused(doc.id, path);
   if (node.kind !== 'instance') return null;
   const source: Source | undefined = own(node.values, property);
   const set = source?.is === 'value' ? (source as Typed) : undefined;
@@ -71,7 +75,7 @@ export function PropertyRow({
       <td className={winner === 'default' ? 'cell default wins' : 'cell default'}>
         <ShowValue documents={documents} value={literalOf(made.default)} />
       </td>
-      <td className={winner === 'set' ? 'cell set wins' : 'cell set'}>
+      <td className={`cell set ${winner === 'set' ? 'wins' : ''} ${isRefused ? 'is-wrong' : ''}`}>
         <div className="cell-with-actions">
           <ValueCell
             type={made.type}
@@ -80,6 +84,7 @@ export function PropertyRow({
             placeholder={set && valueWords(documents, set) === 'nothing' ? 'empty' : ''}
             onChange={(value, group) => give(literal(value), group)}
           />
+          <RefusedMark doc={doc.id} path={path} />
           {set ? (
             <span className="cell-actions">
               <IconButton

@@ -1,11 +1,16 @@
 import type { ReactNode } from 'react';
 import { Group, Panel, Separator, useDefaultLayout } from 'react-resizable-panels';
 import { useApp } from '../../store/store';
+import { useLayout } from './use-layout';
 import { useShares } from './use-shares';
 
 /** The height of the line with the sentence and the tabs, and of a table's head with nine rows below it, in CSS px. */
 const LINE = 32;
 const TABLE = 10 * 24 + 1;
+
+/** How wide outline and shelf are, and a ledger that stands beside the page, in CSS px. */
+const SIDE = 216;
+const BESIDE = 620;
 
 /** Where the dividers were left is remembered in the browser, for each group of panes. */
 function useRemembered(group: string) {
@@ -33,15 +38,21 @@ export function Columns({
 }): ReactNode {
   const { folded } = useApp((state) => state.bench);
   const shares = useShares(edited, beside !== null);
+  const layout = useLayout();
   return (
-    <Group orientation="horizontal" className="bench-columns" {...useRemembered('columns')}>
+    <Group
+      orientation="horizontal"
+      className="bench-columns"
+      {...useRemembered(layout.left ? 'columns-wide' : 'columns')}
+    >
       {folded.left ? null : (
         <>
           <Panel
             id="left"
-            defaultSize={216}
-            minSize={160}
-            maxSize={420}
+            key={String(layout.left)}
+            defaultSize={layout.left ? 2 * SIDE : SIDE}
+            minSize={layout.left ? 300 : 160}
+            maxSize={layout.left ? 720 : 420}
             groupResizeBehavior="preserve-pixel-size"
           >
             {left}
@@ -50,8 +61,12 @@ export function Columns({
         </>
       )}
       <Panel id="middle" minSize={320}>
-        <Group orientation="vertical" {...useRemembered('rows')}>
-          <Panel id="canvases" minSize={120}>
+        <Group
+          key={String(layout.ledger)}
+          orientation={layout.ledger ? 'horizontal' : 'vertical'}
+          {...useRemembered(layout.ledger ? 'rows-beside' : 'rows')}
+        >
+          <Panel id="canvases" minSize={layout.ledger ? 300 : 120}>
             <Group orientation="horizontal" className="canvases" {...shares}>
               <Panel id="page" minSize={180}>
                 {open}
@@ -66,11 +81,11 @@ export function Columns({
               ) : null}
             </Group>
           </Panel>
-          <Separator className="divider flat" />
+          <Separator className={layout.ledger ? 'divider' : 'divider flat'} />
           <Panel
             id="ledger"
-            defaultSize={folded.ledger ? LINE : LINE + TABLE}
-            minSize={LINE}
+            defaultSize={layout.ledger ? BESIDE : folded.ledger ? LINE : LINE + TABLE}
+            minSize={layout.ledger ? 360 : LINE}
             groupResizeBehavior="preserve-pixel-size"
           >
             {ledger}

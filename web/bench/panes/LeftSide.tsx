@@ -1,13 +1,20 @@
 import type { ReactNode } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
+import { Columns2, Rows2 } from 'lucide-react';
+import { benchActions } from '../../store/bench-slice';
+import { useAppDispatch } from '../../store/store';
+import { IconButton } from '../ledger/IconButton';
 import { Outline } from '../Outline';
+import { useLayout } from './use-layout';
 import { Shelf } from '../Shelf';
 
 /** The left of the bench: the outline of a document, and the shelf below it. */
 export function LeftSide({ doc, isPage }: { doc: string; isPage: boolean }): ReactNode {
+  const { left: isBeside } = useLayout();
+  const dispatch = useAppDispatch();
   return (
-    <Group orientation="vertical">
-      <Panel id="outline" defaultSize="45%" minSize={80}>
+    <Group key={String(isBeside)} orientation={isBeside ? 'horizontal' : 'vertical'}>
+      <Panel id="outline" defaultSize={isBeside ? '50%' : '45%'} minSize={80}>
         <div className="left-part">
           <h2>
             Outline <span>{isPage ? 'page' : 'definition'}</span>
@@ -15,10 +22,18 @@ export function LeftSide({ doc, isPage }: { doc: string; isPage: boolean }): Rea
           <Outline doc={doc} />
         </div>
       </Panel>
-      <Separator className="divider flat" />
+      <Separator className={isBeside ? 'divider' : 'divider flat'} />
       <Panel id="shelf" minSize={80}>
         <div className="left-part">
-          <h2>Shelf</h2>
+          <h2>
+            Shelf
+            <IconButton
+              icon={isBeside ? Rows2 : Columns2}
+              name={isBeside ? 'Outline above the shelf' : 'Outline and shelf side by side'}
+              title={isBeside ? 'Outline above the shelf' : 'Outline and shelf side by side'}
+              onPress={() => dispatch(benchActions.layOut({ left: !isBeside }))}
+            />
+          </h2>
           <Shelf doc={doc} />
         </div>
       </Panel>

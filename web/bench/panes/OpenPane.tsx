@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react';
 import type { EntryDoc, TreeDoc } from '@sormet/core/model';
 import { Canvas, UNDRAWN } from '../../canvas/Canvas';
 import { DefinitionHead } from './DefinitionHead';
+import { EmptyPage } from './EmptyPage';
 import { ZoomField } from './ZoomField';
 
 /** The page or definition that was opened, drawn. */
@@ -21,6 +22,7 @@ export function OpenPane({ doc, entry }: { doc: TreeDoc; entry: EntryDoc | undef
       ) : (
         <DefinitionHead definition={doc} drawn={drawn} chosen={width} onChoose={setWidth} />
       )}
+      {doc.kind === 'page' ? <EmptyPage page={doc} /> : null}
       <Canvas
         key={doc.id}
         doc={doc.id}

@@ -16,6 +16,8 @@ import {
   own,
 } from '@sormet/core/model';
 import { useDerived, useSync } from '../../site/SiteProvider';
+import { MakeType } from './MakeType';
+import { slugOf } from '../slug';
 import { count } from '../../bench/words';
 import { ShowValue } from '../../values/show-value';
 import { ValueEditor } from '../../values/ValueEditor';
@@ -32,7 +34,13 @@ export function ContentScreen(): ReactNode {
   const type =
     types.find(({ id }) => id === typeId) ?? types.find(({ id }) => id === 'shed') ?? types[0];
   const entry = entryId === undefined ? undefined : docOf(documents, 'entry', entryId);
-  if (!type) return <p>This site has no content types yet.</p>;
+  if (!type)
+    return (
+      <div className="first-steps">
+        There is no content yet. A content type says what its entries hold: people, places, news. It
+        begins with a title. <MakeType first />
+      </div>
+    );
   return (
     <div className={entry ? 'content with-entry' : 'content'}>
       <nav className="content-types" aria-label="Content types">
@@ -45,6 +53,7 @@ export function ContentScreen(): ReactNode {
             </span>
           </NavLink>
         ))}
+        <MakeType />
         <TypeFields type={type} />
       </nav>
       <EntryTable type={type} base={base} chosen={entry} />
@@ -95,8 +104,9 @@ function EntryTable({
   const add = () => {
     const id = newId();
     const taken = new Set(entries.map(({ slug }) => slug));
-    let slug = `new-${type.name.toLowerCase()}`;
-    for (let n = 2; taken.has(slug); n += 1) slug = `new-${type.name.toLowerCase()}-${n}`;
+    const base = `new-${slugOf(type.name)}`;
+    let slug = base;
+    for (let n = 2; taken.has(slug); n += 1) slug = `${base}-${n}`;
     if (
       sync.edit({
         name: 'addEntry',

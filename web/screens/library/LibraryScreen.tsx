@@ -1,11 +1,11 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Button, Input, Popconfirm } from 'antd';
 import { allOf } from '@sormet/core/model';
 import { folderOf } from '@sormet/core/edit';
 import { count, documentWords, reachWords } from '../../bench/words';
 import { useDerived, useSync } from '../../site/SiteProvider';
-import { useState } from 'react';
+import { AddComponent } from './AddComponent';
 import '../screens.css';
 
 /** All components by folder, with whom each reaches. */
@@ -13,7 +13,8 @@ export function LibraryScreen(): ReactNode {
   const { documents, reach } = useDerived();
   const sync = useSync();
   const [search, setSearch] = useState('');
-  const components = allOf(documents, 'component')
+  const all = allOf(documents, 'component');
+  const components = all
     .filter(({ name }) => name.toLowerCase().includes(search.toLowerCase()))
     .sort((a, b) => (a.name < b.name ? -1 : 1));
   const folders = [...new Set(components.map(({ name }) => folderOf(name)))].sort();
@@ -21,15 +22,25 @@ export function LibraryScreen(): ReactNode {
     <>
       <div className="screen-head">
         <h1>Library</h1>
-        <Input
-          className="search"
-          aria-label="Search the library"
-          placeholder="search"
-          value={search}
-          onChange={({ target }) => setSearch(target.value)}
-        />
+        <span className="screen-acts">
+          <Input
+            className="search"
+            aria-label="Search the library"
+            placeholder="search"
+            value={search}
+            onChange={({ target }) => setSearch(target.value)}
+          />
+          <AddComponent />
+        </span>
       </div>
-      {components.length === 0 ? <p>No component is named like this.</p> : null}
+      {all.length === 0 ? (
+        <p className="first-steps">
+          There is no component yet. Make one of something on a page with <kbd>m</kbd>, or begin
+          with an empty one. <AddComponent first />
+        </p>
+      ) : components.length === 0 ? (
+        <p>No component is named like this.</p>
+      ) : null}
       {folders.map((folder) => (
         <section key={folder}>
           <h2>{folder || 'Surrounds'}</h2>

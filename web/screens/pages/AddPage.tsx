@@ -3,7 +3,7 @@ import { Input, Modal, Select } from 'antd';
 import { allOf } from '@sormet/core/model';
 import { emptyPage, isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
-import { slugOf } from '../sites/slug';
+import { slugOf } from '../slug';
 
 /** Adds a page: its name, its path and what it is made from; it begins as a draft, in the site's surround. */
 export function AddPage({

@@ -4,7 +4,7 @@ import { AutoComplete, Form, Input, InputNumber, Modal, Radio, Select } from 'an
 import type { SiteRequest, SiteSummary } from '@sormet/core/api';
 import { api, ApiProblem } from '../../site/api';
 import { LANGUAGES } from './languages';
-import { slugOf } from './slug';
+import { slugOf } from '../slug';
 
 interface Asked {
   begins: 'empty' | 'start' | 'copy';

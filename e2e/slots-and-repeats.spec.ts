@@ -1,0 +1,163 @@
+import { expect, test } from '@playwright/test';
+import { BenchHand } from './bench';
+
+test('an empty box is seen as a labelled place, selected and filled on the canvas', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await bench.open('page-about');
+  await bench.clickOn(bench.canvas.locator('section h2').first());
+  await bench.go('place box');
+  const box = bench.canvas.locator('[data-sormet-empty][data-sormet-place]');
+  await expect(box).toHaveAttribute('data-sormet-place', 'Box · empty');
+  expect((await box.boundingBox())!.height).toBeGreaterThan(16);
+  await page.keyboard.press('Escape');
+  await bench.clickOn(box);
+  await expect(bench.sentence).toContainText('Box');
+  await bench.go('place text');
+  await expect(box).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(bench.canvas.locator('[data-sormet-empty]')).toHaveCount(0);
+  await bench.saved();
+});
+
+test('a slot is put into a definition, named and limited, and filled on a page by the go line', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await page.goto('/sites/brackenfold/bench/join');
+  await expect(bench.definition.locator('section')).toBeVisible();
+  await bench.clickOn(bench.definition.locator('p').first(), 'definition');
+  await bench.go('place slot');
+  await expect(page.locator('table[aria-label^="Values of the slot"]')).toBeVisible();
+  const name = page.getByLabel('Name of the slot');
+  await name.fill('extras');
+  await name.press('Enter');
+  await bench.choose('Layout of the slot', 'beside each other');
+  const most = page.getByLabel('How many the slot holds at most');
+  await most.fill('1');
+  await bench.saved();
+  await expect(bench.definition.locator('[data-sormet-slot]')).toHaveAttribute(
+    'data-sormet-place',
+    'slot: extras · empty · at most 1',
+  );
+
+  await bench.open('page-about');
+  const place = bench.canvas.locator('[data-sormet-slot]');
+  await expect(place).toHaveAttribute('data-sormet-place', /slot: extras/);
+  await bench.clickOn(place);
+  await expect(bench.sentence).toContainText('You are filling the slot extras of Join band');
+  await bench.go('place text');
+  await page.keyboard.press('Escape');
+  await expect(place).toHaveCount(0);
+  await bench.saved();
+  // It holds one: a second is refused with a reason before anything is done.
+  await page.locator('.outline-row', { hasText: 'extras' }).click();
+  await page.keyboard.press('g');
+  await page.getByRole('combobox', { name: 'Go line' }).fill('place text');
+  await expect(page.locator('.go-reason')).toContainText('at most 1');
+  await page.keyboard.press('Escape');
+
+  await page.locator('.outline-row', { hasText: 'Text' }).last().click();
+  await page.keyboard.press('Control+z');
+  await expect(place).toHaveCount(1);
+  await page.goto('/sites/brackenfold/bench/join');
+  await page.locator('.outline-row', { hasText: 'slot: extras' }).click();
+  await page.keyboard.press('Delete');
+  await expect(bench.definition.locator('[data-sormet-slot]')).toHaveCount(0);
+  await bench.saved();
+});
+
+test('an element shows and changes its tag and its attributes, checked', async ({ page }) => {
+  const bench = new BenchHand(page);
+  await bench.open('page-about');
+  const heading = bench.canvas.getByText('How it works');
+  await bench.clickOn(heading);
+  await bench.choose('tag', 'h3');
+  await expect(bench.canvas.locator('h3', { hasText: 'How it works' })).toBeVisible();
+  const add = page.getByLabel('Add an attribute');
+  await add.fill('onclick');
+  await add.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('HTML gives h3 no onclick');
+  await add.fill('lang');
+  await add.press('Enter');
+  const lang = page.getByRole('textbox', { name: 'lang', exact: true });
+  await lang.fill('not a language');
+  await lang.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('language tag');
+  await lang.fill('en-GB');
+  await lang.press('Enter');
+  await expect(bench.canvas.locator('h3[lang="en-GB"]')).toBeVisible();
+  await add.fill('aria-hidden');
+  await add.press('Enter');
+  await bench.choose('aria-hidden', 'false');
+  await expect(bench.canvas.locator('h3[aria-hidden="false"]')).toBeVisible();
+  for (const name of ['aria-hidden', 'lang'])
+    await page.getByRole('button', { name: `${name}: take it away` }).click();
+  await bench.choose('tag', 'h2');
+  await expect(bench.canvas.locator('h2', { hasText: 'How it works' })).toBeVisible();
+  await bench.saved();
+});
+
+test('what is selected repeats over a content type in one step, is narrowed down, and goes back', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await bench.open('page-about');
+  await page.locator('.outline-row', { hasText: 'How it works' }).click();
+  await bench.go('repeat this over sheds');
+  const headings = bench.canvas.locator('main > section h2');
+  await expect(headings).toHaveCount(6);
+  await expect(headings.first()).not.toHaveText('How it works');
+  const most = page.getByLabel('Repeat, at most');
+  await most.fill('2');
+  await expect(headings).toHaveCount(2);
+  await bench.saved();
+  await bench.go('repeat no more');
+  await expect(headings).toHaveCount(1);
+  for (let i = 0; i < 3; i += 1) await page.keyboard.press('Control+z');
+  await expect(headings).toHaveText(['How it works']);
+  await bench.saved();
+});
+
+test('a field is offered with what it would bring; what fits is bound for all at once', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await bench.open('page-shed');
+  await page.locator('.outline-row', { hasText: 'main' }).first().click();
+  await bench.go('place words and picture');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('m');
+  await page.getByLabel('Name of the component').fill('Sections/Fits');
+  await page.getByLabel('Name of the component').press('Enter');
+  await expect(bench.definition.locator('section')).toBeVisible();
+  await page.locator('.outline-row', { hasText: 'Fits' }).first().click();
+  await page.getByLabel('all that could be exposed').check();
+  await page.getByRole('button', { name: /^Expose \d+ controls/ }).click();
+  await page.keyboard.press('b');
+  await page.locator('.outline-row', { hasText: 'Fits' }).click();
+  await bench
+    .row('text', 'Heading')
+    .getByRole('combobox', { name: /bound to/ })
+    .click();
+  const options = page.locator('.ant-select-dropdown:visible');
+  await expect(options.locator('.bound-holds').first()).not.toHaveText('');
+  await expect(options).toContainText('the page’s shed');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'what fits' }).click();
+  const offers = page.getByRole('group', { name: 'What fits' });
+  await expect(offers.getByRole('checkbox').first()).toBeChecked();
+  await offers.getByRole('button', { name: /^Bind \d/ }).click();
+  await expect(page.locator('.bound-field').first()).toBeVisible();
+  const bound = await page.locator('.bound-field').count();
+  expect(bound).toBeGreaterThan(1);
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('.bound-field')).toHaveCount(0);
+  // As it was, for whoever comes next.
+  await page.locator('.outline-row', { hasText: 'Fits' }).click();
+  await page.keyboard.press('Delete');
+  await bench.saved();
+});
