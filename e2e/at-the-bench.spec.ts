@@ -261,9 +261,9 @@ test.describe('at the bench', () => {
       },
       z: async () => {
         const size = page.getByLabel('Size of the page, in percent');
-        await expect(page.getByRole('button', { name: 'fit' })).toBeVisible();
+        await expect(page.getByRole('button', { name: 'fit', exact: true })).toBeVisible();
         await press('z');
-        await expect(page.getByRole('button', { name: 'fit' })).toHaveCount(0);
+        await expect(page.getByRole('button', { name: 'fit', exact: true })).toHaveCount(0);
         await expect(size).not.toHaveValue('');
       },
       s: () =>

@@ -1,4 +1,6 @@
 import { expect, type FrameLocator, type Locator, type Page } from '@playwright/test';
+import { FORMAT, text, type PageDoc } from '@sormet/core/model';
+import { plant } from '@sormet/core/edit';
 
 /** What a person does at the bench, in their words. */
 export class BenchHand {
@@ -98,4 +100,65 @@ export class BenchHand {
       .first()
       .click();
   }
+}
+
+/** A page of one's own to change as one likes: an opening, a plain section of words, a band. It is a draft, so no release knows it. */
+export async function ownPage(page: Page, name: string): Promise<string> {
+  // Told apart from those of earlier tries.
+  const id = `${name}-${Date.now().toString(36)}`;
+  let next = 0;
+  const { nodes } = plant(
+    {
+      id: `${id}-body`,
+      component: 'surround',
+      slots: {
+        main: [
+          { component: 'opening', name: 'top' },
+          {
+            tag: 'section',
+            name: 'How it works',
+            children: [
+              { tag: 'h2', name: 'Heading', text: 'How it works' },
+              { tag: 'p', name: 'Text', text: 'You come with the thing and stay with it.' },
+              { tag: 'p', name: 'Text', text: 'You pay for the parts.' },
+            ],
+          },
+          { component: 'join-band' },
+        ],
+      },
+    },
+    { parent: null, order: 'a0' },
+    () => `${id}-n${(next += 1)}`,
+  );
+  const made: PageDoc = {
+    id,
+    kind: 'page',
+    format: FORMAT,
+    name: id,
+    path: `/${id}`,
+    title: text(id),
+    description: text(''),
+    draft: true,
+    entries: null,
+    former: {},
+    nodes,
+  };
+  if (page.url() === 'about:blank') await page.goto('/');
+  const status = await page.evaluate(async (doc) => {
+    const response = await fetch('/api/sites/brackenfold/edits', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        id: `make-${doc.id}-${Date.now()}`,
+        who: 'a test',
+        name: 'addPage',
+        args: { page: doc },
+        changes: [{ doc: doc.id, path: '', now: doc }],
+      }),
+    });
+    return response.status;
+  }, made);
+  expect(status).toBe(200);
+  await new BenchHand(page).open(id);
+  return id;
 }

@@ -1,5 +1,5 @@
 import { expect, test, type Locator } from '@playwright/test';
-import { BenchHand } from './bench';
+import { BenchHand, ownPage } from './bench';
 
 async function middle(target: Locator): Promise<{ x: number; y: number }> {
   await target.scrollIntoViewIfNeeded();
@@ -11,7 +11,7 @@ test('several selected are dragged together on the canvas; the landing shows in 
   page,
 }) => {
   const bench = new BenchHand(page);
-  await bench.open('page-about');
+  await ownPage(page, 'own-moving-1');
   const section = bench.canvas.locator('section', { hasText: 'How it works' }).first();
   const texts = section.locator('p');
   const order = () =>
@@ -49,7 +49,7 @@ test('Alt and arrows move before, behind, out of what is around and into what st
   page,
 }) => {
   const bench = new BenchHand(page);
-  await bench.open('page-about');
+  await ownPage(page, 'own-moving-2');
   await bench.clickOn(bench.canvas.locator('section h2').first());
   const rows = () => page.locator('.outline-row .outline-name').allInnerTexts();
   const before = await rows();
@@ -75,7 +75,7 @@ test('Alt and arrows move before, behind, out of what is around and into what st
 
 test('in the outline what is dragged shows on the canvas where it would land', async ({ page }) => {
   const bench = new BenchHand(page);
-  await bench.open('page-about');
+  await ownPage(page, 'own-moving-3');
   const row = (name: string) => page.locator('.outline-row', { hasText: name }).first();
   const join = await middle(row('Join band'));
   const opening = (await row('Opening').boundingBox())!;
@@ -101,10 +101,10 @@ test('in the outline what is dragged shows on the canvas where it would land', a
 
 test('z zooms to what is selected and back; a size is typed, and remembered', async ({ page }) => {
   const bench = new BenchHand(page);
-  await bench.open('page-about');
+  await ownPage(page, 'own-moving-4');
   const size = page.getByLabel('Size of the page, in percent');
   const fits = await size.inputValue();
-  await bench.clickOn(bench.canvas.locator('section h2').first());
+  await bench.clickOn(bench.canvas.getByText('You pay for the parts.'));
   await page.keyboard.press('z');
   await expect.poll(async () => Number(await size.inputValue())).toBeGreaterThan(Number(fits));
   await page.keyboard.press('z');
@@ -114,6 +114,6 @@ test('z zooms to what is selected and back; a size is typed, and remembered', as
   await expect(size).toHaveValue('50');
   await page.reload();
   await expect(size).toHaveValue('50');
-  await page.getByRole('button', { name: 'fit' }).click();
+  await page.getByRole('button', { name: 'fit', exact: true }).click();
   await expect(size).toHaveValue(fits);
 });

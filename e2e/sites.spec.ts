@@ -23,7 +23,7 @@ test('a site is made, set, removed by its name and brought back', async ({ page 
 
   await page.getByRole('link', { name: 'Settings' }).click();
   const name = page.getByLabel('Name of the site');
-  await name.fill('Larkhollow');
+  await name.fill('Larkhollow Seeds');
   await name.press('Enter');
   const language = page.getByLabel('Language of the pages');
   await language.fill('not one');
@@ -38,13 +38,13 @@ test('a site is made, set, removed by its name and brought back', async ({ page 
   await expect(page.locator('.bar-saved')).toHaveText('Saved');
 
   await page.goto('/');
-  await expect(page.getByRole('link', { name: 'Larkhollow' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Larkhollow Seeds' })).toBeVisible();
   expect(await seriousFindings(page)).toEqual([]);
-  const row = page.locator('.site-list li', { hasText: 'Larkhollow' });
+  const row = page.locator('.site-list li', { hasText: 'Larkhollow Seeds' });
   await row.getByRole('button', { name: 'remove' }).click();
   const remove = page.getByRole('button', { name: 'Remove it' });
   await expect(remove).toBeDisabled();
-  await page.getByLabel('Name of the site to remove').fill('Larkhollow');
+  await page.getByLabel('Name of the site to remove').fill('Larkhollow Seeds');
   await remove.click();
   await expect(row).toHaveCount(0);
   await page.getByRole('button', { name: 'Bring it back' }).first().click();
@@ -60,6 +60,7 @@ test('pages are found, duplicated, ordered, moved with what is below, and change
     table
       .getByRole('textbox', { name: /^Path of/ })
       .evaluateAll((all) => all.map((each) => (each as HTMLInputElement).value));
+  await expect.poll(paths).toContain('/about');
   const before = await paths();
   await page.getByLabel('Search the pages').fill('quotation');
   await expect.poll(paths).toEqual(['/']);

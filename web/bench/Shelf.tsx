@@ -85,7 +85,8 @@ export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
           className="shelf-search"
           type="search"
           aria-label="Search the shelf"
-          placeholder="find: name, folder, words, property"
+          placeholder="find"
+          title="By name, folder, words inside or property"
           value={search}
           onChange={({ target }) => setSearch(target.value)}
           onKeyDown={({ key, currentTarget }) => {

@@ -36,8 +36,9 @@ export function useZooming(
       (clientHeight - 2 * ROOM) / Math.max(1, rect.height),
     );
     wanted.current = node;
-    onZoom(Math.min(LARGEST, Math.max(SMALLEST, fits)));
-  }, [zoomAsked, zoom, node, built, registry, pane, onZoom]);
+    // What is as wide as the page is seen as large as it can be already.
+    onZoom(Math.min(LARGEST, Math.max(SMALLEST, scale, fits)));
+  }, [zoomAsked, zoom, node, built, registry, pane, scale, onZoom]);
 
   // Once it is drawn so large, it is brought to the middle.
   useEffect(() => {

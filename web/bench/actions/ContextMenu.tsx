@@ -11,6 +11,21 @@ const WHERE = '.canvas-over, [role="tree"]';
 /** What is marked as selected. */
 const MARKED = '.mark-instance, .mark-plain, .mark-definition, .outline-row.selected';
 
+/** How high one line of it is, in CSS px. */
+const ITEM = 25;
+
+function itemOf({ label, key }: BenchAction) {
+  return {
+    key: label,
+    label: (
+      <span className="menu-item">
+        {label}
+        {key === '' ? null : <kbd>{key}</kbd>}
+      </span>
+    ),
+  };
+}
+
 interface At {
   readonly x: number;
   readonly y: number;
@@ -58,25 +73,32 @@ export function ContextMenu({ actions }: { actions: readonly BenchAction[] }): R
   const items = SUBJECTS.flatMap((subject, i) => {
     const mine = offered.filter(({ about }) => about === subject);
     if (mine.length === 0) return [];
+    const line = i > 0 ? [{ type: 'divider' as const, key: subject }] : [];
+    const alone = mine.filter(({ under }) => under === undefined);
+    const above = [...new Set(mine.flatMap(({ under }) => under ?? []))];
     return [
-      ...(i > 0 ? [{ type: 'divider' as const, key: subject }] : []),
-      ...mine.map(({ label, key }) => ({
-        key: label,
-        label: (
-          <span className="menu-item">
-            {label}
-            {key === '' ? null : <kbd>{key}</kbd>}
-          </span>
-        ),
+      ...line,
+      ...alone.map(itemOf),
+      ...above.map((under) => ({
+        key: under,
+        label: under,
+        popupClassName: 'bench-menu',
+        children: mine
+          .filter((each) => each.under === under)
+          .map((each) => ({ ...itemOf(each), label: each.label.slice(under.length).trim() })),
       })),
     ];
   });
+  // Wherever it is asked for, all of it is seen.
+  const high = items.length * ITEM + 16;
+  const y = Math.max(8, Math.min(at.y, window.innerHeight - high));
   return (
     <Dropdown
       open
       autoFocus
       trigger={[]}
       placement="bottomLeft"
+      classNames={{ root: 'bench-menu' }}
       onOpenChange={(open) => {
         if (!open) close();
       }}
@@ -95,7 +117,7 @@ export function ContextMenu({ actions }: { actions: readonly BenchAction[] }): R
         },
       }}
     >
-      <span className="menu-at" style={{ left: at.x, top: at.y }} />
+      <span className="menu-at" style={{ left: at.x, top: y }} />
     </Dropdown>
   );
 }

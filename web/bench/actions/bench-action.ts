@@ -7,6 +7,8 @@ export type Subject = 'what is selected' | 'moving' | 'copying' | 'component' | 
 export interface BenchAction {
   readonly label: string;
   readonly about: Subject;
+  /** What it stands under in the menu, with others like it: there only the rest of its label is said. */
+  readonly under?: string;
   /** As it is shown; empty where there is none. */
   readonly key: string;
   /** The single key that does it, by the name that stays when another key is given to it. */

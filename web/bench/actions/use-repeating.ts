@@ -17,6 +17,7 @@ export function useRepeating(selected: Selected | undefined): readonly BenchActi
     (selected.node.kind === 'element' || selected.node.kind === 'instance');
   const over = allOf(documents, 'type').map(({ id: type, plural }): BenchAction => ({
     label: `repeat this over ${plural.toLowerCase()}`,
+    under: 'repeat this over',
     about: 'what is selected',
     key: '',
     offered: may,

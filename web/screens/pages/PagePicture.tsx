@@ -13,7 +13,10 @@ export function PagePicture({ page }: { page: PageDoc }): ReactNode {
       : allOf(documents, 'entry').find(({ type }) => type === page.entries);
   const built = builtOf(page.id, entry);
   return built ? (
-    <Picture documents={documents} built={built} drawn={BASE_WIDTH} width={320} height={240} />
+    <>
+      <Picture documents={documents} built={built} drawn={BASE_WIDTH} width={320} height={240} />
+      <span className="for-readers">A picture of {page.path} as it stands now</span>
+    </>
   ) : (
     <p className="quiet">This page shows nothing yet.</p>
   );

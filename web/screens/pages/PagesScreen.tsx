@@ -277,7 +277,7 @@ function PageLine({
             <Button
               size="small"
               type="text"
-              aria-label={`Add a page below ${page.path}`}
+              aria-label={`add below ${page.path}`}
               onClick={onAddBelow}
             >
               add below
