@@ -46,7 +46,10 @@ test.describe('pages', () => {
     await expect(path).toHaveValue('/join-us');
     await path.fill('/about');
     await path.press('Enter');
+    // What was typed stays where it was typed, with the reason; Escape drops it.
     await expect(page.getByRole('alert')).toContainText('would both have the path /about');
+    await expect(path).toHaveValue('/about');
+    await path.press('Escape');
     await expect(path).toHaveValue('/join-us');
     await page.getByRole('switch', { name: 'Publish /join-us' }).click();
     await path.fill('/join');

@@ -108,7 +108,9 @@ test('what is selected repeats over a content type in one step, is narrowed down
   await ownPage(page, 'own-slots-and-repeats-4');
   await page.locator('.outline-row', { hasText: 'How it works' }).click();
   await bench.go('repeat this over sheds');
-  const headings = bench.canvas.locator('main > section').filter({ hasText: 'You pay for the parts.' });
+  const headings = bench.canvas
+    .locator('main > section')
+    .filter({ hasText: 'You pay for the parts.' });
   await expect(headings).toHaveCount(6);
   await expect(headings.first().locator('h2')).toHaveText('Alderhithe');
   const most = page.getByLabel('Repeat, at most');

@@ -1,12 +1,13 @@
-import { useDeferredValue, useMemo, type ReactNode } from 'react';
+import { useDeferredValue, useMemo, useRef, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, Select, Tooltip } from 'antd';
 import { Redo2, Undo2 } from 'lucide-react';
-import { allOf, entryTitle, type EntryDoc, type TreeDoc } from '@sormet/core/model';
+import { allOf, entryTitle, type Documents, type EntryDoc, type TreeDoc } from '@sormet/core/model';
 import { widthsOf } from '@sormet/core/style';
 import { useApp, useAppDispatch } from '../store/store';
 import { BASE_WIDTH } from '../canvas/Canvas';
 import { useDerived, useSync } from '../site/SiteProvider';
+import { useStable } from '../site/use-stable';
 import { benchActions } from '../store/bench-slice';
 import { Connection } from './Connection';
 import './Bar.css';
@@ -30,45 +31,78 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
   const site = documents.site;
   const at = entry ? entries.indexOf(entry) : -1;
   const shown = useDeferredValue(documents);
-  const places = useMemo(
-    () => [
-      {
-        label: 'Pages',
-        options: allOf(shown, 'page')
-          .toSorted((a, b) => (a.path < b.path ? -1 : 1))
-          .map((page) => ({
-            value: page.id,
-            label: page.path + (page.draft ? ' (draft)' : ''),
-          })),
-      },
-      {
-        label: 'Definitions',
-        options: allOf(shown, 'component')
-          .toSorted((a, b) => (a.name < b.name ? -1 : 1))
-          .map(({ id, name }) => ({ value: id, label: name })),
-      },
-    ],
-    [shown],
+  const places = useStable(useMemo(() => placesIn(shown), [shown]));
+  const base = `/sites/${sync.site}`;
+  // What costs to draw is drawn again only when it shows something else: a key that is typed changes none of it.
+  const home = useMemo(
+    () => (
+      <>
+        <Link to="/" className="bar-brand">
+          Sormet
+        </Link>
+        <Link to={base} className="bar-site">
+          {site.name}
+        </Link>
+        <Select
+          size="small"
+          className="bar-page"
+          aria-label="Page"
+          value={doc.id}
+          showSearch={{ optionFilterProp: 'label' }}
+          popupMatchSelectWidth={280}
+          options={places}
+          onChange={(id: string) => void navigate(`${base}/bench/${id}`)}
+        />
+      </>
+    ),
+    [base, site.name, doc.id, places, navigate],
+  );
+  const undoes = undo.at(-1)?.says;
+  const redoes = redo.at(-1)?.says;
+  const steps = useMemo(
+    () => (
+      <>
+        <StepButton
+          name="Undo"
+          says={undoes}
+          keys="Ctrl+Z"
+          icon={<Undo2 size={16} />}
+          onPress={() => sync.undo()}
+        />
+        <StepButton
+          name="Redo"
+          says={redoes}
+          keys="Ctrl+Shift+Z"
+          icon={<Redo2 size={16} />}
+          onPress={() => sync.redo()}
+        />
+      </>
+    ),
+    [undoes, redoes, sync],
   );
   const changing = plan?.pages.length;
+  const preview = useRef(onPreview);
+  preview.current = onPreview;
+  const ends = useMemo(
+    () => (
+      <>
+        <Button size="small" onClick={() => preview.current()}>
+          Preview
+        </Button>
+        <Button size="small" type="primary" onClick={() => void navigate(`${base}/releases`)}>
+          {changing === undefined
+            ? 'Publish'
+            : changing === 0
+              ? 'All published'
+              : `Publish ${changing} ${changing === 1 ? 'page' : 'pages'}`}
+        </Button>
+      </>
+    ),
+    [changing, base, navigate],
+  );
   return (
     <header className="bar">
-      <Link to="/" className="bar-brand">
-        Sormet
-      </Link>
-      <Link to={`/sites/${sync.site}`} className="bar-site">
-        {site.name}
-      </Link>
-      <Select
-        size="small"
-        className="bar-page"
-        aria-label="Page"
-        value={doc.id}
-        showSearch={{ optionFilterProp: 'label' }}
-        popupMatchSelectWidth={280}
-        options={places}
-        onChange={(id: string) => void navigate(`/sites/${sync.site}/bench/${id}`)}
-      />
+      {home}
       {entries.length > 0 && entry ? (
         <div className="bar-entries" role="group" aria-label="Entry">
           <button type="button" aria-label="Entry before" onClick={() => onEntry(-1)}>
@@ -99,42 +133,59 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
       </div>
       <span className="bar-space" />
       <Connection />
-      <Tooltip title={undo.length > 0 ? `Undo: ${undo.at(-1)!.says} (Ctrl+Z)` : 'Nothing to undo'}>
-        <Button
-          size="small"
-          type="text"
-          aria-label="Undo"
-          disabled={undo.length === 0}
-          icon={<Undo2 size={16} />}
-          onClick={() => sync.undo()}
-        />
-      </Tooltip>
-      <Tooltip
-        title={redo.length > 0 ? `Redo: ${redo.at(-1)!.says} (Ctrl+Shift+Z)` : 'Nothing to redo'}
-      >
-        <Button
-          size="small"
-          type="text"
-          aria-label="Redo"
-          disabled={redo.length === 0}
-          icon={<Redo2 size={16} />}
-          onClick={() => sync.redo()}
-        />
-      </Tooltip>
-      <Button size="small" onClick={onPreview}>
-        Preview
-      </Button>
-      <Button
-        size="small"
-        type="primary"
-        onClick={() => void navigate(`/sites/${sync.site}/releases`)}
-      >
-        {changing === undefined
-          ? 'Publish'
-          : changing === 0
-            ? 'All published'
-            : `Publish ${changing} ${changing === 1 ? 'page' : 'pages'}`}
-      </Button>
+      {steps}
+      {ends}
     </header>
   );
+}
+
+/** Takes the last step back, or does it again; what that would be is said where it is pointed at. */
+function StepButton({
+  name,
+  says,
+  keys,
+  icon,
+  onPress,
+}: {
+  name: 'Undo' | 'Redo';
+  says: string | undefined;
+  keys: string;
+  icon: ReactNode;
+  onPress: () => void;
+}): ReactNode {
+  return (
+    <Tooltip
+      title={says === undefined ? `Nothing to ${name.toLowerCase()}` : `${name}: ${says} (${keys})`}
+    >
+      <Button
+        size="small"
+        type="text"
+        aria-label={name}
+        disabled={says === undefined}
+        icon={icon}
+        onClick={onPress}
+      />
+    </Tooltip>
+  );
+}
+
+/** Everything that can be opened at the bench, to choose from. */
+function placesIn(documents: Documents) {
+  return [
+    {
+      label: 'Pages',
+      options: allOf(documents, 'page')
+        .toSorted((a, b) => (a.path < b.path ? -1 : 1))
+        .map((page) => ({
+          value: page.id,
+          label: page.path + (page.draft ? ' (draft)' : ''),
+        })),
+    },
+    {
+      label: 'Definitions',
+      options: allOf(documents, 'component')
+        .toSorted((a, b) => (a.name < b.name ? -1 : 1))
+        .map(({ id, name }) => ({ value: id, label: name })),
+    },
+  ];
 }

@@ -22,6 +22,7 @@ import { BesidePane } from './panes/BesidePane';
 import { Columns } from './panes/Columns';
 import { LeftSide } from './panes/LeftSide';
 import { OpenPane } from './panes/OpenPane';
+import { SelectionSaid } from './SelectionSaid';
 import { Sentence } from './Sentence';
 import { Trace } from './trace/Trace';
 import { useEntries } from './use-entries';
@@ -101,6 +102,7 @@ export function Bench(): ReactNode {
         <ContextMenu actions={actions} />
         <Keys />
         <FirstNotes />
+        <SelectionSaid selected={selected} />
         {makeComponent.dialog}
       </div>
     </Dragging>

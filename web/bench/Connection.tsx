@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
-import { Badge, Button, Modal } from 'antd';
+import { Badge, Button } from 'antd';
+import { Dialog } from '../site/Dialog';
 import { Check, CloudOff, CloudUpload, TriangleAlert, Users } from 'lucide-react';
 import { siteActions } from '../store/site-slice';
 import { useApp, useAppDispatch } from '../store/store';
@@ -45,7 +46,7 @@ export function Connection(): ReactNode {
         </span>
       ) : null}
       <SavedMark connected={connected} waiting={pending.length} />
-      <Modal
+      <Dialog
         open={open}
         title={
           failed === conflicts.length
@@ -60,7 +61,7 @@ export function Connection(): ReactNode {
         {conflicts.map((conflict) => (
           <ConflictRow key={conflict.id} conflict={conflict} />
         ))}
-      </Modal>
+      </Dialog>
     </>
   );
 }

@@ -10,14 +10,15 @@ import {
 import { docOf, type Documents } from '@sormet/core/model';
 import { shortName, STARTERS } from '@sormet/core/edit';
 import type { Placeable } from '../canvas/placing';
-import { useDerived } from '../site/SiteProvider';
+import { useStore } from 'react-redux';
+import type { AppStore } from '../store/store';
 
 /** How far a pointer moves before it drags, in CSS px: less is a press. */
 const FAR_ENOUGH = 5;
 
 /** Everything between which things of the shelf are dragged, with the name of what is dragged at the pointer. */
 export function Dragging({ children }: { children: ReactNode }): ReactNode {
-  const { documents } = useDerived();
+  const store = useStore() as AppStore;
   const [dragging, setDragging] = useState<string | null>(null);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: FAR_ENOUGH } }),
@@ -27,7 +28,9 @@ export function Dragging({ children }: { children: ReactNode }): ReactNode {
     <DndContext
       sensors={sensors}
       onDragStart={({ active }: DragStartEvent) =>
-        setDragging(placeableName(documents, active.data.current as Placeable))
+        setDragging(
+          placeableName(store.getState().site.documents, active.data.current as Placeable),
+        )
       }
       onDragEnd={drop}
       onDragCancel={drop}

@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
-import { Button, Input, Modal, Switch } from 'antd';
+import { Button, Input, Switch } from 'antd';
+import { Dialog } from '../site/Dialog';
 import { useApp, useAppDispatch } from '../store/store';
 import { benchActions } from '../store/bench-slice';
 import {
@@ -32,7 +33,7 @@ export function Keys(): ReactNode {
     else setReason(next.reason);
   };
   return (
-    <Modal
+    <Dialog
       open={open}
       title="Keys"
       footer={null}
@@ -99,6 +100,6 @@ export function Keys(): ReactNode {
           </dl>
         </section>
       ))}
-    </Modal>
+    </Dialog>
   );
 }

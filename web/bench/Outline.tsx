@@ -22,8 +22,10 @@ import {
   type TreeNode,
 } from '@sormet/core/model';
 import { movesTo, nodeName, shortName } from '@sormet/core/edit';
-import { useApp, useAppDispatch } from '../store/store';
+import { useStore } from 'react-redux';
+import { useApp, useAppDispatch, type AppStore } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
+import { useStable } from '../site/use-stable';
 import { benchActions, type LandingPlace } from '../store/bench-slice';
 import './Outline.css';
 
@@ -130,22 +132,27 @@ function noteOf(doc: TreeDoc, node: TreeNode, text: TreeNode | undefined): strin
   return node.kind === 'element' ? node.tag : '';
 }
 
-/** The rows of before, as long as nothing in them changed: most edits leave the outline alone. */
-function useSameRows(rows: Row[]): Row[] {
-  const before = useRef(rows);
-  if (!sameJson(before.current, rows)) before.current = rows;
-  return before.current;
+/** The outline: one row for each thing of the open document, selected together with canvas and ledger. */
+export function Outline({ doc: id }: { doc: string }): ReactNode {
+  // What is typed does not wait for the rows to follow, and most of it leaves them alone.
+  const documents = useDeferredValue(useDerived().documents);
+  const doc = treeDocOf(documents, id);
+  const rows = useStable(useMemo(() => (doc ? rowsOf(documents, doc) : []), [documents, doc]));
+  return <OutlineTree doc={id} rows={rows} />;
 }
 
-/** The outline: one row for each thing of the open document, selected together with canvas and ledger. */
-export const Outline = memo(function Outline({ doc: id }: { doc: string }): ReactNode {
-  // What is typed does not wait for the rows to follow.
-  const documents = useDeferredValue(useDerived().documents);
+const OutlineTree = memo(function OutlineTree({
+  doc: id,
+  rows,
+}: {
+  doc: string;
+  rows: Row[];
+}): ReactNode {
   const sync = useSync();
+  const store = useStore() as AppStore;
   const dispatch = useAppDispatch();
   const selection = useApp((state) => state.bench.selection);
-  const doc = treeDocOf(documents, id);
-  const rows = useSameRows(useMemo(() => (doc ? rowsOf(documents, doc) : []), [documents, doc]));
+  const docNow = () => treeDocOf(store.getState().site.documents, id);
   const box = useRef<HTMLDivElement>(null);
   const tree = useRef<TreeApi<Row>>(null);
   const [size, setSize] = useState({ width: 200, height: 200 });
@@ -218,7 +225,7 @@ export const Outline = memo(function Outline({ doc: id }: { doc: string }): Reac
         // Asked while something is dragged over a row: there it is shown where it would land, here and on the canvas.
         disableDrop={({ parentNode, index }) => {
           const row = parentNode.data as Row | undefined;
-          if (!row || !doc || parentNode.isRoot) return true;
+          if (!row || parentNode.isRoot) return true;
           const parent = row.own ?? row.parent!;
           showLanding({ doc: id, parent, ...(row.slot ? { slot: row.slot } : {}), index });
           return false;
@@ -226,6 +233,7 @@ export const Outline = memo(function Outline({ doc: id }: { doc: string }): Reac
         onMove={({ dragIds, parentNode, index }) => {
           const target = parentNode?.data;
           const [dragged] = dragIds;
+          const doc = docNow();
           showLanding(null);
           if (!target || dragged === undefined || !doc) return;
           const all = selection?.doc === id ? selection.nodes : [];

@@ -1,8 +1,8 @@
 import {
   memo,
+  useCallback,
   useDeferredValue,
   useEffect,
-  useMemo,
   useRef,
   useState,
   type ReactNode,
@@ -39,29 +39,89 @@ const LEAVES = 250;
 /** What can be placed: the last used, ready sections, components by folder with their reach, elements; found by typing. */
 export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
   const { reach, ...derived } = useDerived();
-  // What is typed does not wait for the counts to follow.
+  const selection = useApp((state) => state.bench.selection);
+  const placing = usePlacing();
+  // What is typed does not wait for the shelf to follow, and it follows only what it shows.
   const documents = useDeferredValue(derived.documents);
-  const dispatch = useAppDispatch();
-  const [search, setSearch] = useState('');
   const [shown, setShown] = useState<{ item: Item; rect: DOMRect } | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   useEffect(() => () => clearTimeout(timer.current), []);
-  const items = useMemo(() => itemsOf(documents, doc), [documents, doc]);
-  const counts = useMemo(
+  const components = allOf(documents, 'component');
+  const known = components.map(({ id }) => documents.get(id));
+  const items = useSame(() => itemsOf(documents, doc), [doc, ...known]);
+  const counts = useSame(
     () =>
       new Map(
-        allOf(documents, 'component').map(({ id }) => [
+        components.map(({ id }) => [
           id,
           reach.answer(id).instances.filter(({ kind }) => kind === 'places').length,
         ]),
       ),
-    [documents, reach],
+    [documents],
   );
+  // Told what is so when something is done.
+  const latest = useRef({ documents: derived.documents, selection, placing, isShown: false });
+  latest.current = {
+    documents: derived.documents,
+    selection,
+    placing,
+    isShown: shown !== null,
+  };
+  const place = useCallback(
+    ({ placeable }: Item) => {
+      const now = latest.current;
+      const at = nextPlace(now.documents, doc, now.selection);
+      if (at) now.placing.place(doc, placeable, at);
+    },
+    [doc],
+  );
+  const show = useCallback((item: Item | null, rect?: DOMRect, now = false) => {
+    clearTimeout(timer.current);
+    const wait = now || latest.current.isShown ? 0 : POINTS;
+    if (!item || !rect) timer.current = setTimeout(() => setShown(null), now ? 0 : LEAVES);
+    else timer.current = setTimeout(() => setShown({ item, rect }), wait);
+  }, []);
+  return (
+    <div className="shelf" onPointerLeave={() => show(null)}>
+      <ShelfList items={items} counts={counts} onShow={show} onPlace={place} />
+      {shown ? (
+        <ShelfPicture
+          placeable={shown.item.placeable}
+          beside={shown.rect}
+          onHold={() => clearTimeout(timer.current)}
+          onLeave={() => show(null)}
+        />
+      ) : null}
+    </div>
+  );
+});
+
+/** Made anew only when one of some things is another object. */
+function useSame<T>(make: () => T, from: readonly unknown[]): T {
+  const kept = useRef<{ from: readonly unknown[]; value: T } | null>(null);
+  const same =
+    kept.current?.from.length === from.length &&
+    from.every((each, i) => each === kept.current!.from[i]);
+  if (!kept.current || !same) kept.current = { from, value: make() };
+  return kept.current.value;
+}
+
+/** The shelf's things by group, and what they are found by. */
+const ShelfList = memo(function ShelfList({
+  items,
+  counts,
+  onShow,
+  onPlace,
+}: {
+  items: readonly Item[];
+  counts: ReadonlyMap<string, number>;
+  onShow: (item: Item | null, rect?: DOMRect, now?: boolean) => void;
+  onPlace: (item: Item) => void;
+}): ReactNode {
+  const dispatch = useAppDispatch();
+  const [search, setSearch] = useState('');
   const wanted = search.trim().toLowerCase().split(/\s+/).filter(Boolean);
-  const found =
-    wanted.length === 0
-      ? items
-      : items.filter(({ words }) => wanted.every((word) => words.includes(word)));
+  const found = items.filter(({ words }) => wanted.every((word) => words.includes(word)));
   const last = recentChoices()
     .flatMap((value) => items.find(({ id }) => value === `place ${id}`) ?? [])
     .slice(0, LAST_USED);
@@ -73,13 +133,8 @@ export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
       found.filter((item) => item.folder === folder),
     ]),
   ];
-  const show = (item: Item | null, rect?: DOMRect, now = false) => {
-    clearTimeout(timer.current);
-    if (!item || !rect) timer.current = setTimeout(() => setShown(null), now ? 0 : LEAVES);
-    else timer.current = setTimeout(() => setShown({ item, rect }), now || shown ? 0 : POINTS);
-  };
   return (
-    <div className="shelf" onPointerLeave={() => show(null)}>
+    <>
       <div className="shelf-head">
         <input
           className="shelf-search"
@@ -117,23 +172,15 @@ export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
             <ShelfItem
               key={item.id}
               at={folder}
-              doc={doc}
               item={item}
               note={counts.has(item.id) ? String(counts.get(item.id)) : item.note}
-              onShow={show}
+              onShow={onShow}
+              onPlace={onPlace}
             />
           ))}
         </section>
       ))}
-      {shown ? (
-        <ShelfPicture
-          placeable={shown.item.placeable}
-          beside={shown.rect}
-          onHold={() => clearTimeout(timer.current)}
-          onLeave={() => show(null)}
-        />
-      ) : null}
-    </div>
+    </>
   );
 });
 
@@ -193,31 +240,25 @@ function wordsIn({ name, properties, nodes }: ComponentDoc): string {
   return [name, ...exposed, ...texts].join(' ').toLowerCase();
 }
 
-function ShelfItem({
+/** One thing of the shelf: told what to do by the shelf, so that nothing of it is drawn anew while something is typed. */
+const ShelfItem = memo(function ShelfItem({
   at,
-  doc,
   item,
   note,
   onShow,
+  onPlace,
 }: {
   /** The group it stands in: one thing may stand in two. */
   at: string;
-  doc: string;
   item: Item;
   note: string;
   onShow: (item: Item | null, rect?: DOMRect, now?: boolean) => void;
+  onPlace: (item: Item) => void;
 }): ReactNode {
-  const { documents } = useDerived();
-  const selection = useApp((state) => state.bench.selection);
-  const placing = usePlacing();
   const { attributes, listeners, setNodeRef, isDragging } = useDraggable({
     id: `shelf-${at}-${item.id}`,
     data: item.placeable,
   });
-  const placeNext = () => {
-    const place = nextPlace(documents, doc, selection);
-    if (place) placing.place(doc, item.placeable, place);
-  };
   return (
     <div
       ref={setNodeRef}
@@ -234,7 +275,7 @@ function ShelfItem({
       }}
       onBlur={() => onShow(null, undefined, true)}
       onKeyDown={(event) => {
-        if (event.key === 'Enter') placeNext();
+        if (event.key === 'Enter') onPlace(item);
         const items = [
           ...(event.currentTarget.closest('.shelf')?.querySelectorAll<HTMLElement>('.shelf-item') ??
             []),
@@ -244,10 +285,10 @@ function ShelfItem({
         event.preventDefault();
         items[items.indexOf(event.currentTarget) + by]?.focus();
       }}
-      onDoubleClick={placeNext}
+      onDoubleClick={() => onPlace(item)}
     >
       <span>{item.label}</span>
       <span className="shelf-note">{note}</span>
     </div>
   );
-}
+});

@@ -97,7 +97,7 @@ function Outlined({
     return (
       <Mark key={i} className={className} rect={rect} scale={scale}>
         {label && i === 0 ? (
-          <Label registry={registry} node={node} scale={scale}>
+          <Label registry={registry} node={node} area={rect} scale={scale}>
             {label}
           </Label>
         ) : null}
@@ -110,21 +110,26 @@ function Outlined({
 function Label({
   registry,
   node,
+  area,
   scale,
   children,
 }: {
   registry: Registry;
   node: Resolved;
+  area: DOMRect;
   scale: number;
   children: string;
 }): ReactNode {
   const label = useRef<HTMLSpanElement>(null);
-  // Measured after it is drawn: how wide a name is only the browser knows.
+  const { left, top, width, height } = area;
+  // Measured after it is drawn: how wide a name is only the browser knows. Not again for every key that is typed into
+  // what is selected: its label stays where it is as long as its area does.
   useLayoutEffect(() => {
     const element = label.current!;
     const place = labelPlace(registry, node, element.offsetWidth, scale);
     element.className = place ? `mark-label ${place}` : 'mark-label nowhere';
-  });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the node is another with each key, at the same place
+  }, [registry, scale, children, left, top, width, height]);
   return (
     <span ref={label} className="mark-label nowhere">
       {children}

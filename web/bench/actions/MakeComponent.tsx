@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
-import { Input, Modal } from 'antd';
+import { Input } from 'antd';
+import { Dialog } from '../../site/Dialog';
 import { newId, type Documents } from '@sormet/core/model';
 import { nodeName } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
@@ -66,7 +67,7 @@ function NameDialog({
   const typed = (name ?? '').trim();
   const sound = /^[^/]+(\/[^/]+)*$/.test(typed);
   return (
-    <Modal
+    <Dialog
       open={name !== null}
       title="Make component"
       okText="Make component"
@@ -89,6 +90,6 @@ function NameDialog({
           {refusal.says}
         </p>
       ) : null}
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,5 +1,6 @@
 import { useMemo, useRef, useState, type ReactNode } from 'react';
-import { AutoComplete, Modal } from 'antd';
+import { AutoComplete } from 'antd';
+import { Dialog } from '../../site/Dialog';
 import { nodeIn, treeDocOf, type Documents } from '@sormet/core/model';
 import { nodeName } from '@sormet/core/edit';
 import { reasonAgainst } from '../../canvas/placing';
@@ -58,7 +59,7 @@ export function GoLine({
     close();
   };
   return (
-    <Modal
+    <Dialog
       open={goLine}
       onCancel={close}
       afterClose={() => {
@@ -117,7 +118,7 @@ export function GoLine({
           listHeight={360}
         />
       </div>
-    </Modal>
+    </Dialog>
   );
 }
 

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Columns2, Rows2 } from 'lucide-react';
 import { benchActions } from '../../store/bench-slice';
@@ -9,7 +9,13 @@ import { useLayout } from './use-layout';
 import { Shelf } from '../Shelf';
 
 /** The left of the bench: the outline of a document, and the shelf below it. */
-export function LeftSide({ doc, isPage }: { doc: string; isPage: boolean }): ReactNode {
+export const LeftSide = memo(function LeftSide({
+  doc,
+  isPage,
+}: {
+  doc: string;
+  isPage: boolean;
+}): ReactNode {
   const { left: isBeside } = useLayout();
   const dispatch = useAppDispatch();
   return (
@@ -39,4 +45,4 @@ export function LeftSide({ doc, isPage }: { doc: string; isPage: boolean }): Rea
       </Panel>
     </Group>
   );
-}
+});

@@ -104,9 +104,9 @@ function EntryTable({
   const add = () => {
     const id = newId();
     const taken = new Set(entries.map(({ slug }) => slug));
-    const base = `new-${slugOf(type.name)}`;
-    let slug = base;
-    for (let n = 2; taken.has(slug); n += 1) slug = `${base}-${n}`;
+    const stem = `new-${slugOf(type.name)}`;
+    let slug = stem;
+    for (let n = 2; taken.has(slug); n += 1) slug = `${stem}-${n}`;
     if (
       sync.edit({
         name: 'addEntry',
@@ -133,7 +133,16 @@ function EntryTable({
           Add a {type.name.toLowerCase()}
         </Button>
       </div>
-      <table className="screen-table" aria-label={type.plural}>
+      {entries.length === 0 ? (
+        <p className="first-steps">
+          There is no {type.name.toLowerCase()} yet. The first one begins as a draft: nobody sees it
+          until you say so.{' '}
+          <Button size="small" type="primary" onClick={add}>
+            Add the first {type.name.toLowerCase()}
+          </Button>
+        </p>
+      ) : null}
+      <table className="screen-table" aria-label={type.plural} hidden={entries.length === 0}>
         <thead>
           <tr>
             {fields.map(([id, { label }]) => (

@@ -1,0 +1,28 @@
+import { useEffect, useState, type ReactNode } from 'react';
+import { describe } from '../canvas/address';
+import { useDerived } from '../site/SiteProvider';
+import type { Selected } from './use-selected';
+import { count } from './words';
+
+/** How long a selection holds before it is said, in ms: who walks past several things hears the last. */
+const HOLDS = 250;
+
+/** What is selected, for whoever hears the bench: said when it changes, however it was selected. */
+export function SelectionSaid({ selected }: { selected: Selected | undefined }): ReactNode {
+  const { documents } = useDerived();
+  const [said, setSaid] = useState('');
+  const words = selected
+    ? selected.count > 1
+      ? `${count(selected.count, 'thing')} selected`
+      : `${describe(documents, selected.doc.id, selected.id)} selected`
+    : '';
+  useEffect(() => {
+    const timer = setTimeout(() => setSaid(words), HOLDS);
+    return () => clearTimeout(timer);
+  }, [words]);
+  return (
+    <div className="for-readers selection-said" aria-live="polite">
+      {said}
+    </div>
+  );
+}
