@@ -47,6 +47,7 @@ export async function canvasInBrowser(): Promise<Row[]> {
       baseURL: server.address,
       viewport: { width: 1280, height: 800 },
     });
+    await page.addInitScript(() => localStorage.setItem('sormet.bench.notes', 'true'));
     const session = await browser.newBrowserCDPSession();
     const bench = new BenchHand(page);
     await bench.open('page-home');

@@ -12,6 +12,8 @@ export async function takePictures(address, folder, say) {
       baseURL: address,
       viewport: { width: 1280, height: 800 },
     });
+    // Whoever takes the pictures has read the notes of the first time.
+    await page.addInitScript(() => localStorage.setItem('sormet.bench.notes', 'true'));
     const take = async (name) => {
       await page.waitForTimeout(700);
       await page.screenshot({ path: join(folder, `${name}.png`) });
@@ -31,6 +33,27 @@ export async function takePictures(address, folder, say) {
     await take('library');
     await page.goto('/sites/brackenfold/content/shed/shed-millgate');
     await take('content');
+
+    await page.goto('/sites/brackenfold/settings');
+    await take('settings');
+    await page.goto('/sites/brackenfold/bench/page-home');
+    await canvas.locator('main').waitFor();
+    await page.locator('.outline-row', { hasText: 'repeat: sheds' }).click();
+    await take('bench-repeat');
+    await page.locator('.shelf-item', { hasText: 'Card row' }).hover();
+    await page.locator('.shelf-picture p', { hasText: 'full size' }).waitFor();
+    await take('shelf');
+    await page.mouse.move(900, 300);
+    await page.goto('/sites/brackenfold/bench/opening');
+    await page.locator('table[aria-label="Properties of the definition"]').waitFor();
+    await take('bench-definition');
+    await page.goto('/sites/brackenfold/bench/page-about');
+    await canvas.locator('main').waitFor();
+    await page.waitForTimeout(600);
+    await page.locator('.outline-row', { hasText: 'Heading' }).click();
+    await page.keyboard.press('Shift+F10');
+    await take('menu');
+    await page.keyboard.press('Escape');
 
     // The main job, as far as its pictures: a section made reusable and bound to the sheds.
     await page.goto('/sites/brackenfold/bench/page-shed?entry=shed-millgate');
@@ -92,12 +115,10 @@ export async function takePictures(address, folder, say) {
         .first()
         .click();
     };
-    await choose('Heading text, bound to', 'shed · name');
-    await choose('Text, bound to', 'shed · summary');
-    await choose('Picture, bound to', 'shed · picture');
+    await page.getByRole('button', { name: 'what fits' }).click();
+    await take('what-fits');
+    await page.getByRole('button', { name: /^Bind \d values/ }).click();
     await choose('Picture, when the field is empty', 'else hide');
-    await choose('Picture alternative text, bound to', 'shed · alternative text');
-    await choose('Button address, bound to', 'shed · booking');
     await page.getByRole('textbox', { name: 'Button text, set here' }).fill('Book a bench');
     await page.getByRole('textbox', { name: 'name', exact: true }).fill('top');
     await page.locator('.ledger-body').evaluate((body) => body.scrollTo(0, 0));

@@ -107,7 +107,8 @@ export function Sentence({
     const pages = doc.kind === 'page' ? reach.publishedAt(doc.id) : 0;
     body = (
       <>
-        You are {verb} <b>{name}</b>, a plain element on {documentWords(documents, doc.id)}
+        You are {verb} <b>{name}</b>, a {node.kind === 'repeat' ? 'repeat' : 'plain element'} on{' '}
+        {documentWords(documents, doc.id)}
         {pages === 1 ? ': this page only.' : `: ${count(pages, 'published page')}.`}
       </>
     );

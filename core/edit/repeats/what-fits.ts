@@ -4,6 +4,7 @@ import {
   inOrder,
   type NodeId,
   own,
+  repeatsAround,
   type Source,
   type TreeDoc,
   type TypeDoc,
@@ -31,8 +32,12 @@ export function whatFits(
   type: TypeDoc,
   from: Extract<Source, { is: 'field' }>['from'],
 ): Fit[] {
+  const isInstance = own(doc.nodes, node)?.kind === 'instance';
+  const around = repeatsAround(doc, node);
   const rows = controlsOf(documents, doc, node).filter(
-    ({ source, control, type: of }) =>
+    ({ source, control, type: of, node: at }) =>
+      // Of an instance its own values; of anything else what stands in it, but for what repeats something else.
+      (isInstance ? at === node : repeatsAround(doc, at).length === around.length) &&
       (source === undefined || source.is === 'value') &&
       control.of !== 'shown' &&
       !(control.of === 'attribute' && !MADE_OF_CONTENT.has(control.name)) &&

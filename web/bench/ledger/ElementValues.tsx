@@ -53,7 +53,9 @@ export function ElementValues({ selected }: { selected: Selected }): ReactNode {
                 {inDefinition ? 'Exposed as' : 'Bound to'} {inDefinition ? null : fits.button}
               </span>
             </th>
-            <th scope="col">{inDefinition ? 'Group and help' : ''}</th>
+            <th scope="col" className={inDefinition ? 'wide' : undefined}>
+              {inDefinition ? 'Group and help' : ''}
+            </th>
           </tr>
         </thead>
         <tbody>
