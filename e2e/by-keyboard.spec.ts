@@ -23,8 +23,8 @@ async function tabTo(page: Page, wanted: RegExp, most = 80): Promise<void> {
 
 test('every screen is reached and used by the keyboard alone', async ({ page }) => {
   await page.goto('/');
-  await expect(page.getByRole('link', { name: 'Brackenfold' })).toBeVisible();
-  await tabTo(page, /Brackenfold/);
+  await expect(page.getByRole('link', { name: 'Brackenfold', exact: true })).toBeVisible();
+  await tabTo(page, /^a Brackenfold$/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Pages' })).toBeVisible();
   for (const [name, heading] of [
@@ -43,9 +43,10 @@ test('every screen is reached and used by the keyboard alone', async ({ page }) 
   await expect(new BenchHand(page).canvas.locator('main')).toBeVisible();
 });
 
-test('a section is placed, written, declared and published by the keyboard alone', async ({
+test('the main job by the keyboard alone: placed, written, declared, made reusable, exposed, set, on its way to publishing', async ({
   page,
 }) => {
+  test.setTimeout(240_000);
   const bench = new BenchHand(page);
   await ownPage(page, 'own-keys');
   await page.keyboard.press('g');
@@ -54,22 +55,50 @@ test('a section is placed, written, declared and published by the keyboard alone
   await expect(bench.canvas.locator('[contenteditable]')).toBeVisible();
   await page.keyboard.type('By keys alone');
   await page.keyboard.press('Escape');
-  await expect(bench.canvas.getByText('By keys alone')).toBeVisible();
+  const heading = bench.canvas.getByText('By keys alone');
+  await expect(heading).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await expect(bench.sentence).toContainText('Heading');
   await page.keyboard.press('s');
   await tabTo(page, /font-size, base/, 200);
   await page.keyboard.type('3rem');
   await page.keyboard.press('Enter');
-  await expect(bench.canvas.getByText('By keys alone')).toHaveCSS('font-size', '48px');
+  await expect(heading).toHaveCSS('font-size', '48px');
   await page.keyboard.press('Escape');
-  await page.keyboard.press('Control+z');
-  await page.keyboard.press('v');
-  await tabTo(page, /^textarea .*text/i, 200);
+  await page.keyboard.press('ArrowLeft');
+  await expect(bench.sentence).toContainText('Words');
+  await page.keyboard.press('m');
+  const name = page.getByRole('textbox', { name: 'Name of the component' });
+  await expect(name).toBeFocused();
   await page.keyboard.press('Control+a');
-  await page.keyboard.type('Written in the ledger');
-  await expect(bench.canvas.getByText('Written in the ledger')).toBeVisible();
+  const component = `By keys ${Date.now().toString(36)}`;
+  await page.keyboard.type(`Sections/${component}`);
+  await page.keyboard.press('Enter');
+  await expect(bench.definition.locator('h2')).toHaveText('By keys alone');
+  await tabTo(page, /select its root/, 200);
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('v');
+  await tabTo(page, /Expose Heading text/, 200);
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await tabTo(page, /Expose 1 control/, 200);
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.ledger code')).toHaveText(['headingText']);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('b');
+  await expect(page.locator('.pane-definition')).toHaveCount(0);
+  await tabTo(page, /treeitem|tree Outline/, 200);
+  await page.keyboard.press('End');
+  await expect(bench.sentence).toContainText(component);
+  await tabTo(page, /Heading text, set here/, 200);
+  await page.keyboard.type('Set by keys');
+  await expect(bench.canvas.getByText('Set by keys')).toBeVisible();
   await bench.saved();
+  await tabTo(page, /^button (Publish|All published)/, 250);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Releases' })).toBeVisible();
 });
 
 // WAI-ARIA Authoring Practices Guide, Tree View Pattern.

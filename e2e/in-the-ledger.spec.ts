@@ -136,7 +136,7 @@ test('with nothing selected the ledger shows what the page says of itself, and c
   await bench.saved();
 });
 
-test('an empty slot of a definition is seen as a labelled place, and on no page', async ({
+test('an empty slot of a definition is seen as a labelled place, and on no page that fills it', async ({
   page,
 }) => {
   const bench = new BenchHand(page);

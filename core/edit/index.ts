@@ -22,3 +22,4 @@ export {
   type Beginning,
   type NewSite,
 } from './site/beginnings';
+export { duplicateOf, freePath } from './pages/duplicating';

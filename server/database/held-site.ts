@@ -7,6 +7,6 @@ export function heldSite(manager: EntityManager, id: string): Promise<SiteRow | 
     .getRepository(SiteEntity)
     .createQueryBuilder('s')
     .setLock('pessimistic_write')
-    .where('s.id = :id AND s.removed IS NULL', { id })
+    .where('s.id = :id', { id })
     .getOne();
 }

@@ -46,7 +46,7 @@ export async function acceptEdit(
 
   const accepted = await store.database.transaction(async (manager) => {
     const site = await heldSite(manager, siteId);
-    if (!site) throw new Problem(404, 'Not found', 'There is no such site.');
+    if (!site || site.removed) throw new Problem(404, 'Not found', 'There is no such site.');
     const earlier = await manager
       .getRepository(HistoryEntity)
       .findOneBy({ site: siteId, edit: request.id });

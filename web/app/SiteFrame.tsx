@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
 import { Link, NavLink, Outlet } from 'react-router';
 import { Button } from 'antd';
-
 import { Connection } from '../bench/Connection';
 import { useDerived, useSync } from '../site/SiteProvider';
+import { useSummary } from '../site/use-summary';
 import { useApp } from '../store/store';
 import './SiteFrame.css';
 
@@ -11,7 +11,8 @@ import './SiteFrame.css';
 export function SiteFrame(): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
-  const { refusal, summary } = useApp((state) => state.site);
+  const refusal = useApp((state) => state.site.refusal);
+  const summary = useSummary();
   const base = `/sites/${sync.site}`;
   return (
     <div className="frame">

@@ -8,7 +8,7 @@ import {
   useState,
   type ReactNode,
 } from 'react';
-import { Tree, type NodeRendererProps, type TreeApi } from 'react-arborist';
+import { Tree, type NodeApi, type NodeRendererProps, type TreeApi } from 'react-arborist';
 import { Box, Image, LayoutTemplate, List, Repeat, Stamp, Type } from 'lucide-react';
 import {
   childrenOf,
@@ -141,6 +141,9 @@ export function Outline({ doc: id }: { doc: string }): ReactNode {
   return <OutlineTree doc={id} rows={rows} />;
 }
 
+/** How long something is held over a closed row before it opens, in ms. */
+const HOLDS = 600;
+
 const OutlineTree = memo(function OutlineTree({
   doc: id,
   rows,
@@ -171,6 +174,17 @@ const OutlineTree = memo(function OutlineTree({
     landing.current = at;
     // Asked while the tree is being drawn: told afterwards.
     queueMicrotask(() => dispatch(benchActions.showLanding(at)));
+  };
+  const opening = useRef<{ id: string; timer: ReturnType<typeof setTimeout> } | null>(null);
+  /** A row that is closed opens when something is held over it. */
+  const openSoon = (node: NodeApi<Row>) => {
+    if (opening.current?.id === node.id) return;
+    clearTimeout(opening.current?.timer);
+    const timer = setTimeout(() => {
+      if (landing.current?.parent === (node.data.own ?? node.data.parent)) node.open();
+      opening.current = null;
+    }, HOLDS);
+    opening.current = { id: node.id, timer };
   };
   /** Whether a key has just been pressed in the outline: only then does the selection follow its focus. */
   const keyed = useRef(false);
@@ -227,6 +241,7 @@ const OutlineTree = memo(function OutlineTree({
           const row = parentNode.data as Row | undefined;
           if (!row || parentNode.isRoot) return true;
           const parent = row.own ?? row.parent!;
+          if (!parentNode.isOpen) openSoon(parentNode);
           showLanding({ doc: id, parent, ...(row.slot ? { slot: row.slot } : {}), index });
           return false;
         }}

@@ -4,6 +4,7 @@ import type { Documents } from '@sormet/core/model';
 import type { Built } from '@sormet/core/resolve';
 import { CanvasCss } from './canvas-css';
 import { Draw } from './draw';
+import { Places, placesOf } from './places';
 import { Registry } from './registry';
 import { useFrame } from './use-frame';
 import './Picture.css';
@@ -35,6 +36,7 @@ export function Picture({
   const registry = useMemo(() => new Registry(), []);
   const styles = useMemo(() => new CanvasCss(), []);
   const css = useMemo(() => styles.of(documents, built.linked), [styles, documents, built]);
+  const places = useMemo(() => placesOf(documents, built.linked.doc), [documents, built]);
   const frame = useFrame({ css, language: documents.site.language, built, width: drawn });
   const natural = Math.min(drawn, frame.natural ?? drawn);
   const scale = Math.min(atMost, width / natural, 1);
@@ -68,7 +70,12 @@ export function Picture({
         style={{ width: drawn, height: frame.height, transform: `scale(${scale})` }}
       />
       {frame.body && built.root
-        ? createPortal(<Draw node={built.root} registry={registry} />, frame.body)
+        ? createPortal(
+            <Places value={places}>
+              <Draw node={built.root} registry={registry} />
+            </Places>,
+            frame.body,
+          )
         : null}
     </div>
   );

@@ -10,6 +10,7 @@ import { useLayout } from '../panes/use-layout';
 import type { Selected } from '../use-selected';
 import type { BenchAction, Subject } from './bench-action';
 import { useMoving } from './use-moving';
+import { usePages } from './use-pages';
 import { useRepeating } from './use-repeating';
 
 interface Handlers {
@@ -32,6 +33,7 @@ export function useBenchActions(
   const moving = useMoving(selected);
   const repeating = useRepeating(selected);
   const clip = useClip(doc, selected);
+  const pages = usePages(doc);
   const { width, keymap, folded, tracing } = useApp((state) => state.bench);
   const layout = useLayout();
   const widths = widthsOf(documents.site);
@@ -119,6 +121,7 @@ export function useBenchActions(
       keys: ['mod+shift+z'],
       run: () => sync.redo(),
     },
+    ...pages,
     single('preview', 'the bench', 'preview', handlers.onPreview),
     single('narrower', 'the bench', 'narrower', () => stepWidth(1)),
     single('wider', 'the bench', 'wider', () => stepWidth(-1)),

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Button, Checkbox } from 'antd';
 import { newId, queriedType, repeatsAround, type Source } from '@sormet/core/model';
-import { fitsOfType, type Fit } from '@sormet/core/edit';
+import { fitsOfType, type ControlRow, type Fit } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { fittingFields } from '../../values/fields';
 import { ChoiceCell } from '../../values/ChoiceCell';
@@ -73,10 +73,10 @@ export function useWhatFits(selected: Selected): { button: ReactNode; offers: Re
         return (
           <span key={row.node + JSON.stringify(row.control)} className="fit">
             <Checkbox checked={on} onChange={({ target }) => change(i, { taken: target.checked })}>
-              {row.label}
+              {labelOf(row)}
             </Checkbox>
             <ChoiceCell
-              label={`${row.label}, bound to`}
+              label={`${labelOf(row)}, to be bound to`}
               chosen={JSON.stringify([source.from, source.path])}
               placeholder={label}
               options={fields.map((field) => ({ value: field.key, label: field.label }))}
@@ -100,4 +100,9 @@ export function useWhatFits(selected: Selected): { button: ReactNode; offers: Re
     </div>
   );
   return { button: null, offers: panel };
+}
+
+/** What a control is called where what is selected is known: a property by its own name. */
+function labelOf({ control, what, label }: ControlRow): string {
+  return control.of === 'value' ? what[0]!.toUpperCase() + what.slice(1) : label;
 }

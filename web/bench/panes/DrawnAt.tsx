@@ -24,7 +24,7 @@ export function DrawnAt({
   };
   return (
     <label className="drawn-at">
-      drawn at
+      <span className="drawn-words">drawn at</span>
       <input
         className="plain-field"
         inputMode="numeric"

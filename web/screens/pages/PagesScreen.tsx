@@ -8,16 +8,15 @@ import {
   newId,
   orderBetween,
   ordersFor,
-  text,
   type Documents,
   type PageDoc,
 } from '@sormet/core/model';
-import { pagesBelow, shortName } from '@sormet/core/edit';
+import { duplicateOf, pagesBelow, shortName } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { count } from '../../bench/words';
 import { DraftField } from '../../values/DraftField';
 import { AddPage } from './AddPage';
-import { freePath, inPlace, pageRows, type PageRow } from './page-order';
+import { inPlace, pageRows, type PageRow } from './page-order';
 import { PagePicture } from './PagePicture';
 import './PagesScreen.css';
 import '../screens.css';
@@ -138,27 +137,8 @@ function PageLine({
   const below = pagesBelow(documents, page);
   const former = Object.keys(page.former);
   const isPerEntry = page.entries !== null;
-  const duplicate = () => {
-    const pages = allOf(documents, 'page');
-    const names = new Set(pages.map(({ name }) => name));
-    let name = page.name;
-    for (let n = 2; names.has(name); n += 1) name = `${page.name.replace(/ \d+$/, '')} ${n}`;
-    const path = freePath(page.path, new Set(pages.map((each) => each.path)));
-    const { order: _, ...rest } = page;
-    const copy: PageDoc = {
-      ...rest,
-      id: newId(),
-      name,
-      path,
-      draft: true,
-      former: {},
-      title:
-        page.title.is === 'value' && page.title.type === 'text' && page.title.value === page.name
-          ? text(name)
-          : page.title,
-    };
-    sync.edit({ name: 'addPage', args: { page: copy } });
-  };
+  const duplicate = () =>
+    sync.edit({ name: 'addPage', args: { page: duplicateOf(documents, page, newId()) } });
   /** Past the neighbour: those beside it get orders of their own the first time. */
   const step = (by: -1 | 1) => {
     const pages = inPlace(beside);

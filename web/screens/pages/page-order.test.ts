@@ -1,5 +1,5 @@
 import { page } from '@sormet/core/test';
-import { freePath, inPlace, pageRows } from './page-order';
+import { inPlace, pageRows } from './page-order';
 
 const at = (path: string, order?: string) => ({
   ...page(path, path, { tag: 'main' }, path.endsWith('<slug>') ? 'shed' : null),
@@ -31,15 +31,4 @@ describe('pages in their tree', () => {
     const paths = inPlace([at('/', 'zz'), at('/a', 'a2'), at('/b', 'a1')]).map(({ path }) => path);
     expect(paths).toEqual(['/', '/b', '/a']);
   });
-});
-
-test.each([
-  ['/about', ['/about'], '/about-2'],
-  ['/about', ['/about', '/about-2'], '/about-3'],
-  ['/about-2', ['/about-2', '/about'], '/about-3'],
-  ['/sheds/<slug>', ['/sheds/<slug>'], '/sheds-2/<slug>'],
-  ['/', ['/'], '/page-2'],
-  ['/new', ['/'], '/new'],
-])('a copy of %s beside %j has the path %s', (path, taken, free) => {
-  expect(freePath(path, new Set(taken))).toBe(free);
 });

@@ -55,13 +55,3 @@ export function inPlace(pages: readonly PageDoc[]): PageDoc[] {
 function above(path: string): string {
   return path.slice(0, path.lastIndexOf('/'));
 }
-
-/** A path that no page has: the same with a number behind its last part, before that of the entries. */
-export function freePath(path: string, taken: ReadonlySet<string>): string {
-  const slug = path.endsWith('/<slug>') ? '/<slug>' : '';
-  const base = (slug ? path.slice(0, -slug.length) : path).replace(/-\d+$/, '');
-  let next = path;
-  for (let n = 2; taken.has(next); n += 1)
-    next = (base === '/' || base === '' ? '/page' : base) + `-${n}` + slug;
-  return next;
-}

@@ -7,6 +7,7 @@ import { widthsOf, type Width } from '@sormet/core/style';
 import { useApp } from '../../store/store';
 import { doneBy } from '../../store/keymap';
 import { useDerived, useSync } from '../../site/SiteProvider';
+import { useSummary } from '../../site/use-summary';
 import './PreviewScreen.css';
 import '../screens.css';
 
@@ -17,7 +18,8 @@ export function PreviewScreen(): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
   const navigate = useNavigate();
-  const { summary, pending, revision } = useApp((state) => state.site);
+  const { pending, revision } = useApp((state) => state.site);
+  const summary = useSummary();
   const keymap = useApp((state) => state.bench.keymap);
   const [width, setWidth] = useState<Width>('base');
   const page = docOf(documents, 'page', pageId);

@@ -4,6 +4,7 @@ import { useApp } from '../../store/store';
 import type { PlanAnswer, ReleaseSummary } from '@sormet/core/api';
 import { api } from '../../site/api';
 import { useSync } from '../../site/SiteProvider';
+import { useSummary } from '../../site/use-summary';
 import { count, momentWords } from '../../bench/words';
 import './ReleasesScreen.css';
 import '../screens.css';
@@ -11,7 +12,8 @@ import '../screens.css';
 /** What publishing would change and why, its progress, and past releases. */
 export function ReleasesScreen(): ReactNode {
   const sync = useSync();
-  const { summary, revision, pending } = useApp((state) => state.site);
+  const { revision, pending } = useApp((state) => state.site);
+  const summary = useSummary();
   const [plan, setPlan] = useState<PlanAnswer | null>(null);
   const [releases, setReleases] = useState<readonly ReleaseSummary[] | null>(null);
   const [current, setCurrent] = useState<ReleaseSummary | null>(null);

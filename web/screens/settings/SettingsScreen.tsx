@@ -9,7 +9,8 @@ import { Keys } from '../../bench/Keys';
 import { DraftField } from '../../values/DraftField';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
-import { useApp, useAppDispatch } from '../../store/store';
+import { useSummary } from '../../site/use-summary';
+import { useAppDispatch } from '../../store/store';
 import { ChoiceCell } from '../../values/ChoiceCell';
 import { ValueCell } from '../../values/ValueCell';
 import { RemoveSite } from '../sites/RemoveSite';
@@ -22,7 +23,7 @@ export function SettingsScreen(): ReactNode {
   const sync = useSync();
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
-  const summary = useApp((state) => state.site.summary);
+  const summary = useSummary();
   const [removing, setRemoving] = useState(false);
   const { site } = documents;
   return (
