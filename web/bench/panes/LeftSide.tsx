@@ -6,7 +6,7 @@ import { useAppDispatch } from '../../store/store';
 import { IconButton } from '../ledger/IconButton';
 import { Outline } from '../Outline';
 import { useLayout } from './use-layout';
-import { Shelf } from '../Shelf';
+import { Shelf } from '../shelf/Shelf';
 
 /** The left of the bench: the outline of a document, and the shelf below it. */
 export const LeftSide = memo(function LeftSide({

@@ -4,11 +4,11 @@ import { doEdit, isRefusal, plant, STARTERS, emptyComponent } from '@sormet/core
 import type { Documents } from '@sormet/core/model';
 import { build, Linker, type Built } from '@sormet/core/resolve';
 import { dataOf } from '@sormet/core/value';
-import { BASE_WIDTH } from '../canvas/Canvas';
-import { Picture } from '../canvas/Picture';
-import { idOf, withPictures, type Placeable } from '../canvas/placing';
-import { useDerived } from '../site/SiteProvider';
-import { placeholderPicture } from '../values/placeholder-picture';
+import { BASE_WIDTH } from '../../canvas/Canvas';
+import { Picture } from '../../canvas/Picture';
+import { idOf, withPictures, type Placeable } from '../../canvas/placing';
+import { useDerived } from '../../site/SiteProvider';
+import { placeholderPicture } from '../../values/placeholder-picture';
 
 /** How large the picture may be on the screen, in CSS px. */
 const ROOM = { width: 460, height: 320 };

@@ -1,0 +1,93 @@
+import {
+  memo,
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
+import { allOf } from '@sormet/core/model';
+import { usePlacing } from '../../canvas/placing';
+import { useDerived } from '../../site/SiteProvider';
+import { useApp } from '../../store/store';
+import { nextPlace } from '../go-line/places';
+import { itemsOf, type Item } from './shelf-items';
+import { ShelfList } from './ShelfList';
+import { ShelfPicture } from './ShelfPicture';
+import './Shelf.css';
+
+/** How long somebody points before a picture is drawn, in ms: passing over is not pointing. */
+const POINTS = 180;
+/** How long a picture stays when somebody leaves, in ms: on the way to the picture itself. */
+const LEAVES = 250;
+
+/** What can be placed: the last used, ready sections, components by folder with their reach, elements; found by typing. */
+export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
+  const { reach, ...derived } = useDerived();
+  const selection = useApp((state) => state.bench.selection);
+  const placing = usePlacing();
+  // What is typed does not wait for the shelf to follow, and it follows only what it shows.
+  const documents = useDeferredValue(derived.documents);
+  const [shown, setShown] = useState<{ item: Item; rect: DOMRect } | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  useEffect(() => () => clearTimeout(timer.current), []);
+  const components = allOf(documents, 'component');
+  const known = components.map(({ id }) => documents.get(id));
+  const items = useSame(() => itemsOf(documents, doc), [doc, ...known]);
+  const counts = useSame(
+    () =>
+      new Map(
+        components.map(({ id }) => [
+          id,
+          reach.answer(id).instances.filter(({ kind }) => kind === 'places').length,
+        ]),
+      ),
+    [documents],
+  );
+  // Told what is so when something is done.
+  const latest = useRef({ documents: derived.documents, selection, placing, isShown: false });
+  latest.current = {
+    documents: derived.documents,
+    selection,
+    placing,
+    isShown: shown !== null,
+  };
+  const place = useCallback(
+    ({ placeable }: Item) => {
+      const now = latest.current;
+      const at = nextPlace(now.documents, doc, now.selection);
+      if (at) now.placing.place(doc, placeable, at);
+    },
+    [doc],
+  );
+  const show = useCallback((item: Item | null, rect?: DOMRect, now = false) => {
+    clearTimeout(timer.current);
+    const wait = now || latest.current.isShown ? 0 : POINTS;
+    if (!item || !rect) timer.current = setTimeout(() => setShown(null), now ? 0 : LEAVES);
+    else timer.current = setTimeout(() => setShown({ item, rect }), wait);
+  }, []);
+  return (
+    <div className="shelf" onPointerLeave={() => show(null)}>
+      <ShelfList items={items} counts={counts} onShow={show} onPlace={place} />
+      {shown ? (
+        <ShelfPicture
+          placeable={shown.item.placeable}
+          beside={shown.rect}
+          onHold={() => clearTimeout(timer.current)}
+          onLeave={() => show(null)}
+        />
+      ) : null}
+    </div>
+  );
+});
+
+/** Made anew only when one of some things is another object. */
+function useSame<T>(make: () => T, from: readonly unknown[]): T {
+  const kept = useRef<{ from: readonly unknown[]; value: T } | null>(null);
+  const same =
+    kept.current?.from.length === from.length &&
+    from.every((each, i) => each === kept.current!.from[i]);
+  if (!kept.current || !same) kept.current = { from, value: make() };
+  return kept.current.value;
+}
