@@ -27,7 +27,9 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const width = useApp((state) => state.bench.width);
-  const { undo, redo, plan } = useApp((state) => state.site);
+  const undoes = useApp((state) => state.site.undo.at(-1)?.says);
+  const redoes = useApp((state) => state.site.redo.at(-1)?.says);
+  const changing = useApp((state) => state.site.plan?.pages.length);
   const site = documents.site;
   const at = entry ? entries.indexOf(entry) : -1;
   const shown = useDeferredValue(documents);
@@ -57,8 +59,6 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
     ),
     [base, site.name, doc.id, places, navigate],
   );
-  const undoes = undo.at(-1)?.says;
-  const redoes = redo.at(-1)?.says;
   const steps = useMemo(
     () => (
       <>
@@ -80,7 +80,6 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
     ),
     [undoes, redoes, sync],
   );
-  const changing = plan?.pages.length;
   const preview = useRef(onPreview);
   preview.current = onPreview;
   const ends = useMemo(

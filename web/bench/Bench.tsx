@@ -31,6 +31,15 @@ import './Bench.css';
 
 /** The bench: outline and shelf, the page (and a definition beside it), the sentence and the ledger. */
 export function Bench(): ReactNode {
+  // Around all of it, and not drawn again with it: else everything that can be dragged would be, for every key.
+  return (
+    <Dragging>
+      <WithinBench />
+    </Dragging>
+  );
+}
+
+function WithinBench(): ReactNode {
   const { doc: id = '' } = useParams();
   const { documents } = useDerived();
   const sync = useSync();
@@ -75,37 +84,35 @@ export function Bench(): ReactNode {
   const written = rule && 'doc' in rule ? rule.doc : selection?.doc;
   const isEdited = definition !== undefined && written === definition.id;
   return (
-    <Dragging>
-      <div className="bench">
-        <Bar doc={doc} entries={entries} entry={entry} onEntry={onEntry} onPreview={onPreview} />
-        <Columns
-          left={<LeftSide doc={outlined.id} isPage={outlined.kind === 'page'} />}
-          open={<OpenPane doc={doc} entry={entry} />}
-          beside={definition ? <BesidePane definition={definition} /> : null}
-          edited={isEdited ? 'definition' : 'page'}
-          ledger={
-            <div className={layout.ledger ? 'bench-ledger beside' : 'bench-ledger'}>
-              <div className="ledger-line">
-                <Sentence doc={outlined} selected={selected} />
-                <LedgerTabs selected={selected} />
-              </div>
-              {folded.ledger ? null : (
-                <div className="ledger-and-trace">
-                  <Ledger doc={outlined} selected={selected} />
-                  {tracing ? <Trace page={doc.id} selected={selected} /> : null}
-                </div>
-              )}
+    <div className="bench">
+      <Bar doc={doc} entries={entries} entry={entry} onEntry={onEntry} onPreview={onPreview} />
+      <Columns
+        left={<LeftSide doc={outlined.id} isPage={outlined.kind === 'page'} />}
+        open={<OpenPane doc={doc} entry={entry} />}
+        beside={definition ? <BesidePane definition={definition} /> : null}
+        edited={isEdited ? 'definition' : 'page'}
+        ledger={
+          <div className={layout.ledger ? 'bench-ledger beside' : 'bench-ledger'}>
+            <div className="ledger-line">
+              <Sentence doc={outlined} selected={selected} />
+              <LedgerTabs selected={selected} />
             </div>
-          }
-        />
-        <GoLine doc={outlined.id} actions={actions} />
-        <ContextMenu actions={actions} />
-        <Keys />
-        <FirstNotes />
-        <SelectionSaid selected={selected} />
-        {makeComponent.dialog}
-      </div>
-    </Dragging>
+            {folded.ledger ? null : (
+              <div className="ledger-and-trace">
+                <Ledger doc={outlined} selected={selected} />
+                {tracing ? <Trace page={doc.id} selected={selected} /> : null}
+              </div>
+            )}
+          </div>
+        }
+      />
+      <GoLine doc={outlined.id} actions={actions} />
+      <ContextMenu actions={actions} />
+      <Keys />
+      <FirstNotes />
+      <SelectionSaid selected={selected} />
+      {makeComponent.dialog}
+    </div>
   );
 }
 

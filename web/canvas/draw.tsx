@@ -37,6 +37,7 @@ export const Draw = memo(function Draw({ node, registry }: DrawProps): ReactNode
     if (node.waiting) return '…';
     return node.from.kind === 'slot' ? <EmptySlot node={node} registry={registry} /> : null;
   }
+  if (mayBeEmpty(node)) return <DrawEmpty node={node} registry={registry} />;
   const text = onlyText(node);
   return text === undefined ? (
     <DrawElement node={node} registry={registry} />
@@ -99,11 +100,28 @@ function styleOf(style: string): Record<string, string> {
   return Object.fromEntries(style.split(';').map((each) => each.split(':') as [string, string]));
 }
 
-function DrawElement({ node, registry }: { node: ResolvedElement; registry: Registry }): ReactNode {
+interface DrawElementProps {
+  readonly node: ResolvedElement;
+  readonly registry: Registry;
+  /** What marks it as empty, where nothing in it may be seen. */
+  readonly empty?: Readonly<Record<string, string | undefined>>;
+}
+
+/** An element in which nothing may be seen, with the words for that: it alone asks for them, so that no other waits for them. */
+function DrawEmpty({ node, registry }: DrawElementProps): ReactNode {
+  const empty = { [EMPTY]: useContext(Places).box(node) };
+  const text = onlyText(node);
+  return text === undefined ? (
+    <DrawElement node={node} registry={registry} empty={empty} />
+  ) : (
+    <DrawTextElement node={node} registry={registry} text={text} empty={empty} />
+  );
+}
+
+function DrawElement({ node, registry, empty }: DrawElementProps): ReactNode {
   const ref = useRef<HTMLElement>(null);
-  const { box } = useContext(Places);
   useLayoutEffect(() => registry.set(ref.current!, node));
-  const props = { ...propsOf(node), ...(mayBeEmpty(node) ? { [EMPTY]: box(node) } : {}), ref };
+  const props = { ...propsOf(node), ...empty, ref };
   return node.from.isVoid
     ? createElement(node.tag, props)
     : createElement(
@@ -123,19 +141,14 @@ function DrawTextElement({
   node,
   registry,
   text,
-}: {
-  node: ResolvedElement;
-  registry: Registry;
-  text: string;
-}): ReactNode {
+  empty,
+}: DrawElementProps & { text: string }): ReactNode {
   const ref = useRef<HTMLElement>(null);
   useLayoutEffect(() => {
     const element = ref.current!;
     registry.set(element, node);
     if (element.textContent !== text) element.textContent = text;
   });
-  const { box } = useContext(Places);
-  const empty = text === '' ? { [EMPTY]: box(node) } : {};
   return createElement(node.tag, { ...propsOf(node), ...empty, ref });
 }
 

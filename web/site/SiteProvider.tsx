@@ -42,7 +42,8 @@ export function SiteProvider(): ReactNode {
   const { site = '' } = useParams();
   const store = useStore() as AppStore;
   const sync = useMemo(() => new SiteSync(store, site), [store, site]);
-  const { status, error } = useApp((state) => state.site);
+  const status = useApp((state) => state.site.status);
+  const error = useApp((state) => state.site.error);
   useEffect(() => {
     void sync.open();
     return () => sync.close();

@@ -1,5 +1,5 @@
 import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
-import { Documents } from '@sormet/core/model';
+import { Documents, sameJson } from '@sormet/core/model';
 import { applyChanges, joinChanges, replay, samePlaces } from '@sormet/core/edit';
 import type { HistoryEntry, PlanAnswer, SiteSummary } from '@sormet/core/api';
 import { conflictOf, type Conflict, type PendingEdit, type Step, type StepEdit } from './pending';
@@ -73,10 +73,24 @@ export interface Made {
 /** How many steps can be undone. */
 const UNDO_DEPTH = 300;
 
-/** The state with pending edits laid again on what is confirmed. */
-function relaid(state: SiteState, pending: readonly PendingEdit[]): SiteState {
+/**
+ * The state with pending edits laid again on what is confirmed.
+ * @param heard the documents that others' edits or our own touched there: where they are what is shown already, what is
+ * shown stays the same object, so that nothing is drawn again for what this window did itself
+ */
+function relaid(
+  state: SiteState,
+  pending: readonly PendingEdit[],
+  heard: readonly string[] = [],
+): SiteState {
   const { documents, kept, lost } = replay(state.confirmed, pending);
-  if (lost.length === 0) return { ...state, documents, pending: kept };
+  if (lost.length === 0) {
+    const same =
+      heard.length > 0 &&
+      documents.size === state.documents.size &&
+      heard.every((id) => sameJson(documents.get(id), state.documents.get(id)));
+    return { ...state, documents: same ? state.documents : documents, pending: kept };
+  }
   const conflicts = lost.map((each) =>
     conflictOf(documents, { ...each, reason: 'Somebody has changed the same value meanwhile.' }),
   );
@@ -181,6 +195,11 @@ export const siteSlice = createSlice({
       return relaid(
         { ...state, confirmed, revision, connected: true },
         state.pending.filter(({ id }) => !done.has(id)),
+        [
+          ...new Set(
+            [...edits, ...state.pending].flatMap(({ changes }) => changes.map(({ doc }) => doc)),
+          ),
+        ],
       );
     }),
     /** Whether what was not taken in is being looked at. */
