@@ -39,7 +39,7 @@ export async function makeSite(
 
 /** Removes a site: from now on it is not there, and kept for some time. @throws a 422 problem when its name is another */
 export async function removeSite(store: SiteStore, site: SiteRow, name: string): Promise<void> {
-  if (name.trim() !== site.name)
+  if (name.trim() !== site.name.trim())
     throw new Problem(422, 'Refused', `The name of this site is “${site.name}”.`, {
       pointer: '/name',
       reason: 'is not its name',

@@ -1,5 +1,8 @@
-/** A name as a part of an address: `Larkhollow & sons` gives `larkhollow-sons`. */
-export function slugOf(name: string): string {
+/**
+ * A name as a part of an address: `Larkhollow & sons` gives `larkhollow-sons`.
+ * @param otherwise for a name without a letter that an address can hold
+ */
+export function slugOf(name: string, otherwise: string): string {
   const slug = name
     .normalize('NFD')
     .replace(/\p{M}/gu, '')
@@ -8,5 +11,5 @@ export function slugOf(name: string): string {
     .replace(/^-+|-+$/g, '')
     .slice(0, 60)
     .replace(/-+$/, '');
-  return slug === '' ? 'site' : slug;
+  return slug === '' ? otherwise : slug;
 }

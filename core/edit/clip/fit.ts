@@ -131,7 +131,8 @@ class Fitting {
         drop(id);
       }
       if (node.kind === 'slot') {
-        const stays = target.id !== clip.doc || slotsThere.has(node.slot);
+        const isIts = target.kind === 'component' && own(target.slots, node.slot) !== undefined;
+        const stays = target.id !== clip.doc || !isIts || slotsThere.has(node.slot);
         if (stays) {
           this.left.add('a slot, which stands once in its definition');
           drop(id);

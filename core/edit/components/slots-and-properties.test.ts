@@ -1,7 +1,8 @@
 import { docOf, placeAt, rootOf, text, type ComponentDoc } from '../../model';
 import { component, documentsOf, page } from '../../test';
 import { doEdit, type NamedEdit } from '../edits';
-import { isRefusal } from '../changes';
+import { applyChanges, inverse, isRefusal } from '../changes';
+import { plant } from '../starters';
 
 const card = {
   ...component(
@@ -52,6 +53,22 @@ describe('a slot', () => {
     expect(doEdit(done.documents, adding)).toMatchObject({
       refused: expect.stringContaining('taken'),
     });
+  });
+
+  test('goes with the place where it stood; what fills it on a page stays, and comes back with it', () => {
+    const { nodes } = docOf(done.documents, 'page', 'home')!;
+    const words = plant({ id: 'w', tag: 'p', text: 'Extra' }, placeAt(nodes, 'i', 0, 'extras'));
+    const filled = doEdit(done.documents, { name: 'place', args: { doc: 'home', ...words } });
+    if (isRefusal(filled)) throw new Error(filled.refused);
+    const removed = doEdit(filled.documents, {
+      name: 'remove',
+      args: { doc: 'card', nodes: ['place'] },
+    });
+    if (isRefusal(removed)) throw new Error(removed.refused);
+    expect(docOf(removed.documents, 'component', 'card')!.slots).toEqual({});
+    expect(docOf(removed.documents, 'page', 'home')!.nodes['w']).toBeDefined();
+    const back = applyChanges(removed.documents, inverse(removed.changes));
+    expect(back.get('card')).toEqual(filled.documents.get('card'));
   });
 
   test('is named, laid out and limited, and each limit is taken back alone', () => {

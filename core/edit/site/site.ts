@@ -24,12 +24,9 @@ export const setSite = defineEdit({
     const [member, value] = Object.entries(set)[0]!;
     if ('icon' in set && set.icon !== null && !docOf(documents, 'asset', set.icon))
       return gone('The picture', id);
-    return changeTo(
-      documents,
-      id,
-      [member],
-      member === 'icon' ? (value ?? undefined) : (value as string | null),
-    );
+    // Only whether there is a surround is said by none: an icon that is taken away is not there.
+    const now = member === 'surround' ? value : (value?.trim() ?? undefined);
+    return changeTo(documents, id, [member], now);
   },
   says(documents, { set }) {
     if ('surround' in set)

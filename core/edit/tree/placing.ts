@@ -84,7 +84,17 @@ export const remove = defineEdit({
       if (node === rootOf(tree.nodes)) return refuse('The root cannot be removed.', doc);
       for (const id of withDescendants(tree.nodes, node)) all.add(id);
     }
-    return [...all].reverse().flatMap((id) => changeTo(documents, doc, ['nodes', id], undefined));
+    // A slot goes with the node where it stood; what fills it on pages stays stored.
+    const slots = [...all].flatMap((id) => {
+      const node = tree.nodes[id]!;
+      return node.kind === 'slot' ? [node.slot] : [];
+    });
+    return [
+      ...[...all].reverse().flatMap((id) => changeTo(documents, doc, ['nodes', id], undefined)),
+      ...(tree.kind === 'component'
+        ? slots.flatMap((slot) => changeTo(documents, doc, ['slots', slot], undefined))
+        : []),
+    ];
   },
   says: (documents, { doc, nodes }) =>
     `removed ${severalNamed(

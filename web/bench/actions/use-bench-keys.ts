@@ -1,70 +1,90 @@
+import { useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { childrenOf, rootOf, type TreeDoc } from '@sormet/core/model';
-import { useDerived } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { doneBy } from '../../store/keymap';
 import { useApp, useAppDispatch } from '../../store/store';
 import type { Selected } from '../use-selected';
 import type { BenchAction } from './bench-action';
 
+/** The keys that actions name beside single ones; the actions are others with each state, their keys never. */
+const LISTED = [
+  'Enter',
+  'Delete',
+  'Backspace',
+  'mod+d',
+  'mod+a',
+  'mod+z',
+  'mod+shift+z',
+  'alt+ArrowUp',
+  'alt+ArrowDown',
+  'alt+ArrowLeft',
+  'alt+ArrowRight',
+];
+
+const NEVER_AGAIN: readonly unknown[] = [];
+
 /** Binds the keys: single keys when no field has the focus and nothing lies over the bench. */
 export function useBenchKeys(
   selected: Selected | undefined,
   actions: readonly BenchAction[],
 ): void {
-  const { documents } = useDerived();
   const dispatch = useAppDispatch();
   const { goLine, keys, keymap } = useApp((state) => state.bench);
   const enabled = !goLine && !keys;
+  // Read when a key is pressed: bound once, not with every state that typing makes.
+  const latest = useRef({ selected, actions, keymap });
+  latest.current = { selected, actions, keymap };
 
   // Every key is heard here, and the keymap says which does what: the package splits lists of keys at commas.
   useHotkeys(
     '*',
     (event) => {
       if (event.ctrlKey || event.metaKey || event.altKey || isUnderDialog()) return;
-      const does = doneBy(keymap, event.key);
+      const now = latest.current;
+      const does = doneBy(now.keymap, event.key);
       const run =
         does === 'go'
           ? () => dispatch(benchActions.showGoLine(true))
-          : actions.find((action) => action.does !== undefined && action.does === does)?.run;
+          : now.actions.find((action) => action.does !== undefined && action.does === does)?.run;
       if (!run) return;
       event.preventDefault();
       run();
     },
     // A radio of the interface takes no letters: after a click on a width the keys go on working.
     { enabled, enableOnFormTags: ['radio'] },
-    [keymap, actions],
+    NEVER_AGAIN,
   );
-  // The other keys, by the actions that name them.
-  const listed = actions.flatMap(({ keys, run }) => (keys ?? []).map((key) => ({ key, run })));
   useHotkeys(
-    listed.map(({ key }) => key),
+    LISTED,
     (event, { hotkey }) => {
       if (isUnderDialog()) return;
+      const now = latest.current;
       const alone = !event.ctrlKey && !event.metaKey && !event.altKey;
-      if (alone && (!selected || isWidget(event.target))) return;
+      if (alone && (!now.selected || isWidget(event.target))) return;
+      const action = now.actions.find((each) =>
+        each.keys?.some((key) => key.toLowerCase() === hotkey.toLowerCase()),
+      );
+      if (!action) return;
       event.preventDefault();
-      listed.find(({ key }) => key.toLowerCase() === hotkey.toLowerCase())?.run();
+      action.run();
     },
     { enabled },
-    [actions, selected],
+    NEVER_AGAIN,
   );
-
-  const select = (node: string | undefined) => {
-    if (selected && node !== undefined)
-      dispatch(benchActions.select({ doc: selected.doc.id, nodes: [node] }));
-  };
   useHotkeys(
     ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'Escape'],
     (event) => {
-      if (!selected || event.altKey || isWidget(event.target)) return;
+      const { selected: at } = latest.current;
+      if (!at || event.altKey || isWidget(event.target)) return;
       // In the outline arrows go from row to row, and the selection with them.
       if (event.key !== 'Escape' && isIn(event.target, '[role="tree"]')) return;
       event.preventDefault();
-      select(neighbour(selected.doc, selected.id, event.key));
+      const node = neighbour(at.doc, at.id, event.key);
+      if (node !== undefined) dispatch(benchActions.select({ doc: at.doc.id, nodes: [node] }));
     },
     { enabled },
-    [selected, documents],
+    NEVER_AGAIN,
   );
 }
 

@@ -44,7 +44,7 @@ export function PropertiesTable({ component }: { component: ComponentDoc }): Rea
           <th scope="col" className="group-column">
             Group
           </th>
-          <th scope="col" className="wide">
+          <th scope="col" className="named">
             Property
           </th>
           <th scope="col">Key</th>

@@ -40,7 +40,7 @@ export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
       new Map(
         components.map(({ id }) => [
           id,
-          reach.answer(id).instances.filter(({ kind }) => kind === 'places').length,
+          reach.usesOf(id).filter(({ kind }) => kind === 'places').length,
         ]),
       ),
     [documents],

@@ -104,7 +104,7 @@ function EntryTable({
   const add = () => {
     const id = newId();
     const taken = new Set(entries.map(({ slug }) => slug));
-    const stem = `new-${slugOf(type.name)}`;
+    const stem = `new-${slugOf(type.name, 'entry')}`;
     let slug = stem;
     for (let n = 2; taken.has(slug); n += 1) slug = `${stem}-${n}`;
     if (

@@ -23,7 +23,7 @@ export function AddPage({
   const [entries, setEntries] = useState('');
   const [wrong, setWrong] = useState('');
   const base = under === '/' ? '' : under;
-  const suggested = `${base}/${name.trim() === '' ? '' : slugOf(name)}${entries ? '/<slug>' : ''}`;
+  const suggested = `${base}/${name.trim() === '' ? '' : slugOf(name, 'page')}${entries ? '/<slug>' : ''}`;
   const add = () => {
     const page = emptyPage(documents, path.trim() || suggested, name.trim());
     const edit: NamedEdit = {

@@ -43,7 +43,7 @@ export function MakeSite({
     const request: SiteRequest = {
       begins: asked.begins === 'copy' ? { copy: asked.copy } : asked.begins,
       name: asked.name.trim(),
-      slug: asked.slug || slugOf(asked.name),
+      slug: asked.slug || slugOf(asked.name, 'site'),
       language: asked.language,
       width: asked.width,
     };
@@ -106,7 +106,7 @@ export function MakeSite({
             },
           ]}
         >
-          <Input addonAfter=".localhost" placeholder={slugOf(name)} maxLength={120} />
+          <Input addonAfter=".localhost" placeholder={slugOf(name, 'site')} maxLength={120} />
         </Form.Item>
         <Form.Item
           name="language"

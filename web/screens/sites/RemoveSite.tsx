@@ -14,6 +14,7 @@ export function RemoveSite({
 }): ReactNode {
   const [name, setName] = useState('');
   const [wrong, setWrong] = useState('');
+  const isNamed = name.trim() === site?.name.trim();
   const close = (removed: boolean) => {
     setName('');
     setWrong('');
@@ -32,7 +33,7 @@ export function RemoveSite({
       title={site ? `Remove ${site.name}?` : ''}
       okText="Remove it"
       cancelText="Keep it"
-      okButtonProps={{ danger: true, disabled: name.trim() !== site?.name }}
+      okButtonProps={{ danger: true, disabled: !isNamed }}
       onOk={remove}
       onCancel={() => close(false)}
       destroyOnHidden
@@ -49,7 +50,7 @@ export function RemoveSite({
           status={wrong ? 'error' : ''}
           aria-label="Name of the site to remove"
           onChange={({ target }) => setName(target.value)}
-          onPressEnter={() => name.trim() === site?.name && remove()}
+          onPressEnter={() => isNamed && remove()}
         />
       </label>
       {wrong ? (
