@@ -98,7 +98,7 @@ test('the main job by the keyboard alone: placed, written, declared, made reusab
   await bench.saved();
   await tabTo(page, /^button (Publish|All published)/, 250);
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Releases' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Releases', exact: true })).toBeVisible();
 });
 
 // WAI-ARIA Authoring Practices Guide, Tree View Pattern.

@@ -80,6 +80,7 @@ function NameDialog({
       <p>What is selected becomes its first instance. A folder stands before a slash.</p>
       <Input
         autoFocus
+        data-first=""
         aria-label="Name of the component"
         value={name ?? ''}
         onChange={({ target }) => onName(target.value)}

@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { Button, Input, Modal } from 'antd';
+import { Button, Input } from 'antd';
+import { Dialog } from '../../site/Dialog';
 import { FORMAT, newId, type TypeDoc } from '@sormet/core/model';
 import { useSync } from '../../site/SiteProvider';
 
@@ -33,7 +34,7 @@ export function MakeType({ first = false }: { first?: boolean }): ReactNode {
       <Button size="small" type={first ? 'primary' : 'text'} onClick={() => setOpen(true)}>
         {first ? 'Make the first content type' : 'Make a content type'}
       </Button>
-      <Modal
+      <Dialog
         open={open}
         title="Make a content type"
         okText="Make it"
@@ -47,6 +48,7 @@ export function MakeType({ first = false }: { first?: boolean }): ReactNode {
           One is called
           <Input
             autoFocus
+            data-first=""
             value={name}
             maxLength={120}
             placeholder="Shed"
@@ -63,7 +65,7 @@ export function MakeType({ first = false }: { first?: boolean }): ReactNode {
             onPressEnter={() => name.trim() !== '' && make()}
           />
         </label>
-      </Modal>
+      </Dialog>
     </>
   );
 }

@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { Button, Input, Modal } from 'antd';
+import { Button, Input } from 'antd';
+import { Dialog } from '../../site/Dialog';
 import { emptyComponent } from '@sormet/core/edit';
 import { useSync } from '../../site/SiteProvider';
 
@@ -29,7 +30,7 @@ export function AddComponent({ first = false }: { first?: boolean }): ReactNode 
       >
         {first ? 'Make the first component' : 'Make a component'}
       </Button>
-      <Modal
+      <Dialog
         open={open}
         title="Make a component"
         okText="Make it"
@@ -42,13 +43,14 @@ export function AddComponent({ first = false }: { first?: boolean }): ReactNode 
         <p>It begins empty; its folder stands before a slash.</p>
         <Input
           autoFocus
+          data-first=""
           aria-label="Name of the component"
           value={name}
           maxLength={200}
           onChange={({ target }) => setName(target.value)}
           onPressEnter={() => sound && make()}
         />
-      </Modal>
+      </Dialog>
     </>
   );
 }

@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
-import { Input, Modal, Select } from 'antd';
+import { Input, Select } from 'antd';
+import { Dialog } from '../../site/Dialog';
 import { allOf } from '@sormet/core/model';
 import { emptyPage, isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
@@ -42,7 +43,7 @@ export function AddPage({
     onClose();
   };
   return (
-    <Modal
+    <Dialog
       open={open}
       title="Add a page"
       okText="Add the page"
@@ -52,7 +53,7 @@ export function AddPage({
     >
       <p>It stands in the surround and begins as a draft.</p>
       <label className="field">
-        Name <Input value={name} onChange={({ target }) => setName(target.value)} />
+        Name <Input data-first="" value={name} onChange={({ target }) => setName(target.value)} />
       </label>
       <label className="field">
         Path{' '}
@@ -86,6 +87,6 @@ export function AddPage({
           onChange={setEntries}
         />
       </div>
-    </Modal>
+    </Dialog>
   );
 }

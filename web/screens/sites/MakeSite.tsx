@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { AutoComplete, Form, Input, InputNumber, Modal, Radio, Select } from 'antd';
+import { AutoComplete, Form, Input, InputNumber, Radio, Select } from 'antd';
+import { Dialog } from '../../site/Dialog';
 import type { SiteRequest, SiteSummary } from '@sormet/core/api';
 import { api, ApiProblem } from '../../site/api';
 import { LANGUAGES } from './languages';
@@ -59,7 +60,7 @@ export function MakeSite({
     );
   };
   return (
-    <Modal
+    <Dialog
       open={open}
       title="Make a site"
       okText="Make the site"
@@ -94,7 +95,7 @@ export function MakeSite({
           label="Name"
           rules={[{ required: true, whitespace: true, message: 'A site has a name.' }]}
         >
-          <Input autoFocus maxLength={120} onPressEnter={() => form.submit()} />
+          <Input autoFocus data-first="" maxLength={120} onPressEnter={() => form.submit()} />
         </Form.Item>
         <Form.Item
           name="slug"
@@ -130,6 +131,6 @@ export function MakeSite({
           </Form.Item>
         )}
       </Form>
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
-import { Input, Modal } from 'antd';
+import { Input } from 'antd';
+import { Dialog } from '../../site/Dialog';
 import type { SiteSummary } from '@sormet/core/api';
 import { api } from '../../site/api';
 import { count } from '../../bench/words';
@@ -28,7 +29,7 @@ export function RemoveSite({
       );
   };
   return (
-    <Modal
+    <Dialog
       open={site !== null}
       title={site ? `Remove ${site.name}?` : ''}
       okText="Remove it"
@@ -46,6 +47,7 @@ export function RemoveSite({
         Type its name: <b>{site?.name}</b>
         <Input
           autoFocus
+          data-first=""
           value={name}
           status={wrong ? 'error' : ''}
           aria-label="Name of the site to remove"
@@ -58,6 +60,6 @@ export function RemoveSite({
           {wrong}
         </p>
       ) : null}
-    </Modal>
+    </Dialog>
   );
 }
