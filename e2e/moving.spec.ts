@@ -116,4 +116,7 @@ test('z zooms to what is selected and back; a size is typed, and remembered', as
   await expect(size).toHaveValue('50');
   await page.getByRole('button', { name: 'fit', exact: true }).click();
   await expect(size).toHaveValue(fits);
+  await size.fill('30');
+  await size.press('Escape');
+  await expect(size).toHaveValue(fits);
 });

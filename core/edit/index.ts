@@ -12,7 +12,7 @@ export { EDIT_ID_PATTERN } from './upkeep/revert';
 export { movesTo, stepMoves, type Move, type Step } from './tree/moves';
 export { placeInto } from './tree/places';
 export { tagsFor } from './tree/tags';
-export { whatFits, fitsOfType, type Fit } from './repeats/what-fits';
+export { fitsOfType, type Fit } from './repeats/what-fits';
 export { pagesBelow } from './pages/pages';
 export {
   beginSite,

@@ -20,7 +20,6 @@ import type { Registry } from './registry';
 export interface Landing {
   readonly at: LandingPlace;
   readonly line: { x: number; y: number; width: number; height: number };
-  readonly around: DOMRect;
 }
 
 interface Container {
@@ -156,7 +155,7 @@ function landingIn({ rects, sideways }: ChildrenShown, rect: DOMRect, at: Landin
         width: rect.width,
         height: 0,
       };
-  return { at, line, around: rect };
+  return { at, line };
 }
 
 /** Which way a slot says that it lays out what comes in. */

@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { childrenOf, rootOf, type TreeDoc } from '@sormet/core/model';
 import { benchActions } from '../../store/bench-slice';
@@ -6,21 +6,6 @@ import { doneBy } from '../../store/keymap';
 import { useApp, useAppDispatch } from '../../store/store';
 import type { Selected } from '../use-selected';
 import type { BenchAction } from './bench-action';
-
-/** The keys that actions name beside single ones; the actions are others with each state, their keys never. */
-const LISTED = [
-  'Enter',
-  'Delete',
-  'Backspace',
-  'mod+d',
-  'mod+a',
-  'mod+z',
-  'mod+shift+z',
-  'alt+ArrowUp',
-  'alt+ArrowDown',
-  'alt+ArrowLeft',
-  'alt+ArrowRight',
-];
 
 const NEVER_AGAIN: readonly unknown[] = [];
 
@@ -55,8 +40,10 @@ export function useBenchKeys(
     { enabled, enableOnFormTags: ['radio'] },
     NEVER_AGAIN,
   );
+  // The actions are others with each state, their keys never.
+  const [listed] = useState(() => actions.flatMap((action) => action.keys ?? []));
   useHotkeys(
-    LISTED,
+    listed,
     (event, { hotkey }) => {
       if (isUnderDialog()) return;
       const now = latest.current;

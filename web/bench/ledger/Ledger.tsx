@@ -77,8 +77,7 @@ function OfDocument({ doc, tab }: { doc: TreeDoc; tab: 'values' | 'style' }): Re
 
 function Body({ selected, tab }: { selected: Selected; tab: 'values' | 'style' }): ReactNode {
   const { documents } = useDerived();
-  const slot = useApp((state) => state.bench.selection?.slot);
-  const { node, doc, id } = selected;
+  const { node, doc, id, slot } = selected;
   const definition = docOf(documents, 'component', doc.id);
   if (tab === 'style')
     return <StyleLedger key={selected.doc.id + selected.id} selected={selected} />;

@@ -1,6 +1,7 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { benchActions, LARGEST, SMALLEST } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
+import { NumberField } from './NumberField';
 
 /** At which share of its full size something is drawn: the one that fits the pane, or a typed one; empty goes back. */
 export function ZoomField({
@@ -12,39 +13,21 @@ export function ZoomField({
 }): ReactNode {
   const dispatch = useAppDispatch();
   const chosen = useApp((state) => state.bench.zoom[kind]);
-  const [draft, setDraft] = useState<string | null>(null);
-  const give = () => {
-    if (draft === null) return;
-    const typed = Number(draft.replace('%', '')) / 100;
-    setDraft(null);
-    if (draft.trim() === '') dispatch(benchActions.setZoom({ [kind]: null }));
-    else if (typed >= SMALLEST && typed <= LARGEST)
-      dispatch(benchActions.setZoom({ [kind]: typed }));
-  };
+  const zoom = (share: number | null) => dispatch(benchActions.setZoom({ [kind]: share }));
   return (
     <label className="zoom-field">
-      <input
-        className="plain-field"
-        inputMode="numeric"
-        aria-label={`Size of the ${kind}, in percent`}
+      <NumberField
+        label={`Size of the ${kind}, in percent`}
         title={`${SMALLEST * 100} to ${LARGEST * 100} percent; empty for the size that fits`}
-        value={draft ?? String(Math.round(scale * 100))}
-        onFocus={({ target }) => target.select()}
-        onChange={({ target }) => setDraft(target.value)}
-        onBlur={give}
-        onKeyDown={({ key, currentTarget }) => {
-          if (key === 'Enter') give();
-          if (key === 'Escape') setDraft(null);
-          if (key === 'Enter' || key === 'Escape') currentTarget.blur();
+        shown={Math.round(scale * 100)}
+        onGive={(typed) => {
+          const share = typed === null ? null : typed / 100;
+          if (share === null || (share >= SMALLEST && share <= LARGEST)) zoom(share);
         }}
       />
       %
       {chosen === null ? null : (
-        <button
-          type="button"
-          className="as-link"
-          onClick={() => dispatch(benchActions.setZoom({ [kind]: null }))}
-        >
+        <button type="button" className="as-link" onClick={() => zoom(null)}>
           fit
         </button>
       )}
