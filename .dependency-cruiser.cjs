@@ -3,6 +3,7 @@ const CORE = [
   'model',
   'value',
   'style',
+  'colour',
   'resolve',
   'reach',
   'edit',

@@ -11,7 +11,7 @@ import {
 } from '@sormet/core/model';
 import { type Branch } from '@sormet/core/edit';
 import { build, Linker, rulesOf, type ResolvedElement } from '@sormet/core/resolve';
-import { blockOf, cascade, declaredProperties, widthsOf } from '@sormet/core/style';
+import { blockOf, cascade, declarationKey, declaredProperties, widthsOf } from '@sormet/core/style';
 import {
   component,
   documentsOf,
@@ -48,6 +48,7 @@ const block: fc.Arbitrary<Block> = fc
         property: fc.constant(property),
         value: fc.constantFrom(...(PROPERTIES[property] as readonly string[])),
         width: fc.constantFrom(...WIDTHS),
+        state: fc.constantFrom(undefined, undefined, undefined, ':hover' as const),
         fed: fc.constantFrom('no', 'no', 'no', 'token', 'source'),
       }),
     ),
@@ -55,8 +56,8 @@ const block: fc.Arbitrary<Block> = fc
   )
   .map((list) => {
     const made: Block = {};
-    for (const { property, value, width, fed } of list) {
-      const key = width === 'base' ? property : `${property}@${width}`;
+    for (const { property, value, width, state, fed } of list) {
+      const key = declarationKey(property, width, state);
       if (fed === 'token' && property === 'color')
         made[key] = { css: 'var(--it)', refs: { it: { token: 'soft', type: 'colour' } } };
       else if (fed === 'source' && property === 'padding-left')
@@ -64,14 +65,7 @@ const block: fc.Arbitrary<Block> = fc
           css: 'calc(var(--it)*3px)',
           refs: { it: { source: { is: 'property', property: 'share' }, type: 'number' } },
         };
-      else
-        Object.assign(
-          made,
-          blockOf(
-            width === 'base' ? { [property]: value } : {},
-            width === 'base' ? {} : { [width]: { [property]: value } },
-          ),
-        );
+      else made[key] = Object.values(blockOf({ [property]: value }))[0]!;
     }
     return made;
   });
@@ -89,6 +83,10 @@ const shared = fc.constantFrom(
   { pill: true },
   { pill: true, 'pill-wide': true },
 ) as fc.Arbitrary<Record<string, true>>;
+
+/** One theme in another, the way back among them. */
+const theme = fc.constantFrom(undefined, undefined, 'night', 'dusk', 'plain');
+const withTheme = (id: string | undefined) => (id === undefined ? {} : { theme: id });
 
 const rule = fc.record({
   axes: fc.constantFrom(
@@ -112,6 +110,7 @@ const definition = fc.record({
   root: block,
   part: block,
   shared,
+  theme,
   rules: fc.array(rule, { maxLength: 4 }),
 });
 
@@ -127,6 +126,7 @@ const generated = fc.record({
       side: fc.constantFrom('left', 'right'),
       style: pageBlock,
       shared,
+      theme,
     }),
     { minLength: 2, maxLength: 4 },
   ),
@@ -162,12 +162,20 @@ function made(id: string, given: Generated['inner'], root: Branch): ComponentDoc
   return doc;
 }
 
+/** What the whole page is given with the help of tokens, and a theme says again. */
+const BODY: Block = {
+  color: { css: 'var(--it)', refs: { it: { token: 'soft', type: 'colour' } } },
+  'letter-spacing@w900': { css: 'var(--it)', refs: { it: { token: 'step', type: 'length' } } },
+  'padding-left': { css: '0' },
+};
+
 function siteOfGenerated({ inner, outer, onInner, tag, placed }: Generated): Documents {
   const innerDoc = made('inner', inner, {
     id: 'inner-root',
     tag: 'div',
     style: inner.root,
     shared: inner.shared,
+    ...withTheme(inner.theme),
     children: [{ id: 'inner-part', tag: 'p', style: inner.part, text: 'Part' }, { slot: 'more' }],
   });
   const outerDoc = made('outer', outer, {
@@ -176,24 +184,28 @@ function siteOfGenerated({ inner, outer, onInner, tag, placed }: Generated): Doc
     values: { tone: { is: 'property', property: 'tone' } },
     style: onInner,
     shared: outer.shared,
+    ...withTheme(outer.theme),
     slots: { more: [{ slot: 'more' }] },
   });
-  const branches = placed.map(({ of, tone, side, style, shared: on }, i): Branch => ({
-    id: `at-${i}`,
-    component: of,
-    values: {
-      tone: literal({ type: 'choice', value: tone }),
-      side: literal({ type: 'choice', value: side }),
-    },
-    style,
-    shared: on,
-    // One of the same inside: what holds in a state of the outer must not reach it.
-    slots: { more: i % 2 === 0 ? [{ id: `in-${i}`, component: of }] : [] },
-  }));
+  const branches = placed.map(
+    ({ of, tone, side, style, shared: on, theme: begins }, i): Branch => ({
+      id: `at-${i}`,
+      component: of,
+      values: {
+        tone: literal({ type: 'choice', value: tone }),
+        side: literal({ type: 'choice', value: side }),
+      },
+      style,
+      shared: on,
+      ...withTheme(begins),
+      // One of the same inside: what holds in a state of the outer must not reach it.
+      slots: { more: i % 2 === 0 ? [{ id: `in-${i}`, component: of }] : [] },
+    }),
+  );
   const home = pageDoc('home', '/', { tag: 'main', children: branches });
   const documents = documentsOf(signTokens, ...sharedStyles, innerDoc, outerDoc, home);
   const tags = documents.tags;
-  return documents.with({ ...tags, tags: { p: tag, div: tag } });
+  return documents.with({ ...tags, tags: { p: tag, div: tag, body: BODY } });
 }
 
 /** For each element what the core says wins, and what would win if that were left out, where the two look different. */

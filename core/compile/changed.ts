@@ -28,10 +28,14 @@ export function changedBetween(before: Documents, after: Documents): Changed {
   return { things, paths };
 }
 
-/** The tokens or tags that differ between two states of the document that holds them. */
+/** The tokens and themes, or tags, that differ between two states of the document that holds them. */
 function changedRecords(old: Doc | undefined, now: Doc | undefined): string[] {
   const recordsOf = (doc: Doc | undefined): Readonly<Record<string, unknown>> =>
-    doc?.kind === 'tokens' ? doc.tokens : doc?.kind === 'tags' ? doc.tags : {};
+    doc?.kind === 'tokens'
+      ? { ...doc.tokens, ...doc.themes }
+      : doc?.kind === 'tags'
+        ? doc.tags
+        : {};
   const [before, after] = [recordsOf(old), recordsOf(now)];
   return [...new Set([...Object.keys(before), ...Object.keys(after)])].filter(
     (record) => own(before, record) !== own(after, record),

@@ -244,9 +244,9 @@ describe('CSS', () => {
   )!;
 
   test('is layered: reset, tags, then heights, the nearer to the page the stronger', () => {
-    expect(css.split('\n')[0]).toBe('@layer reset,tags,h0.own,h1.own;');
-    expect(css).toContain('@layer h0.own{.root_c{color:red}');
-    expect(css).toContain('@layer h1.own{.inst_p{color:black}}');
+    expect(css.split('\n')[0]).toBe('@layer reset,tags.l0,h0.own.l0,h1.own.l0;');
+    expect(css).toContain('@layer h0.own.l0{.root_c{color:red}');
+    expect(css).toContain('@layer h1.own.l0{.inst_p{color:black}}');
   });
 
   test('has the base before the narrower, from wide to narrow', () => {

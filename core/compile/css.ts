@@ -1,17 +1,23 @@
 import {
   assetPath,
   docOf,
+  isTheme,
   nodeIn,
   own,
+  PLAIN_THEME,
   rootOf,
+  STATES,
   type Block,
   type Documents,
   type Ref,
+  type State,
 } from '../model';
 import {
   compareLevels,
   declarationKey,
+  isPart,
   layerOf,
+  sameGroup,
   stylesInOrder,
   widthsOf,
   withNames,
@@ -20,7 +26,8 @@ import {
   type Level,
 } from '../style';
 import { recordOf } from '../value';
-import { classOf, customOf, type Used, type UsedClass } from '../resolve';
+import { classOf, customOf, groundOf, type Used, type UsedClass } from '../resolve';
+import { tokenName, TokensInUse } from './tokens-css';
 
 /** What every page begins from: sizes that add up, no margins, pictures that never stand out. */
 const RESET = [
@@ -43,40 +50,43 @@ interface Written {
   readonly block: Block;
   /** For a state of the definition's root: inside which element, and not inside another of the same. */
   readonly within?: { readonly selector: string; readonly state: string };
+  /** What tokens are where this theme begins. */
+  readonly theme?: string;
+}
+
+/** How the CSS of a page is written. */
+export interface CssOptions {
+  /** How a state of visitors is selected: on a canvas it is held rather than had. */
+  readonly stateSelector?: (state: State) => string;
 }
 
 /**
- * The CSS of a page as cascade layers, weakest first: reset, tags, then by height what each level says. Only the
- * rules that something on the page can select, and the tokens those use; the same input gives the same bytes.
+ * The CSS of a page as cascade layers, weakest first: reset, tags, themes, then by height what each level says. Only
+ * the rules that something on the page can select, and the tokens those use; the same input gives the same bytes.
  */
-export function cssOf(documents: Documents, used: Used): string {
-  const tags = documents.tags;
+export function cssOf(documents: Documents, used: Used, options: CssOptions = {}): string {
+  const written = writtenFor(documents, used);
+  const tokens = new TokensInUse(
+    documents,
+    written.map(({ block }) => block),
+    themesOf(documents, used),
+  );
+  const select = options.stateSelector ?? ((state: State) => state);
+  const layers = ranked(written.flatMap((each) => byState(each, select)));
   const widths = widthsOf(documents.site);
-  const written: Written[] = [...new Set([...ALWAYS, ...used.tags])]
-    .filter((tag) => own(tags.tags, tag))
-    .map((tag) => ({
-      selector: tag,
-      className: tag,
-      level: { of: 'tags' },
-      block: tags.tags[tag]!,
-    }));
-  const styles = stylesInOrder(documents);
-  for (const each of used.classes.values()) written.push(...writtenClass(documents, styles, each));
-  written.sort((a, b) => compareLevels(a.level, b.level) || (a.selector < b.selector ? -1 : 1));
-  const layers = ranked(written);
-  const tokens = new Set<string>();
   const customs = new Set<string>();
   const out: string[] = [];
   for (const [name, blocks] of layers) out.push(layerCss(name, blocks, widths, tokens, customs));
+  const root = tokens.declaredAt(documents.site.theme ?? PLAIN_THEME);
   return (
     [
-      `@layer ${['reset', 'tags', ...[...layers.keys()].filter((name) => name !== 'tags')].join(',')};`,
+      `@layer ${['reset', ...layers.keys()].join(',')};`,
       fontsCss(documents),
       [...customs]
         .sort()
         .map((name) => `@property --${name}{syntax:"*";inherits:false}`)
         .join(''),
-      `@layer reset{${RESET}${tokensCss(documents, tokens)}}`,
+      `@layer reset{${RESET}${root && `:root{${root}}`}${movesAt(written) ? LESS_MOTION : ''}}`,
       ...out,
     ]
       .filter(Boolean)
@@ -84,23 +94,72 @@ export function cssOf(documents: Documents, used: Used): string {
   );
 }
 
+/**
+ * Whoever asks for less motion gets none (Media Queries Level 5, 12.1). What is important wins the other way round: the
+ * first layer over all others (CSS Cascading and Inheritance Level 5, 6.4.2).
+ */
+const LESS_MOTION =
+  '@media (prefers-reduced-motion:reduce){*,*::before,*::after{transition-duration:1ms!important;' +
+  'transition-delay:0s!important;animation-duration:1ms!important;animation-iteration-count:1!important}}';
+
+function movesAt(written: readonly Written[]): boolean {
+  return written.some(({ block }) =>
+    Object.keys(block).some((key) => /^(transition|animation)-/.test(key)),
+  );
+}
+
+/** Every block that something on a page can select, weakest first. */
+function writtenFor(documents: Documents, used: Used): Written[] {
+  const { tags } = documents.tags;
+  const written: Written[] = [...new Set([...ALWAYS, ...used.tags])]
+    .filter((tag) => own(tags, tag))
+    .map((tag) => ({
+      selector: tag,
+      className: tag,
+      level: { of: 'tags' },
+      block: tags[tag]!,
+    }));
+  const styles = stylesInOrder(documents);
+  for (const each of used.classes.values()) written.push(...writtenClass(documents, styles, each));
+  return written;
+}
+
+/** The themes that begin somewhere on a page. */
+function themesOf(documents: Documents, used: Used): string[] {
+  const { theme } = documents.site;
+  const named = [...used.classes.values()].flatMap(({ by }) => (by.is === 'theme' ? by.theme : []));
+  return [...new Set([...named, ...(theme === undefined ? [] : [theme])])];
+}
+
+/** A block taken apart by the states it speaks of: each is a level of its own, above rest. */
+function byState(written: Written, select: (state: State) => string): Written[] {
+  const states = new Set(writtenBlock(written.block).map(({ state }) => state));
+  if (states.size === 0 && written.theme === undefined) return [];
+  return [undefined, ...STATES]
+    .filter((state) => states.has(state) || (state === undefined && written.theme !== undefined))
+    .map((state) => {
+      if (state === undefined) return written;
+      const { theme: _, ...rest } = written;
+      const selector = written.selector + (isPart(state) ? state : select(state));
+      return { ...rest, selector, level: { ...written.level, state } };
+    });
+}
+
 /** Levels as layers, weakest first: the names count those that are on the page, so that others do not change its bytes. */
-function ranked(written: readonly Written[]): Map<string, Written[]> {
+function ranked(blocks: readonly Written[]): Map<string, Written[]> {
+  const written = [...blocks].sort(
+    (a, b) => compareLevels(a.level, b.level) || (a.selector < b.selector ? -1 : 1),
+  );
   const layers = new Map<string, Written[]>();
   let at = -1;
   let before: Level | undefined;
   for (const each of written) {
     const { level } = each;
     const same = before !== undefined && compareLevels(before, level) === 0;
-    const goesOn =
-      before !== undefined &&
-      before.of !== 'tags' &&
-      level.of !== 'tags' &&
-      before.of === level.of &&
-      before.height === level.height;
+    const goesOn = before !== undefined && sameGroup(before, level);
     if (!same) at = goesOn ? at + 1 : 0;
     before = level;
-    const name = layerOf(level.of === 'tags' ? level : { ...level, at });
+    const name = layerOf(level, at);
     const list = layers.get(name);
     if (list) list.push(each);
     else layers.set(name, [each]);
@@ -115,6 +174,11 @@ function writtenClass(
   { className, by, doc, node, height }: UsedClass,
 ): Written[] {
   const selector = '.' + className;
+  if (by.is === 'theme') {
+    if (!isTheme(documents.tokens.themes, by.theme)) return [];
+    const block = groundOf(documents);
+    return [{ selector, className, level: { of: 'themes', at: height }, block, theme: by.theme }];
+  }
   if (by.is === 'shared') {
     const block = docOf(documents, 'style', by.style)?.style;
     const level: Level = { of: 'shared', height, at: styles.indexOf(by.style) };
@@ -143,27 +207,26 @@ function layerCss(
   name: string,
   blocks: readonly Written[],
   widths: ReturnType<typeof widthsOf>,
-  tokens: Set<string>,
+  tokens: TokensInUse,
   customs: Set<string>,
 ): string {
   let out = '';
   for (const { id, max } of widths) {
     let inner = '';
-    for (const { selector, className, block, within } of blocks) {
+    for (const { selector, className, block, level, within, theme } of blocks) {
       const declarations = writtenBlock(block)
-        .filter(({ width }) => width === id)
-        .map(({ property, width, declared }) => {
+        .filter(({ width, state }) => width === id && state === level.state)
+        .map(({ property, width, state, declared }) => {
           const css = withNames(declared, (ref, value) => {
-            if ('token' in value) {
-              tokens.add(value.token);
-              return tokenName(value.token);
-            }
-            const custom = customOf(className, declarationKey(property, width), ref);
+            if ('token' in value) return tokenName(value);
+            const custom = customOf(className, declarationKey(property, width, state), ref);
             customs.add(custom);
             return custom;
           });
           return `${property}:${css}`;
         });
+      const again = theme !== undefined && id === 'base' ? tokens.declaredIn(theme) : '';
+      if (again) declarations.unshift(again);
       if (declarations.length === 0) continue;
       const rule = `${selector}{${declarations.join(';')}}`;
       inner += within
@@ -199,6 +262,11 @@ export function stylesRead(documents: Documents, used: Used): Set<string> {
     read.add(recordOf(tags.id, tag));
     block(own(tags.tags, tag));
   }
+  for (const theme of themesOf(documents, used)) {
+    read.add(recordOf(tokens.id, theme));
+    for (const value of Object.values(own(tokens.themes ?? {}, theme)?.values ?? {}))
+      for (const ref of Object.values(value.refs ?? {})) token(ref);
+  }
   const styles = stylesInOrder(documents);
   for (const each of used.classes.values()) {
     if (each.by.is === 'shared')
@@ -212,9 +280,9 @@ export function stylesRead(documents: Documents, used: Used): Set<string> {
 }
 
 /** A declaration as it stands in the CSS of a page, whoever said it: placeholders are custom properties there. */
-export function asWritten({ origin, width, declared }: Applied, property: string): string {
+export function asWritten({ origin, width, state, declared }: Applied, property: string): string {
   return withNames(declared, (name, ref) => {
-    if ('token' in ref) return tokenName(ref.token);
+    if ('token' in ref) return tokenName(ref);
     if (origin.is !== 'node' && origin.is !== 'rule')
       throw new Error('What many elements share reads no source.');
     const className = classOf(
@@ -222,30 +290,8 @@ export function asWritten({ origin, width, declared }: Applied, property: string
       origin.node,
       origin.is === 'rule' ? origin.rule : undefined,
     );
-    return customOf(className, declarationKey(property, width), name);
+    return customOf(className, declarationKey(property, width, state), name);
   });
-}
-
-/** The custom property of a token. */
-function tokenName(token: string): string {
-  return `t-${token}`;
-}
-
-/** The tokens that are used, and those that they are made from, as custom properties of the root. */
-function tokensCss(documents: Documents, used: ReadonlySet<string>): string {
-  const { tokens } = documents.tokens;
-  const wanted = new Set(used);
-  // A set gives what is added while it is walked, too.
-  for (const id of wanted)
-    for (const ref of Object.values(own(tokens, id)?.value.refs ?? {}))
-      if ('token' in ref) wanted.add(ref.token);
-  const declared = [...wanted].sort().flatMap((id) => {
-    const token = own(tokens, id);
-    if (!token) return [];
-    const css = withNames(token.value, (_, ref) => ('token' in ref ? tokenName(ref.token) : ''));
-    return [`--${tokenName(id)}:${css}`];
-  });
-  return declared.length === 0 ? '' : `:root{${declared.join(';')}}`;
 }
 
 /** The fonts a site ships with. They are not in a layer: font faces do not cascade. */

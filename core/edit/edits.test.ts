@@ -189,7 +189,7 @@ describe('two people at once', () => {
   test('first declarations at one width both stay', () => {
     const declare = (property: string): NamedEdit => ({
       name: 'declare',
-      args: { doc: 'home', node: 'sec', property, width: 'w900', css: '1px' },
+      args: { doc: 'home', nodes: ['sec'], property, width: 'w900', css: '1px' },
     });
     const documents = both(declare('margin-top'), declare('margin-bottom'));
     expect(Object.keys((documents.get('home') as PageDoc).nodes['sec'] as object)).toContain(
@@ -244,7 +244,7 @@ describe('styling', () => {
   test('a shorthand is stored as longhands and taken back as one', () => {
     const documents = after(start, {
       name: 'declare',
-      args: { doc: 'home', node: 'sec', property: 'padding', width: 'base', css: '1px 2px' },
+      args: { doc: 'home', nodes: ['sec'], property: 'padding', width: 'base', css: '1px 2px' },
     });
     expect(Object.keys(styleOf(documents)).sort()).toEqual([
       'padding-bottom',
@@ -256,7 +256,7 @@ describe('styling', () => {
       styleOf(
         after(documents, {
           name: 'declare',
-          args: { doc: 'home', node: 'sec', property: 'padding', width: 'base', css: null },
+          args: { doc: 'home', nodes: ['sec'], property: 'padding', width: 'base', css: null },
         }),
       ),
     ).toEqual({});
@@ -265,7 +265,7 @@ describe('styling', () => {
   test('what is no CSS is refused at the place where it was typed', () => {
     const edit: NamedEdit = {
       name: 'declare',
-      args: { doc: 'home', node: 'sec', property: 'color', width: 'base', css: 'rde' },
+      args: { doc: 'home', nodes: ['sec'], property: 'color', width: 'base', css: 'rde' },
     };
     expect(runEdit(start, edit)).toMatchObject({
       refused: '“rde” does not fit color.',

@@ -17,6 +17,10 @@ import { declareRule, setByRule } from './rules/by-rule';
 import { newFindings, type DocumentFinding } from './soundness/soundness';
 import { setSite, setWidth } from './site/site';
 import { declare, declareShared, declareTag } from './style/declaring';
+import { addStyle, removeStyles, setStyle } from './style/shared-styles';
+import { addTheme, putTheme, removeTheme, setInTheme, setTheme } from './style/themes';
+import { addToken, removeToken, setToken } from './style/tokens';
+import { exchangeStyle, wear } from './style/wearing';
 import { nameNode } from './tree/naming';
 import { paste } from './tree/pasting';
 import { move, place, remove } from './tree/placing';
@@ -43,6 +47,19 @@ export const EDITS = {
   declare,
   declareTag,
   declareShared,
+  addStyle,
+  setStyle,
+  removeStyles,
+  wear,
+  exchangeStyle,
+  addToken,
+  setToken,
+  removeToken,
+  addTheme,
+  setTheme,
+  setInTheme,
+  removeTheme,
+  putTheme,
   // Rules of definitions.
   declareRule,
   setByRule,

@@ -23,3 +23,8 @@ export {
   type NewSite,
 } from './site/beginnings';
 export { duplicateOf, freePath } from './pages/duplicating';
+export { placesOfValue } from './style/places-of-value';
+export { styleName, themeName } from './style/themes';
+export { wearersOf } from './style/wearing';
+export { STYLED_TAGS } from './style/styled-tags';
+export { declaredWith } from './soundness/tokens';

@@ -85,6 +85,7 @@ const signed: Branch = {
   component: 'sign',
   shared: { pill: true, 'pill-wide': true },
   style: blockOf({ color: 'green' }),
+  theme: 'night',
 };
 const ofEntry: Source = { is: 'field', from: 'page', path: ['tone'] };
 /**
@@ -162,7 +163,7 @@ describe('whatever somebody edits', () => {
         for (const { edit } of runEdits(demo, steps))
           seen.set(edit.name, (seen.get(edit.name) ?? 0) + 1);
       }),
-      { numRuns: 150, seed: 20261125 },
+      { numRuns: 400, seed: 20261125 },
     );
     // Nothing dangles on a sound site, so there is nothing to mend; `mend` has tests of its own.
     const rare = Object.keys(EDITS).filter((name) => (seen.get(name) ?? 0) < 2);

@@ -25,6 +25,8 @@ export interface Branch {
   readonly style?: Block;
   /** The shared styles put on it. */
   readonly shared?: Readonly<Record<string, true>>;
+  /** The theme that begins with it. */
+  readonly theme?: string;
   readonly shown?: Source;
   readonly text?: string | Source;
   /** A text that is rich: in a line of words, or with blocks of its own. */
@@ -66,6 +68,7 @@ function nodeOf(from: Branch, place: Place): TreeNode {
       attributes: from.attributes ?? {},
       style: from.style ?? {},
       ...(from.shared ? { shared: from.shared } : {}),
+      ...(from.theme === undefined ? {} : { theme: from.theme }),
       ...shown,
     };
   if (from.component)
@@ -76,6 +79,7 @@ function nodeOf(from: Branch, place: Place): TreeNode {
       values: from.values ?? {},
       style: from.style ?? {},
       ...(from.shared ? { shared: from.shared } : {}),
+      ...(from.theme === undefined ? {} : { theme: from.theme }),
       ...shown,
     };
   if (from.slot) return { kind: 'slot', ...common, slot: from.slot };

@@ -115,7 +115,7 @@ describe.each(NAMES)('everything that is named “%s”', (name) => {
       { name: 'declareTag', args: { tag: name, property: 'color', width: 'base', css: 'red' } },
       {
         name: 'declare',
-        args: { doc: name, node: name, property: name, width: 'base', css: 'red' },
+        args: { doc: name, nodes: [name], property: name, width: 'base', css: 'red' },
       },
       {
         name: 'setControl',

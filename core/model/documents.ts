@@ -4,6 +4,7 @@ import type { Documents } from './document-set';
 import { ID_PATTERN } from './ids';
 import { OrderKey } from './order';
 import { Source } from './source';
+import { TokenGroup } from './token-groups';
 import { Typed, TypeSpec } from './types';
 import { own } from './own';
 import { Attributes, Block, Declared, PlaceholderType, Tree, Values, type TreeNode } from './tree';
@@ -32,6 +33,8 @@ export const SiteDoc = document('site', {
   /** BCP 47 language tag of the pages. */
   language: Type.String({ pattern: '^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$' }),
   surround: Type.Union([Id, Type.Null()]),
+  /** The theme of every page; without one, tokens have the values they were given. */
+  theme: Type.Optional(Id),
   /** The picture that browsers show for the site. */
   icon: Type.Optional(Id),
   /** The narrower widths, each the largest viewport width in px at which it holds. */
@@ -62,16 +65,37 @@ export const SiteDoc = document('site', {
 });
 export type SiteDoc = Static<typeof SiteDoc>;
 
+export const Token = Type.Object(
+  {
+    name: Label,
+    order: OrderKey,
+    /** What it holds, as CSS types it. */
+    type: PlaceholderType,
+    /** What it is for; without one, that of its type. */
+    group: Type.Optional(TokenGroup),
+    value: Declared,
+    about: Type.Optional(Type.String({ maxLength: 500 })),
+  },
+  { additionalProperties: false },
+);
+export type Token = Static<typeof Token>;
+
+/** Other values for some tokens, in whatever it is put on. */
+export const Theme = Type.Object(
+  {
+    name: Label,
+    order: OrderKey,
+    /** By token. */
+    values: Type.Record(Id, Declared, { additionalProperties: false }),
+  },
+  { additionalProperties: false },
+);
+export type Theme = Static<typeof Theme>;
+
 /** The tokens of a site: values with names, written once and used in declarations. */
 export const TokensDoc = document('tokens', {
-  tokens: Type.Record(
-    Id,
-    Type.Object(
-      { name: Label, order: OrderKey, type: PlaceholderType, value: Declared },
-      { additionalProperties: false },
-    ),
-    { additionalProperties: false },
-  ),
+  tokens: Type.Record(Id, Token, { additionalProperties: false }),
+  themes: Type.Optional(Type.Record(Id, Theme, { additionalProperties: false })),
 });
 export type TokensDoc = Static<typeof TokensDoc>;
 

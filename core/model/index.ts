@@ -7,6 +7,7 @@ export * from './types';
 export * from './addresses';
 export * from './source';
 export * from './tree';
+export * from './token-groups';
 export * from './documents';
 export * from './document-set';
 export { claim } from './claims';

@@ -22,13 +22,36 @@ export type Place = Static<typeof Place>;
 
 /** What a placeholder in a declaration stands for, as CSS types it. */
 export const PlaceholderType = Type.Union(
-  (['colour', 'length', 'number', 'font', 'duration'] as const).map((type) => Type.Literal(type)),
+  (
+    [
+      'colour',
+      'length',
+      'number',
+      'font',
+      'duration',
+      'easing',
+      'shadow',
+      'border',
+      'line',
+    ] as const
+  ).map((type) => Type.Literal(type)),
 );
 export type PlaceholderType = Static<typeof PlaceholderType>;
 
-/** What stands in a placeholder's place: a token of the site, or what a source gives where the declaration stands. */
+/** What a border is made of: what one stands for is said part by part. */
+export const BORDER_PARTS = ['width', 'style', 'color'] as const;
+export type BorderPart = (typeof BORDER_PARTS)[number];
+
+/** What stands in a placeholder's place: a token (of a border, one part of it) of the site, or what a source gives where the declaration stands. */
 export const Ref = Type.Union([
-  Type.Object({ token: Id, type: PlaceholderType }, { additionalProperties: false }),
+  Type.Object(
+    {
+      token: Id,
+      type: PlaceholderType,
+      part: Type.Optional(Type.Union(BORDER_PARTS.map((part) => Type.Literal(part)))),
+    },
+    { additionalProperties: false },
+  ),
   Type.Object(
     {
       source: Source,
@@ -53,14 +76,30 @@ export const Declared = Type.Object(
 export type Declared = Static<typeof Declared>;
 
 /**
- * A block of declarations, flat so that two first declarations at one width never meet in one container.
- * A key is a CSS longhand, at the base alone, at a narrower width followed by `@` and the width's id.
+ * In which state of an element, or in which part of it, a declaration holds (Selectors Level 4, 9, 11 and 12; CSS
+ * Pseudo-Elements Level 4, 4). Weakest first: of those that hold at once the later wins.
  */
-export const Block = Type.Record(
-  Type.String({ pattern: '^-?[a-z][a-z-]*(@[a-z][a-z0-9-]{0,39})?$' }),
-  Declared,
-  { additionalProperties: false },
-);
+export const STATES = [
+  ':checked',
+  ':hover',
+  ':focus-visible',
+  ':active',
+  ':disabled',
+  '::placeholder',
+  '::marker',
+] as const;
+export type State = (typeof STATES)[number];
+
+const BLOCK_KEY = `^-?[a-z][a-z-]*(@[a-z][a-z0-9-]{0,39})?(${STATES.join('|')})?$`;
+
+/**
+ * A block of declarations, flat so that two first declarations at one width never meet in one container.
+ * A key is a CSS longhand, at the base alone, at a narrower width followed by `@` and the width's id; where it holds in
+ * a state only, that follows.
+ */
+export const Block = Type.Record(Type.String({ pattern: BLOCK_KEY }), Declared, {
+  additionalProperties: false,
+});
 export type Block = Static<typeof Block>;
 
 const shown = Type.Optional(Source);
@@ -72,6 +111,8 @@ export const Attributes = Type.Record(Type.String({ pattern: '^[a-z][a-z-]*$' })
 export const Values = Type.Record(Id, Source, { additionalProperties: false });
 /** The shared styles put on it; which of them wins is said once, by their order on the site. */
 const shared = Type.Optional(Type.Record(Id, Type.Literal(true), { additionalProperties: false }));
+/** The theme that begins with it: other values for tokens in all that stands in it. */
+const theme = Type.Optional(Id);
 
 export const ElementNode = Type.Object(
   {
@@ -82,6 +123,7 @@ export const ElementNode = Type.Object(
     attributes: Attributes,
     style: Block,
     shared,
+    theme,
     shown,
   },
   { additionalProperties: false },
@@ -111,6 +153,7 @@ export const InstanceNode = Type.Object(
     values: Values,
     style: Block,
     shared,
+    theme,
     shown,
   },
   { additionalProperties: false },

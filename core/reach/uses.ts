@@ -77,6 +77,8 @@ export function documentUses(doc: Doc): Use[] {
       break;
     case 'tokens':
       for (const id in doc.tokens) refUses(doc.tokens[id]!.value.refs, use);
+      for (const { values } of Object.values(doc.themes ?? {}))
+        for (const id in values) refUses(values[id]!.refs, use);
       break;
     case 'style':
       if (doc.base) use('stands', doc.base);
@@ -85,6 +87,7 @@ export function documentUses(doc: Doc): Use[] {
     case 'site':
       for (const id in doc.fonts) use('shows', doc.fonts[id]!.asset);
       if (doc.surround) use('stands', doc.surround);
+      if (doc.theme !== undefined) use('styles', pointer('themes', doc.theme));
       break;
     case 'asset':
   }
@@ -117,6 +120,7 @@ export function nodeUses(from: DocId, id: NodeId, node: TreeNode): Use[] {
   if (node.kind === 'element' || node.kind === 'instance') {
     for (const style of Object.keys(node.shared ?? {}).sort()) use('styles', style);
     blockUses(node.style, use);
+    if (node.theme !== undefined) use('styles', pointer('themes', node.theme));
   }
   for (const [, source] of sourcesOf(node)) sourceUses(source, use);
   return uses;

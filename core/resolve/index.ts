@@ -12,3 +12,4 @@ export { classOf, customOf, sharedClassOf } from './look';
 export * from './trace';
 export { linkedNode, standingAt, type Standing } from './scope-at';
 export { escapeAttribute, escapeText } from './escape';
+export { groundOf } from './ground';

@@ -101,7 +101,7 @@ export class LinkPass {
     const shown = shownOf(node.shown, patches);
     const attributes = this.attributes(node, patches);
     const children = this.list(this.children.of(id));
-    const look = lookOf(this.doc, id, node.style, node.shared, 0);
+    const look = lookOf(this.doc, id, node, 0);
     const reads = this.reads().shown(shown).nodes(children).look(look);
     for (const attribute of attributes) reads.varied(attribute, attribute.type);
     return {
@@ -167,7 +167,7 @@ export class LinkPass {
     if (component?.source.kind !== 'component') return undefined;
     const patches = patchesOf(this.doc, id);
     const shown = shownOf(node.shown, patches);
-    const look = lookOf(this.doc, id, node.style, node.shared, component.height + 1);
+    const look = lookOf(this.doc, id, node, component.height + 1);
     const reads = this.reads().shown(shown).look(look);
     const slots: Record<string, readonly LinkedNode[]> = {};
     for (const slot of Object.keys(component.source.slots).sort()) {

@@ -53,9 +53,10 @@ export interface LinkedAttribute extends Varied {
 export interface ClassTerm {
   readonly className: string;
   readonly when: When;
-  /** What it stands for: what the node declares itself, a shared style, a rule of the definition. */
+  /** What it stands for: what the node declares itself, the theme that begins there, a shared style, a rule of the definition. */
   readonly by:
     | { readonly is: 'own' }
+    | { readonly is: 'theme'; readonly theme: string }
     | { readonly is: 'shared'; readonly style: DocId }
     | { readonly is: 'rule'; readonly rule: RuleId; readonly at: number };
 }

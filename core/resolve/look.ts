@@ -1,4 +1,4 @@
-import type { Block, DocId, NodeId, TypeSpec, TreeDoc } from '../model';
+import type { Block, DocId, ElementNode, InstanceNode, NodeId, TreeDoc, TypeSpec } from '../model';
 import { keyParts } from '../style';
 import type { ClassTerm, Custom, Look } from './linked';
 import { patchesOf } from './patches';
@@ -18,18 +18,27 @@ export function sharedClassOf(style: DocId, height: number): string {
   return `s${height}_${style}`;
 }
 
+/** The class of a theme that begins on something of a height: of two, that of the greater is meant. No other holds `__`. */
+export function themeClassOf(theme: string, height: number): string {
+  return `theme${height}__${theme}`;
+}
+
 /** The name of the custom property that a source in a declaration of a class gives. */
 export function customOf(className: string, key: string, name: string): string {
-  const { property, width } = keyParts(key);
-  return `${className}_${property}_${width}_${name}`;
+  const { property, width, state = '' } = keyParts(key);
+  return [className, property, width, ...(state ? [state.replaceAll(':', '')] : []), name].join(
+    '_',
+  );
 }
+
+/** What of a node says how its element looks. */
+type Styled = Pick<ElementNode | InstanceNode, 'style' | 'shared' | 'theme'>;
 
 /** What a node of a document says of its element's look: its own declarations, shared styles, the rules that patch it. */
 export function lookOf(
   doc: TreeDoc,
   id: NodeId,
-  style: Block,
-  shared: Readonly<Record<DocId, true>> | undefined,
+  { style, shared, theme }: Styled,
   height: number,
 ): Look {
   const classes: ClassTerm[] = [];
@@ -48,6 +57,8 @@ export function lookOf(
     classes.push({ className, when: [], by: { is: 'own' } });
     declares(style, className);
   }
+  if (theme !== undefined)
+    classes.push({ className: themeClassOf(theme, height), when: [], by: { is: 'theme', theme } });
   for (const styleId of Object.keys(shared ?? {}).sort())
     classes.push({
       className: sharedClassOf(styleId, height),

@@ -390,7 +390,7 @@ describe('where things come from', () => {
     expect(sections[0]!.attributes['class']).toBe('root_styled oroot_outer one_p');
     expect(
       rulesOf(sections[0]!, documents, documents.tags).map(({ level, block }) => [
-        level.of === 'tags' ? -1 : level.height,
+        'height' in level ? level.height : -1,
         block['color']?.css,
       ]),
     ).toEqual([

@@ -1,6 +1,16 @@
-import { docOf, nodeIn, own, rootOf, treeDocOf, type Documents, type TagsDoc } from '../model';
+import {
+  docOf,
+  isTheme,
+  nodeIn,
+  own,
+  rootOf,
+  treeDocOf,
+  type Documents,
+  type TagsDoc,
+} from '../model';
 import { compareLevels, rulesInOrder, stylesInOrder, type AppliedBlock } from '../style';
 import type { ResolvedElement } from './resolved';
+import { groundOf } from './ground';
 import { classOf } from './look';
 import type { Within } from './scope';
 
@@ -49,11 +59,18 @@ function saidOf(
   const stored = nodeIn(documents, doc, node);
   if (stored?.kind !== 'element' && stored?.kind !== 'instance') return [];
   const found: AppliedBlock[] = [];
+  const { theme } = stored;
+  if (theme !== undefined && isTheme(documents.tokens.themes, theme))
+    found.push({
+      origin: { is: 'theme', doc, node, theme },
+      level: { of: 'themes', at: height },
+      block: groundOf(documents),
+    });
   for (const style of Object.keys(stored.shared ?? {})) {
     const block = docOf(documents, 'style', style)?.style;
     if (block)
       found.push({
-        origin: { is: 'shared', doc: style },
+        origin: { is: 'shared', doc: style, on: { doc, node } },
         level: { of: 'shared', height, at: styles.indexOf(style) },
         block,
       });

@@ -2,12 +2,14 @@ import {
   own,
   pointer,
   type Block,
+  type BorderPart,
   type Declared,
   type Finding,
   type PlaceholderType,
 } from '../model';
-import { keyParts, type Width } from './cascade';
+import { declarationKey, keyParts, type KeyParts, type Width } from './cascade';
 import { expand } from './expand';
+import { refsIn, withParts, type Refs } from './placeholders';
 
 /** A block written as CSS declarations, shorthands allowed, for fixed styles in code. @throws on bad CSS. */
 export function blockOf(
@@ -20,7 +22,7 @@ export function blockOf(
       const expanded = expand(property, value);
       if (!expanded.ok) throw new Error(`${property}: ${expanded.reason}`);
       for (const [longhand, css] of Object.entries(expanded.longhands))
-        block[width === 'base' ? longhand : `${longhand}@${width}`] = { css };
+        block[declarationKey(longhand, width)] = { css };
     }
   };
   add(base, 'base');
@@ -57,17 +59,72 @@ const TAKES: Record<PlaceholderType, string> = {
   number: 'flex-grow',
   font: 'font-family',
   duration: 'transition-duration',
+  easing: 'transition-timing-function',
+  shadow: 'box-shadow',
+  border: 'border-top',
+  line: 'border-top-style',
 };
+
+/** The parts of a border, as `borderParts` takes them from its value. */
+const BORDER_LONGHANDS = {
+  width: 'border-top-width',
+  style: 'border-top-style',
+  color: 'border-top-color',
+} as const;
+
+/** A border's value part by part; nothing when it is none. */
+export function borderParts({ css, refs }: Declared): Record<BorderPart, string> | undefined {
+  const expanded = expand('border-top', css, refs);
+  if (!expanded.ok) return undefined;
+  const part = (of: BorderPart) => expanded.longhands[BORDER_LONGHANDS[of]]!;
+  return { width: part('width'), style: part('style'), color: part('color') };
+}
 
 /** What keeps a token from holding a value of its type, written as it is stored. */
 export function tokenReason({ type, value }: { type: PlaceholderType; value: Declared }) {
-  return declarationReason(TAKES[type], value);
+  if (type !== 'border') return declarationReason(TAKES[type], value);
+  const parts = borderParts(value);
+  if (!parts) return `“${value.css}” is no border`;
+  const whole = `${parts.width} ${parts.style} ${parts.color}`;
+  return whole === value.css ? undefined : `“${value.css}” is stored as “${whole}”`;
 }
 
+/** A token's value as it is stored, from CSS as it was typed; or why it is none. */
+export function readTokenValue(
+  type: PlaceholderType,
+  css: string,
+  refs: Refs = {},
+):
+  | { readonly ok: true; readonly value: Declared }
+  | { readonly ok: false; readonly reason: string } {
+  const expanded = expand(TAKES[type], css, refs);
+  if (!expanded.ok) {
+    const reason = expanded.reason.replace(`does not fit ${TAKES[type]}`, `is no ${WORDS[type]}`);
+    return { ok: false, reason };
+  }
+  const parts = type === 'border' ? borderParts({ css, refs }) : undefined;
+  const written = parts
+    ? `${parts.width} ${parts.style} ${parts.color}`
+    : Object.values(expanded.longhands)[0]!;
+  const used = refsIn(written, withParts(refs));
+  return { ok: true, value: used ? { css: written, refs: used } : { css: written } };
+}
+
+/** What people call what a token holds. */
+const WORDS: Record<PlaceholderType, string> = {
+  colour: 'colour',
+  length: 'length',
+  number: 'number',
+  font: 'list of fonts',
+  duration: 'duration',
+  easing: 'easing',
+  shadow: 'shadow',
+  border: 'border',
+  line: 'kind of line',
+};
+
 /** A declaration as it goes into a stylesheet. */
-export interface WrittenDeclaration {
-  readonly property: string;
-  readonly width: Width;
+export interface WrittenDeclaration extends KeyParts {
   /** Where something else stands in, with placeholders. */
   readonly declared: Declared;
 }
@@ -85,12 +142,13 @@ export function writtenBlock(block: Block): readonly WrittenDeclaration[] {
     list = Object.keys(block)
       .sort()
       .flatMap((key): WrittenDeclaration[] => {
-        const { property, width } = keyParts(key);
+        const parts = keyParts(key);
+        const { property } = parts;
         const { css: held, refs } = block[key]!;
         const expanded = expand(property, held, refs);
         const css = expanded.ok ? own(expanded.longhands, property) : undefined;
         if (css === undefined) return [];
-        return [{ property, width, declared: refs ? { css, refs } : { css } }];
+        return [{ ...parts, declared: refs ? { css, refs } : { css } }];
       });
     written.set(block, list);
   }

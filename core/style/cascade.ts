@@ -1,11 +1,20 @@
-import { own, type Block, type Declared, type Pseudo, type SiteDoc, type WidthId } from '../model';
-import type { Level } from './levels';
+import {
+  own,
+  type Block,
+  type Declared,
+  type Pseudo,
+  type SiteDoc,
+  type State,
+  type WidthId,
+} from '../model';
+import { strengthOf, type Level } from './levels';
 
-/** What said a declaration: a tag's style, a node (an element's own, or an instance of its root), a shared style, a rule. */
+/** What said a declaration: a tag's style, a theme that begins there, a node (an element's own, or an instance of its root), a shared style on some node, a rule. */
 export type Origin =
   | { is: 'tag'; doc: string; tag: string }
+  | { is: 'theme'; doc: string; node: string; theme: string }
   | { is: 'node'; doc: string; node: string }
-  | { is: 'shared'; doc: string }
+  | { is: 'shared'; doc: string; on: { doc: string; node: string } }
   | { is: 'rule'; doc: string; rule: string; node: string };
 
 /** A block that applies to an element, at its level of precedence; in a state only where it names one. */
@@ -23,6 +32,8 @@ export type Width = WidthId | 'base';
 export interface Applied {
   readonly origin: Origin;
   readonly width: Width;
+  /** The state in which it holds; always, without one. */
+  readonly state?: State;
   readonly declared: Declared;
 }
 
@@ -35,16 +46,27 @@ export function widthsOf(site: SiteDoc): { id: Width; max: number }[] {
 }
 
 /** The key of a declaration in a block. */
-export function declarationKey(property: string, width: Width): string {
-  return width === 'base' ? property : `${property}@${width}`;
+export function declarationKey(property: string, width: Width, state?: State): string {
+  return `${property}${width === 'base' ? '' : `@${width}`}${state ?? ''}`;
 }
 
-/** The property and width of a declaration's key. */
-export function keyParts(key: string): { property: string; width: Width } {
-  const at = key.indexOf('@');
-  return at < 0
-    ? { property: key, width: 'base' }
-    : { property: key.slice(0, at), width: key.slice(at + 1) };
+/** Where a declaration holds: its property, its width, and its state where it has one. */
+export interface KeyParts {
+  readonly property: string;
+  readonly width: Width;
+  readonly state?: State;
+}
+
+/** The parts of a declaration's key. */
+export function keyParts(key: string): KeyParts {
+  const colon = key.indexOf(':');
+  const [property = '', width = 'base'] = (colon < 0 ? key : key.slice(0, colon)).split('@');
+  return colon < 0 ? { property, width } : { property, width, state: key.slice(colon) as State };
+}
+
+/** Whether it is a part of an element (its marker, the words of an empty field) that has a look of its own. */
+export function isPart(state: State): boolean {
+  return state.startsWith('::');
 }
 
 /**
@@ -52,26 +74,30 @@ export function keyParts(key: string): { property: string; width: Width } {
  * before the lower (CSS Cascading and Inheritance Level 5, 6.4.2), in one layer the narrower width.
  * @param rules weakest first, as `rulesOf` gives them
  * @param at the width looked at; what is set at wider ones holds there too
- * @param states which states the element is in: rules of others do not apply
+ * @param states which states the element is in: what is said of others does not apply. A part of it has a look of its
+ *   own: what is said of the element itself does not apply to it
  */
 export function cascade(
   rules: readonly AppliedBlock[],
   property: string,
   at: Width,
   site: SiteDoc,
-  states: readonly Pseudo['is'][] = [],
+  states: readonly State[] = [],
 ): Applied[] {
   const widths = widthsOf(site);
   const limit = widths.find(({ id }) => id === at)?.max ?? Infinity;
   const holding = widths.filter(({ max }) => max >= limit).reverse();
+  const asked: (State | undefined)[] = [...states].sort((a, b) => strengthOf(b) - strengthOf(a));
+  if (!states.some(isPart)) asked.push(undefined);
   const found: Applied[] = [];
   for (let i = rules.length - 1; i >= 0; i -= 1) {
     const { block, origin, pseudo } = rules[i]!;
     if (pseudo && !states.includes(pseudo.is)) continue;
-    for (const { id } of holding) {
-      const declared = own(block, declarationKey(property, id));
-      if (declared) found.push({ origin, width: id, declared });
-    }
+    for (const state of asked)
+      for (const { id } of holding) {
+        const declared = own(block, declarationKey(property, id, state));
+        if (declared) found.push({ origin, width: id, ...(state ? { state } : {}), declared });
+      }
   }
   return found;
 }

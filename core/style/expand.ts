@@ -8,8 +8,8 @@ import {
   type CssNode,
   type Value,
 } from 'css-tree';
-import { own } from '../model';
-import { withSamples, type Refs } from './placeholders';
+import { BORDER_PARTS, own } from '../model';
+import { isBorder, partName, placeholderIn, withSamples, type Refs } from './placeholders';
 
 /** A declaration taken apart into longhands, or why it cannot stand. */
 export type Expanded =
@@ -237,6 +237,13 @@ function line(name: string, ast: Value, refs: Refs): Expanded {
   let color = 'currentcolor';
   for (const node of ast.children.toArray()) {
     const word = generate(node);
+    const placeholder = placeholderIn(node);
+    if (placeholder !== undefined && isBorder(own(refs, placeholder))) {
+      [width, style, color] = BORDER_PARTS.map(
+        (part) => `var(--${partName(placeholder, part)})`,
+      ) as [string, string, string];
+      continue;
+    }
     const value = withSamples(parsed(word)!, refs) as Value;
     const fits = (property: string) => lexer.matchProperty(property, value).error === null;
     if (fits('border-top-width')) width = word;

@@ -5,3 +5,8 @@ export * from './placeholders';
 export * from './cascade';
 export * from './expand';
 export * from './block';
+export * from './reading/arithmetic';
+export * from './reading/property-names';
+export * from './reading/read-value';
+export * from './reading/declare-line';
+export * from './filled';

@@ -1,10 +1,20 @@
+import { STATES, type State } from '../model';
+
 /**
  * The levels of precedence, weakest first: the one list from which the written CSS has its cascade layers and the
  * computed cascade its order. Every level is a layer of its own, so a stronger one wins at every width, and only inside
  * one level does the narrower width win (CSS Cascading and Inheritance 5, 6.4).
  */
-export type Level =
-  | { readonly of: 'tags' }
+export type Level = (
+  | {
+      /** The style of a tag. */
+      readonly of: 'tags';
+    }
+  | {
+      /** What a theme says of whatever begins it; of two that begin at one element, that of the greater height. */
+      readonly of: 'themes';
+      readonly at: number;
+    }
   | {
       /** A shared style, what a node declares itself, or a rule of its definition. */
       readonly of: 'shared' | 'own' | 'rules';
@@ -12,19 +22,58 @@ export type Level =
       readonly height: number;
       /** Its place among those of the same height and kind. */
       readonly at: number;
-    };
+    }
+) & {
+  /** What it says of a state is stronger than what it says of rest, and weaker than the next level. */
+  readonly state?: State;
+};
 
+const SITE_WIDE = ['tags', 'themes'] as const;
 const KINDS = ['shared', 'own', 'rules'] as const;
 
 /** Compares two levels: negative when the first is the weaker. */
 export function compareLevels(a: Level, b: Level): number {
-  if (a.of === 'tags' || b.of === 'tags') return Number(b.of === 'tags') - Number(a.of === 'tags');
-  return a.height - b.height || KINDS.indexOf(a.of) - KINDS.indexOf(b.of) || a.at - b.at;
+  return (
+    compareGroups(a, b) || placeOf(a) - placeOf(b) || strengthOf(a.state) - strengthOf(b.state)
+  );
 }
 
-/** The name of a level's cascade layer. Layers inside one that is named stand in the order in which they are named. */
-export function layerOf(level: Level): string {
-  if (level.of === 'tags') return 'tags';
-  const { of, height, at } = level;
-  return of === 'own' ? `h${height}.own` : `h${height}.${of}.l${at}`;
+/** Whether two levels differ by no more than their place among their like and the state. */
+export function sameGroup(a: Level, b: Level): boolean {
+  return compareGroups(a, b) === 0;
+}
+
+function compareGroups(a: Level, b: Level): number {
+  const [left, right] = [siteWide(a), siteWide(b)];
+  if (left || right) {
+    if (!left) return 1;
+    if (!right) return -1;
+    return SITE_WIDE.indexOf(left) - SITE_WIDE.indexOf(right);
+  }
+  const [one, other] = [a as Nearer, b as Nearer];
+  return one.height - other.height || KINDS.indexOf(one.of) - KINDS.indexOf(other.of);
+}
+
+type Nearer = Extract<Level, { height: number }>;
+
+function siteWide({ of }: Level): 'tags' | 'themes' | undefined {
+  return of === 'tags' || of === 'themes' ? of : undefined;
+}
+
+function placeOf(level: Level): number {
+  return 'at' in level ? level.at : 0;
+}
+
+/** How strong a state is among those that hold at once: rest is the weakest. */
+export function strengthOf(state: State | undefined): number {
+  return state === undefined ? -1 : STATES.indexOf(state);
+}
+
+/**
+ * The name of a level's cascade layer. Layers inside one that is named stand in the order in which they are named.
+ * @param at its place among those of its group that a stylesheet holds
+ */
+export function layerOf(level: Level, at: number): string {
+  const group = 'height' in level ? `h${level.height}.${level.of}` : level.of;
+  return `${group}.l${at}`;
 }

@@ -8,7 +8,14 @@ import {
   type ListItem,
   type Value,
 } from 'css-tree';
-import { own, type Declared, type PlaceholderType, type Ref } from '../model';
+import {
+  BORDER_PARTS,
+  own,
+  type BorderPart,
+  type Declared,
+  type PlaceholderType,
+  type Ref,
+} from '../model';
 
 export type Refs = Readonly<Record<string, Ref>>;
 
@@ -19,7 +26,40 @@ const SAMPLES: Record<PlaceholderType, string> = {
   number: '1',
   font: 'serif',
   duration: '1s',
+  easing: 'linear',
+  shadow: '0 0 1px #012345',
+  border: '1px solid #012345',
+  line: 'solid',
 };
+
+const PART_SAMPLES: Record<BorderPart, string> = {
+  width: '1px',
+  style: 'solid',
+  color: '#012345',
+};
+
+function sampleOf(ref: Ref): string {
+  return 'part' in ref && ref.part ? PART_SAMPLES[ref.part] : SAMPLES[ref.type];
+}
+
+/** Under which name the part of a border stands that a placeholder stands for. */
+export function partName(name: string, part: BorderPart): string {
+  return `${name}-${part}`;
+}
+
+/** Whether a placeholder stands for a whole border. */
+export function isBorder(ref: Ref | undefined): boolean {
+  return ref?.type === 'border' && !('part' in ref && ref.part);
+}
+
+/** What placeholders stand for, the parts of borders among them. */
+export function withParts(refs: Refs): Refs {
+  const all: Record<string, Ref> = { ...refs };
+  for (const [name, ref] of Object.entries(refs))
+    if (isBorder(ref) && 'token' in ref)
+      for (const part of BORDER_PARTS) all[partName(name, part)] = { ...ref, part };
+  return all;
+}
 
 const NAMED = /var\(--([a-z][a-z0-9-]*)\)/g;
 
@@ -46,8 +86,9 @@ export function withSamples(value: Value, refs: Refs): Value | { unknown: string
         unknown = generate(node);
         return;
       }
-      const sample = parse(SAMPLES[ref.type], { context: 'value' }) as Value;
-      item.data = sample.children.first!;
+      const sample = parse(sampleOf(ref), { context: 'value' }) as Value;
+      // A shadow or a border is several values; they stand in the place of one.
+      list.replace(item, sample.children);
     },
   });
   return unknown === undefined ? copy : { unknown };

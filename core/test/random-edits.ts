@@ -321,6 +321,45 @@ class Chooser {
     ])!;
   }
 
+  /** A declaration with its value or a token, or taken back, in some state at times. */
+  private declaring(property: string, value: string) {
+    const { choices } = this;
+    const state =
+      choices.below(4) === 0 ? { state: choices.of([':hover', ':active'] as const)! } : {};
+    if (choices.below(3) === 0) return { property, ...state, css: null };
+    const token = property === 'color' && choices.below(2) === 0 ? this.token() : undefined;
+    return token === undefined
+      ? { property, ...state, css: value }
+      : { property, ...state, css: 'var(--x)', tokens: { x: token } };
+  }
+
+  private style(): string | undefined {
+    return this.choices.of(allOf(this.documents, 'style'))?.id;
+  }
+
+  /** A token that holds a colour. */
+  private token(): string | undefined {
+    const { tokens } = this.documents.tokens;
+    return this.choices.of(Object.keys(tokens).filter((id) => tokens[id]!.type === 'colour'));
+  }
+
+  private theme(): string | undefined {
+    return this.choices.of(Object.keys(this.documents.tokens.themes ?? {}).sort());
+  }
+
+  /** A colour that the open document declares, and where; some colour where it declares none. */
+  private valueInUse(): [string, { doc: string; path: string }[]] {
+    const found = this.nodes.flatMap((node) => {
+      const stored = this.doc.nodes[node]!;
+      const declared = 'style' in stored ? stored.style['color'] : undefined;
+      const path = `/nodes/${node}/style/color`;
+      return declared && !declared.refs ? [{ css: declared.css, doc: this.doc.id, path }] : [];
+    });
+    const css = this.choices.of(found)?.css ?? '#224466';
+    const places = found.filter((each) => each.css === css);
+    return [css, places.map(({ doc, path }) => ({ doc, path }))];
+  }
+
   /** A rule of some definition, and one of that definition's nodes. */
   private patch(): { component: string; rule: string; node: string } | undefined {
     const { choices } = this;
@@ -394,24 +433,127 @@ class Chooser {
       case 'declare':
       case 'declareTag': {
         const [property, value] = choices.of(DECLARATIONS)!;
-        const width = choices.of(WIDTHS)!;
-        const css = choices.below(3) === 0 ? null : value;
+        const declaring = { ...this.declaring(property, value), width: choices.of(WIDTHS)! };
         return name === 'declare'
-          ? { name, args: { doc: doc.id, node: this.node(), property, width, css } }
-          : { name, args: { tag: choices.of(['h1', 'p', 'a'])!, property, width, css } };
+          ? { name, args: { doc: doc.id, nodes: this.several(), ...declaring } }
+          : { name, args: { tag: choices.of(['h1', 'p', 'a', 'ul', 'body'])!, ...declaring } };
       }
       case 'declareShared': {
         const style = choices.of(allOf(documents, 'style'));
         const [property, value] = choices.of(DECLARATIONS)!;
-        const css = choices.below(3) === 0 ? null : value;
         const width = choices.of(WIDTHS)!;
-        return style && { name, args: { style: style.id, property, width, css } };
+        return (
+          style && { name, args: { style: style.id, ...this.declaring(property, value), width } }
+        );
+      }
+      case 'addStyle': {
+        const node = this.node();
+        const stored = doc.nodes[node]!;
+        const from = stored.kind === 'element' || stored.kind === 'instance' ? stored.style : {};
+        const block = Object.fromEntries(Object.entries(from).filter(() => choices.below(2) === 0));
+        return {
+          name,
+          args: {
+            style: id(),
+            name: `Style ${step}`,
+            order: choices.of(['a0', 'a1', 'b00'])!,
+            base: choices.below(2) === 0 ? null : (this.style() ?? null),
+            block,
+            from: choices.below(4) === 0 ? null : { doc: doc.id, node },
+          },
+        };
+      }
+      case 'setStyle': {
+        const style = this.style();
+        const set = choices.of([
+          { name: `Renamed ${step}` },
+          { order: choices.of(['a0', 'a1', 'b00'])! },
+          { base: null },
+          { base: this.style() ?? null },
+        ])!;
+        return style === undefined ? undefined : { name, args: { style, set } };
+      }
+      case 'removeStyles': {
+        const style = this.style();
+        return style === undefined ? undefined : { name, args: { styles: [style] } };
+      }
+      case 'wear': {
+        const style = this.style();
+        return style === undefined
+          ? undefined
+          : {
+              name,
+              args: { doc: doc.id, nodes: this.several(), style, on: choices.below(4) > 0 },
+            };
+      }
+      case 'exchangeStyle': {
+        const [style, instead] = [this.style(), this.style()];
+        return style === undefined || instead === undefined
+          ? undefined
+          : { name, args: { style, instead } };
+      }
+      case 'addToken': {
+        const [css, places] = this.valueInUse();
+        return {
+          name,
+          args: {
+            token: id(),
+            name: `token ${step}`,
+            group: 'colour',
+            order: 'a0',
+            css: choices.below(3) === 0 ? 'oklch(60% .1 200)' : css,
+            places: choices.below(2) === 0 ? [] : places,
+          },
+        };
+      }
+      case 'setToken': {
+        const token = this.token();
+        const other = this.token();
+        if (token === undefined) return undefined;
+        const set = choices.of([
+          { name: `called ${step}` },
+          { order: 'b00' },
+          { about: this.words() },
+          { css: '#445566' },
+          { css: 'color-mix(in oklab, var(--x), black 10%)', tokens: { x: other! } },
+        ])!;
+        return { name, args: { token, set } };
+      }
+      case 'removeToken': {
+        const token = this.token();
+        const instead = choices.below(2) === 0 ? null : (this.token() ?? null);
+        return token === undefined ? undefined : { name, args: { token, instead } };
+      }
+      case 'addTheme':
+        return { name, args: { theme: id(), name: `Theme ${step}`, order: 'a0' } };
+      case 'setTheme': {
+        const theme = this.theme();
+        const set = choices.of([{ name: `Theme ${step}` }, { order: 'b00' }])!;
+        return theme === undefined ? undefined : { name, args: { theme, set } };
+      }
+      case 'setInTheme': {
+        const [theme, token, other] = [this.theme(), this.token(), this.token()];
+        if (theme === undefined || token === undefined) return undefined;
+        const value = choices.of([
+          { css: null },
+          { css: '#ffeedd' },
+          { css: 'var(--x)', tokens: { x: other! } },
+        ])!;
+        return { name, args: { theme, token, ...value } };
+      }
+      case 'removeTheme': {
+        const theme = this.theme();
+        return theme === undefined ? undefined : { name, args: { theme } };
+      }
+      case 'putTheme': {
+        const theme = choices.of([null, 'plain', this.theme() ?? null]) ?? null;
+        return { name, args: { doc: doc.id, nodes: this.several(), theme } };
       }
       case 'declareRule': {
         const patch = this.patch();
         const [property, value] = choices.of(DECLARATIONS)!;
-        const css = choices.below(3) === 0 ? null : value;
-        return patch && { name, args: { ...patch, property, width: choices.of(WIDTHS)!, css } };
+        const width = choices.of(WIDTHS)!;
+        return patch && { name, args: { ...patch, ...this.declaring(property, value), width } };
       }
       case 'setByRule': {
         const patch = this.patch();

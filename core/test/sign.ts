@@ -41,6 +41,23 @@ export const signTokens: TokensDoc = {
     },
     step: { name: 'step', order: 'a2', type: 'length', value: { css: '0.5rem' } },
   },
+  themes: {
+    night: {
+      name: 'Night',
+      order: 'a0',
+      values: { ink: { css: '#f0e0d0' }, step: { css: '1rem' } },
+    },
+    dusk: {
+      name: 'Dusk',
+      order: 'a1',
+      values: {
+        soft: {
+          css: 'color-mix(in srgb,var(--of) 60%,black)',
+          refs: { of: { token: 'ink', type: 'colour' } },
+        },
+      },
+    },
+  },
 };
 
 const token = (id: string, type: 'colour' | 'length'): Declared => ({

@@ -15,6 +15,7 @@ import { elementAt, type Stage } from './stage';
 import { useBuilt } from './use-built';
 import { useDropping } from './use-dropping';
 import { useFrame } from './use-frame';
+import { useHolding } from './use-holding';
 import { useInView } from './use-in-view';
 import { usePaneWidth } from './use-pane-width';
 import { usePointing } from './use-pointing';
@@ -95,6 +96,7 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
   const { hover, ...pointing } = usePointing(stage);
   useInView(stage);
   useZooming(stage, zoom, setZoom);
+  useHolding(stage);
   useDropping(stage);
   const { setNodeRef } = useDroppable({ id: 'canvas-' + doc });
 

@@ -8,6 +8,7 @@ import { exposedAreas } from './exposed';
 import { labelPlace } from './label-place';
 import { landingOf, type Landing } from './landing';
 import type { Registry } from './registry';
+import { selectorOfRule } from './rule-key';
 import type { Stage } from './stage';
 
 /** What lies over what is drawn: what is pointed at, what is selected, what is exposed, where something would land. */
@@ -24,16 +25,20 @@ export function Marks({
 }): ReactNode {
   const { doc, built, registry, scale } = stage;
   const { documents } = useDerived();
-  const { selection, landing: at } = useApp((state) => state.bench);
+  const { selection, landing: at, lit, tab } = useApp((state) => state.bench);
   const landing = at?.doc === doc && built ? landingOf(documents, built, registry, at) : undefined;
   const selected = selection?.doc === doc ? selection.nodes : [];
   const label = (id: string) => describe(documents, doc, id);
   const exposed = kind === 'definition' && built ? exposedAreas(built, registry) : [];
+  const reached = tab === 'style' && lit !== null ? reachedBy(stage, lit) : [];
   const slots = landing && built ? slotsOf(built) : [];
   return (
     <>
       {exposed.map((rect, i) => (
         <Mark key={i} className="mark-exposed" rect={rect} scale={scale} />
+      ))}
+      {reached.map((rect, i) => (
+        <Mark key={i} className="mark-reached" rect={rect} scale={scale} />
       ))}
       {hover && !selected.includes(hover) ? (
         <Outlined stage={stage} id={hover} className="mark-hover" label={label(hover)} />
@@ -58,6 +63,18 @@ export function Marks({
     </>
   );
 }
+
+/** The areas of what the rule that is lit reaches on this canvas. */
+function reachedBy({ body }: Stage, lit: string): DOMRect[] {
+  const selector = selectorOfRule(lit);
+  if (!body || selector === undefined) return [];
+  return [...body.querySelectorAll(selector)]
+    .slice(0, MOST_REACHED)
+    .map((element) => element.getBoundingClientRect());
+}
+
+/** More marks than this say nothing more. */
+const MOST_REACHED = 300;
 
 function selectedClass(
   documents: Documents,

@@ -177,7 +177,7 @@ describe('the CSS of the canvas', () => {
     expect(of(typed)).toBe(first);
     const styled = after({
       name: 'declare',
-      args: { doc: 'page-about', node: top, property: 'color', width: 'base', css: 'tomato' },
+      args: { doc: 'page-about', nodes: [top], property: 'color', width: 'base', css: 'tomato' },
     });
     expect(of(styled)).toContain(`.${top}_page-about{color:tomato}`);
   });

@@ -1,4 +1,4 @@
-import { docOf, type Documents, nodeIn } from '@sormet/core/model';
+import { docOf, type Documents, nodeIn, type State } from '@sormet/core/model';
 import { cssOf } from '@sormet/core/compile';
 import { reachableStyles, type Linked } from '@sormet/core/resolve';
 
@@ -12,6 +12,15 @@ const ADDED =
   'outline-offset:-1px;background:#4a55600f;color:#4a5560;font:14px/20px sans-serif;text-align:left}' +
   '[data-sormet-place]::before{content:attr(data-sormet-place)}';
 
+/** The attribute of an element that is held in states, with their names. */
+export const HELD = 'data-sormet-held';
+
+/** A state that the canvas holds; what an element is by itself (checked, disabled) it is here too. */
+function heldOrHad(state: State): string {
+  const held = `[${HELD}~="${state.slice(1)}"]`;
+  return state === ':checked' || state === ':disabled' ? `:is(${state},${held})` : held;
+}
+
 /**
  * The CSS of a canvas: what publishing compiles, for everything the document can reach. Written again only
  * when something that it is written from is another object.
@@ -22,8 +31,8 @@ export class CanvasCss {
 
   of(documents: Documents, linked: Linked): string {
     const used = reachableStyles(linked);
-    const { widths, fonts } = documents.site;
-    const from: unknown[] = [documents.tags, documents.tokens, widths, fonts];
+    const { widths, fonts, theme } = documents.site;
+    const from: unknown[] = [documents.tags, documents.tokens, widths, fonts, theme];
     for (const { asset } of Object.values(fonts)) from.push(docOf(documents, 'asset', asset));
     for (const [key, { by, doc, node }] of used.classes) {
       const stored = nodeIn(documents, doc, node);
@@ -36,7 +45,7 @@ export class CanvasCss {
     for (const tag of used.tags) from.push(tag);
     if (from.length !== this.from.length || from.some((each, i) => each !== this.from[i])) {
       this.from = from;
-      this.css = cssOf(documents, used) + ADDED;
+      this.css = cssOf(documents, used, { stateSelector: heldOrHad }) + ADDED;
     }
     return this.css;
   }

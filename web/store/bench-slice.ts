@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { State } from '@sormet/core/model';
 import type { Width } from '@sormet/core/style';
 import { keep, kept } from './kept';
 import { DEFAULT_KEYMAP, keptKeymap, type Keymap } from './keymap';
@@ -35,6 +36,10 @@ export interface BenchState {
   readonly tab: LedgerTab;
   /** The rule that typing in the style ledger goes to; `null` is the nearest: here. */
   readonly lit: string | null;
+  /** The state that is styled, and in which the canvas holds what is selected; rest without one. */
+  readonly state: State | null;
+  /** Counts how often it was asked for the line that declares. */
+  readonly declareAsked: number;
   readonly folded: { readonly left: boolean; readonly ledger: boolean };
   /** How the bench is laid out; `null` where the window decides. */
   readonly layout: Layout;
@@ -62,6 +67,8 @@ const initialState: BenchState = {
   width: 'base',
   tab: 'values',
   lit: null,
+  state: null,
+  declareAsked: 0,
   folded: { left: false, ledger: false },
   layout: { left: null, ledger: false },
   typeInto: null,
@@ -140,6 +147,7 @@ export const benchSlice = createSlice({
     select(state, { payload }: PayloadAction<Selection | null>) {
       state.selection = payload ? { ...payload, nodes: [...payload.nodes] } : null;
       state.lit = null;
+      state.state = null;
       state.notice = null;
     },
     openBeside(state, { payload }: PayloadAction<string | null>) {
@@ -154,6 +162,14 @@ export const benchSlice = createSlice({
     },
     light(state, { payload }: PayloadAction<string | null>) {
       state.lit = payload;
+    },
+    holdState(state, { payload }: PayloadAction<State | null>) {
+      state.state = payload;
+    },
+    askDeclare(state) {
+      state.tab = 'style';
+      state.folded.ledger = false;
+      state.declareAsked += 1;
     },
     fold(state, { payload }: PayloadAction<keyof BenchState['folded']>) {
       state.folded[payload] = !state.folded[payload];

@@ -37,6 +37,12 @@ export const SINGLE_KEYS = [
     words: 'trace: where the values of what is selected come from',
   },
   {
+    does: 'declare',
+    about: 'what is selected',
+    key: 'd',
+    words: 'declare line: a few letters become a declaration in the rule that is lit',
+  },
+  {
     does: 'zoom',
     about: 'what is selected',
     key: 'z',

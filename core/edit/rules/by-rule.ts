@@ -10,13 +10,13 @@ import { DECLARATION, declareIn } from '../style/declaration';
 /** Declares a CSS property on what a rule of a definition patches. */
 export const declareRule = defineEdit({
   args: Type.Object({ component: Id, rule: Id, node: Id, ...DECLARATION }, exact),
-  run(documents, { component, rule, node, property, width, css }) {
+  run(documents, { component, rule, node, ...declaring }) {
     const stored = docOf(documents, 'component', component);
     const patch = stored && own(stored.rules, rule)?.patch;
     if (!patch || !own(stored.nodes, node)) return gone('The rule', component);
     const where = ['rules', rule, 'patch', node, 'style'];
     const block = own(patch, node)?.style;
-    const changes = declareIn(documents, component, where, block ?? {}, property, width, css);
+    const changes = declareIn(documents, component, where, block ?? {}, declaring);
     return isRefusal(changes) ? changes : withContainers(documents, changes);
   },
   says: (documents, { component, node, property }) =>

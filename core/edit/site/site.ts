@@ -1,9 +1,10 @@
 import { Type } from '@sinclair/typebox';
-import { docOf, own, SiteDoc } from '../../model';
+import { docOf, isTheme, own, SiteDoc } from '../../model';
 import { exact, Id, Label } from '../args';
 import { changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
 import { componentName } from '../names';
+import { themeName } from '../style/themes';
 
 /** Sets what is said of the site as a whole. */
 export const setSite = defineEdit({
@@ -14,6 +15,7 @@ export const setSite = defineEdit({
         Type.Object({ slug: SiteDoc.properties.slug }, exact),
         Type.Object({ language: SiteDoc.properties.language }, exact),
         Type.Object({ surround: Type.Union([Id, Type.Null()]) }, exact),
+        Type.Object({ theme: Type.Union([Id, Type.Null()]) }, exact),
         Type.Object({ icon: Type.Union([Id, Type.Null()]) }, exact),
       ]),
     },
@@ -24,6 +26,8 @@ export const setSite = defineEdit({
     const [member, value] = Object.entries(set)[0]!;
     if ('icon' in set && set.icon !== null && !docOf(documents, 'asset', set.icon))
       return gone('The picture', id);
+    if ('theme' in set && set.theme !== null && !isTheme(documents.tokens.themes, set.theme))
+      return gone('The theme', id);
     // Only whether there is a surround is said by none: an icon that is taken away is not there.
     const now = member === 'surround' ? value : (value?.trim() ?? undefined);
     return changeTo(documents, id, [member], now);
@@ -33,6 +37,10 @@ export const setSite = defineEdit({
       return set.surround === null
         ? 'left new pages without a surround'
         : `made ${componentName(documents, set.surround)} the surround of new pages`;
+    if ('theme' in set)
+      return set.theme === null
+        ? 'left the site in no theme'
+        : `put the whole site in the theme ${themeName(documents, set.theme)}`;
     const [member, value] = Object.entries(set)[0]!;
     const what = member === 'slug' ? 'address' : member;
     return member === 'icon'

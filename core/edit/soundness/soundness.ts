@@ -1,7 +1,9 @@
 import {
+  docOf,
   documentFindings,
   documentFindingsAt,
   invariantFindings,
+  own,
   pointer,
   siteFindings,
   tokensOf,
@@ -10,12 +12,14 @@ import {
   Documents,
   type Finding,
   type NodeId,
+  type TokensDoc,
 } from '../../model';
-import { blockFindings, tokenReason } from '../../style';
+import { blockFindings } from '../../style';
 import { blocksOf } from './blocks';
 import type { Change } from '../changes';
 import { documentWord } from '../names';
 import { nestingFindings } from './nesting';
+import { declaredWith, tokensFindings } from './tokens';
 import { leads, nodeReferences, referencesOf, type Reference } from './references';
 
 export type DocumentFinding = Finding & { doc: string };
@@ -114,7 +118,7 @@ function onlyNodes(paths: readonly (readonly string[])[]): ReadonlySet<NodeId> |
   return nodes;
 }
 
-function declarations(documents: Documents, touched: Touched): DocumentFinding[] {
+function declarations(documents: Documents, touched: Touched, other: Documents): DocumentFinding[] {
   const findings: DocumentFinding[] = [];
   for (const [id, paths] of touched) {
     const doc = documents.get(id);
@@ -123,16 +127,42 @@ function declarations(documents: Documents, touched: Touched): DocumentFinding[]
     for (const path of paths)
       for (const { where, block } of blocksOf(doc, path)) blocks.set(pointer(...where), block);
     for (const [where, block] of blocks)
-      for (const { path, reason } of blockFindings(block))
+      for (const { path, reason } of [...blockFindings(block), ...missingTokens(documents, block)])
         findings.push({ doc: id, path: where + path, reason });
     if (doc.kind === 'tokens')
-      for (const token in doc.tokens) {
-        const reason = tokenReason(doc.tokens[token]!);
-        if (reason !== undefined)
-          findings.push({ doc: id, path: pointer('tokens', token, 'value'), reason });
-      }
+      findings.push(
+        ...tokensFindings(doc).map((finding) => ({ doc: id, ...finding })),
+        ...withoutToken(documents, other, doc),
+      );
   }
   return findings;
+}
+
+/** The declarations of a block that name a token that is not there. */
+function missingTokens(documents: Documents, block: Block): Finding[] {
+  return Object.keys(block).flatMap((key) =>
+    Object.values(block[key]!.refs ?? {}).flatMap((ref) =>
+      'token' in ref && !own(documents.tokens.tokens, ref.token)
+        ? [{ path: pointer(key), reason: 'the token that stands here is gone' }]
+        : [],
+    ),
+  );
+}
+
+/** What is declared with tokens that went. */
+function withoutToken(
+  documents: Documents,
+  other: Documents,
+  { id, tokens }: TokensDoc,
+): DocumentFinding[] {
+  const before = docOf(other, 'tokens', id)?.tokens ?? {};
+  const went = new Set(Object.keys(before).filter((id) => !own(tokens, id)));
+  if (went.size === 0) return [];
+  return declaredWith(documents, went).map(({ doc, where }) => ({
+    doc,
+    path: pointer(...where),
+    reason: 'the token that stands here is gone',
+  }));
 }
 
 /** What points at nothing: from what was touched, and to documents that went. */

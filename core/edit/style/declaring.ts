@@ -1,44 +1,50 @@
 import { Type } from '@sinclair/typebox';
 import { docOf, nodeIn, own } from '../../model';
 import { exact, Id } from '../args';
+import { changeTo, isRefusal, type Change } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
 import { named } from '../names';
 import { DECLARATION, declareIn } from './declaration';
+import { STYLED_TAGS } from './styled-tags';
 
-/** Declares a CSS property on a node at one width, shorthands taken apart; `null` takes it back. */
+/** Declares a CSS property on nodes at one width, shorthands taken apart; `null` takes it back. */
 export const declare = defineEdit({
   args: Type.Object(
-    {
-      doc: Id,
-      node: Id,
-      ...DECLARATION,
-    },
+    { doc: Id, nodes: Type.Array(Id, { minItems: 1, maxItems: 500 }), ...DECLARATION },
     exact,
   ),
-  run(documents, { doc, node, property, width, css }) {
-    const stored = nodeIn(documents, doc, node);
-    if (!stored || (stored.kind !== 'element' && stored.kind !== 'instance'))
-      return gone('What should be styled', doc);
-    return declareIn(documents, doc, ['nodes', node, 'style'], stored.style, property, width, css);
+  run(documents, { doc, nodes, ...declaring }) {
+    const changes: Change[] = [];
+    for (const node of new Set(nodes)) {
+      const stored = nodeIn(documents, doc, node);
+      if (stored?.kind !== 'element' && stored?.kind !== 'instance')
+        return gone('What should be styled', doc);
+      const where = ['nodes', node, 'style'];
+      const made = declareIn(documents, doc, where, stored.style, declaring);
+      if (isRefusal(made)) return made;
+      changes.push(...made);
+    }
+    return changes;
   },
-  says: (documents, { doc, node, property }) =>
-    `styled ${property} of ${named(documents, doc, node)}`,
+  says: (documents, { doc, nodes, property }) =>
+    nodes.length === 1
+      ? `styled ${property} of ${named(documents, doc, nodes[0]!)}`
+      : `styled ${property} of ${nodes.length} things`,
 });
 
 /** Declares a CSS property on every element of a tag. */
 export const declareTag = defineEdit({
   args: Type.Object(
-    {
-      tag: Type.String({ pattern: '^[a-z][a-z0-9]*$' }),
-      ...DECLARATION,
-    },
+    { tag: Type.String({ pattern: '^[a-z][a-z0-9]*$', maxLength: 20 }), ...DECLARATION },
     exact,
   ),
-  run(documents, { tag, property, width, css }) {
+  run(documents, { tag, ...declaring }) {
     const tags = documents.tags;
+    if (!STYLED_TAGS.has(tag)) return refuse(`There is no tag ${tag} to style.`, tags.id);
     const block = own(tags.tags, tag);
-    if (!block) return refuse(`The site has no style for ${tag} yet.`, tags.id);
-    return declareIn(documents, tags.id, ['tags', tag], block, property, width, css);
+    const changes = declareIn(documents, tags.id, ['tags', tag], block ?? {}, declaring);
+    if (isRefusal(changes) || block || changes.length === 0) return changes;
+    return [...changeTo(documents, tags.id, ['tags', tag], {}), ...changes];
   },
   says: (_, { tag, property }) => `styled ${property} of every ${tag}`,
 });
@@ -46,10 +52,10 @@ export const declareTag = defineEdit({
 /** Declares a CSS property in a shared style. */
 export const declareShared = defineEdit({
   args: Type.Object({ style: Id, ...DECLARATION }, exact),
-  run(documents, { style, property, width, css }) {
+  run(documents, { style, ...declaring }) {
     const stored = docOf(documents, 'style', style);
     if (!stored) return gone('The shared style', style);
-    return declareIn(documents, style, ['style'], stored.style, property, width, css);
+    return declareIn(documents, style, ['style'], stored.style, declaring);
   },
   says: (documents, { style, property }) =>
     `styled ${property} of ${docOf(documents, 'style', style)?.name ?? 'a shared style'}`,

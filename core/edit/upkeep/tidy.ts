@@ -30,8 +30,8 @@ export const tidy = defineEdit({
 
 function tidied(block: Block): Block {
   return Object.fromEntries(
-    writtenBlock(block).map(({ property, width, declared }) => [
-      declarationKey(property, width),
+    writtenBlock(block).map(({ property, width, state, declared }) => [
+      declarationKey(property, width, state),
       declared,
     ]),
   );

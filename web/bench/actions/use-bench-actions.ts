@@ -107,6 +107,13 @@ export function useBenchActions(
     single('expose', 'component', 'expose', exposeSelected, selected?.doc.kind === 'component'),
     single('trace', 'what is selected', 'trace', trace, isElement),
     single(
+      'declare',
+      'what is selected',
+      'declare',
+      () => dispatch(benchActions.askDeclare()),
+      isElement,
+    ),
+    single(
       'zoom',
       'what is selected',
       'zoom to it, and back',

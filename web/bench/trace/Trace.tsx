@@ -22,6 +22,7 @@ import { valueWords } from '../../values/value-words';
 import { IconButton } from '../ledger/IconButton';
 import type { Selected } from '../use-selected';
 import { componentWords, documentWords } from '../words';
+import { StyleTraces } from './StyleTraces';
 import './Trace.css';
 
 /** Where each value of what is selected comes from, step by step, beside the ledger; each step leads to where it can be changed. */
@@ -33,6 +34,7 @@ export function Trace({
   selected: Selected | undefined;
 }): ReactNode {
   const dispatch = useAppDispatch();
+  const tab = useApp((state) => state.bench.tab);
   return (
     <aside className="trace" aria-label="Where the values come from">
       <div className="trace-head">
@@ -44,7 +46,9 @@ export function Trace({
           onPress={() => dispatch(benchActions.showTrace(false))}
         />
       </div>
-      {selected ? (
+      {selected && tab === 'style' ? (
+        <StyleTraces page={page} selected={selected} />
+      ) : selected ? (
         <Traces page={page} selected={selected} />
       ) : (
         <p className="ledger-empty">Select something: its values are followed here.</p>

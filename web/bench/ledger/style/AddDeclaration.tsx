@@ -1,8 +1,8 @@
 import { useRef, useState, type ReactNode } from 'react';
 import { AutoComplete } from 'antd';
-import { expand } from '@sormet/core/style';
+import { PROPERTIES, propertiesFor } from '@sormet/core/style';
 
-/** The field under the table that makes a row for another CSS property. */
+/** The field under the table that makes a row for another CSS property, whichever there is. */
 export function AddDeclaration({ onAdd }: { onAdd: (property: string) => void }): ReactNode {
   const [typed, setTyped] = useState('');
   const [wrong, setWrong] = useState('');
@@ -12,8 +12,7 @@ export function AddDeclaration({ onAdd }: { onAdd: (property: string) => void })
     if (dropped.current) return setTyped('');
     const property = name.trim().toLowerCase();
     if (property === '') return;
-    const tried = expand(property, 'inherit');
-    if (!tried.ok && tried.reason.startsWith('There is no property')) return setWrong(tried.reason);
+    if (!PROPERTIES.includes(property)) return setWrong(`There is no property “${property}”.`);
     setTyped('');
     setWrong('');
     onAdd(property);
@@ -33,6 +32,14 @@ export function AddDeclaration({ onAdd }: { onAdd: (property: string) => void })
         value={typed}
         aria-label="Add a declaration"
         placeholder="add a declaration"
+        options={
+          typed === ''
+            ? []
+            : propertiesFor(typed)
+                .slice(0, 8)
+                .map((name) => ({ value: name }))
+        }
+        popupMatchSelectWidth={240}
         onChange={setTyped}
         onKeyDown={(event) => {
           if (event.key === 'Enter') add(typed);

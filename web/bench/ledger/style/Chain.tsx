@@ -1,48 +1,70 @@
 import type { ReactNode } from 'react';
+import { X } from 'lucide-react';
 import type { AppliedBlock, Origin } from '@sormet/core/style';
+import { ruleKey } from '../../../canvas/rule-key';
 import type { Selected } from '../../use-selected';
-import { ruleKey } from './lit-rule';
+import { count } from '../../words';
+import { IconButton } from '../IconButton';
 import type { RuleWords } from './rule-words';
 
 /** Whose rule it is, by which it is coloured. */
 export type RuleKind = 'tag' | 'definition' | 'here';
 
 export function kindOfRule(origin: Origin, { doc }: Selected): RuleKind {
-  if (origin.is === 'tag' || origin.is === 'shared') return 'tag';
+  if (origin.is === 'tag' || origin.is === 'shared' || origin.is === 'theme') return 'tag';
   return origin.doc === doc.id && doc.kind === 'page' ? 'here' : 'definition';
 }
 
-/** Every rule that applies, weakest first, each with its reach; the one that is lit is written to. */
+/**
+ * Every rule that applies, weakest first, each with its reach; the one that is lit is written to. Between them: a shared
+ * style that is on what is selected can be taken off.
+ */
 export function Chain({
   rules,
   lit,
   words,
   kindOf,
   onLight,
+  canTakeOff,
+  onTakeOff,
 }: {
   rules: readonly AppliedBlock[];
   lit: Origin;
   words: RuleWords;
   kindOf: (origin: Origin) => RuleKind;
   onLight: (key: string) => void;
+  canTakeOff: (origin: Origin) => boolean;
+  onTakeOff: (style: string) => void;
 }): ReactNode {
   return (
-    <div className="ledger-actions chain" role="radiogroup" aria-label="Writing to">
-      <span className="quiet">writing to</span>
+    <div className="chain" role="radiogroup" aria-label="Writing to">
       {rules.map(({ origin }) => {
         const key = ruleKey(origin);
         const isLit = origin === lit;
+        const word = words.word(origin);
+        const elements = words.reach(origin);
         return (
-          <button
-            key={key}
-            type="button"
-            role="radio"
-            aria-checked={isLit}
-            className={`chain-link ${kindOf(origin)} ${isLit ? 'lit' : ''}`}
-            onClick={() => onLight(key)}
-          >
-            {words.word(origin)} <span className="chain-reach">{words.reach(origin)}</span>
-          </button>
+          <span key={key} className={`chain-part ${isLit ? 'lit' : ''} ${kindOf(origin)}`}>
+            <button
+              type="button"
+              role="radio"
+              aria-checked={isLit}
+              disabled={origin.is === 'theme'}
+              className="chain-link"
+              title={`${word}: ${count(elements, 'place')} on ${count(words.pages(origin), 'page')}`}
+              onClick={() => onLight(key)}
+            >
+              {word} <span className="chain-reach">{elements}</span>
+            </button>
+            {origin.is === 'shared' && canTakeOff(origin) ? (
+              <IconButton
+                icon={X}
+                name={`Take ${word} off`}
+                title={`Take ${word} off what is selected`}
+                onPress={() => onTakeOff(origin.doc)}
+              />
+            ) : null}
+          </span>
         );
       })}
     </div>

@@ -1,94 +1,191 @@
-import type { ReactNode } from 'react';
+import { useId, useRef, useState, type ReactNode } from 'react';
+import { Bookmark } from 'lucide-react';
 import { isRefusal, runEdit } from '@sormet/core/edit';
-import { cascade, longhandsOf, type AppliedBlock, type Width } from '@sormet/core/style';
+import { nodeIn, own as ownMember, type State } from '@sormet/core/model';
+import {
+  cascade,
+  declarationKey,
+  filled,
+  inOtherUnit,
+  readValue,
+  stepped,
+  type AppliedBlock,
+  type Width,
+} from '@sormet/core/style';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { benchActions } from '../../../store/bench-slice';
 import { useAppDispatch } from '../../../store/store';
 import { useDraft } from '../../../values/use-draft';
+import { ruleKey } from '../../../canvas/rule-key';
 import type { Selected } from '../../use-selected';
+import { IconButton } from '../IconButton';
+import { ColourCell } from './ColourCell';
 import { declaring } from './declaring';
-import { ruleKey } from './lit-rule';
+import { offeredValues } from './offered-values';
 import { joined, ownValue } from './own-value';
+import { longhandsOfRow } from './rows';
 import type { RuleWords } from './rule-words';
+import { SaveAsToken } from './SaveAsToken';
+import { stateWord } from './states';
+
+interface StyleCellProps {
+  readonly selected: Selected;
+  readonly rule: AppliedBlock;
+  readonly property: string;
+  readonly width: Width;
+  readonly state: State | undefined;
+  readonly words: RuleWords;
+  readonly onLight: (key: string) => void;
+}
+
+/** By how much an arrow key steps a number (Shift: ten, Alt: a tenth). */
+function stepOf({ key, shiftKey, altKey }: React.KeyboardEvent): number {
+  const by = shiftKey ? 10 : altKey ? 0.1 : 1;
+  return key === 'ArrowUp' ? by : -by;
+}
 
 /** What a rule declares for a property at a width, else what shows there and which rule says so. */
-export function StyleCell({
-  selected,
-  rule,
-  property,
-  width,
-  words,
-}: {
-  selected: Selected;
-  rule: AppliedBlock;
-  property: string;
-  width: Width;
-  words: RuleWords;
-}): ReactNode {
+export function StyleCell(props: StyleCellProps): ReactNode {
+  const { selected, rule, property, width, state, words, onLight } = props;
   const { documents } = useDerived();
   const sync = useSync();
   const dispatch = useAppDispatch();
-  const site = documents.site;
-  const own = ownValue(rule, property, width);
+  const { site } = documents;
+  const { tokens } = documents.tokens;
+  const [saving, setSaving] = useState(false);
+  const [here, setHere] = useState(false);
+  const field = useRef<HTMLInputElement>(null);
+  const list = useId();
+  const stored = ownValue(rule, property, width, state, tokens);
   const { origin } = rule;
-  const target = `${ruleKey(origin)} ${property} ${width}`;
+  const mixed = isMixed(props, documents);
+  const target = { origin, width, state, nodes: selected.all };
+  const give = (typed: string): string => {
+    const read = typed === '' ? undefined : readValue(property, typed, tokens);
+    if (read && !read.ok) return read.reason;
+    const edit = declaring(target, property, read ?? { css: null });
+    if (!edit) return '';
+    const tried = runEdit(documents, edit);
+    if (isRefusal(tried)) return tried.refused;
+    sync.edit(edit);
+    return '';
+  };
   const { draft, wrong, type, commit, drop } = useDraft(
-    target,
-    own ?? '',
-    (css) => {
-      const edit = declaring(origin, property, width, css);
-      const tried = runEdit(documents, edit);
-      if (isRefusal(tried)) return tried.refused;
-      sync.edit(edit);
-      return '';
-    },
+    `${ruleKey(origin)} ${property} ${width} ${state ?? ''}`,
+    stored ?? '',
+    give,
     (css, reason) => dispatch(benchActions.notice(`“${css}” was not kept. ${reason}`)),
   );
-  const names = longhandsOf(property) ?? [property];
-  const applied = names.map((name) => cascade(selected.rules, name, width, site)[0]);
+  const names = longhandsOfRow(property);
+  const states = state ? [state] : [];
+  const applied = names.map((name) => cascade(selected.rules, name, width, site, states)[0]);
   const winner = applied.find(Boolean);
+  const holdsHere = winner?.width === width && winner.state === state;
   const elsewhere =
-    own === undefined && winner && winner.width === width
+    stored === undefined && winner && holdsHere
       ? {
-          css: joined(
+          text: joined(
             property,
-            applied.map((each) => each?.declared.css),
+            applied.map((each) => each?.declared),
+            tokens,
           ),
           origin: winner.origin,
         }
       : undefined;
   const loses =
-    own !== undefined && winner && ruleKey(winner.origin) !== ruleKey(rule.origin)
+    stored !== undefined && winner && ruleKey(winner.origin) !== ruleKey(origin)
       ? winner.origin
       : undefined;
-
-  const color = own ?? elsewhere?.css;
-  const swatch =
-    /color$/.test(property) && color && /^(#|rgb|hsl|[a-z]+$)/.test(color) ? color : undefined;
+  const isColour = /(^|-)color$/.test(property);
+  const declared = holdsHere || stored !== undefined ? winner?.declared : undefined;
+  const swatch = isColour && declared ? filled(declared, tokens) : undefined;
+  const max = ownMember(site.widths, width)?.max;
+  const label = `${property}, ${width === 'base' ? 'base' : `${max} and below`}${state ? `, ${stateWord(state)}` : ''}`;
+  const literal = names
+    .map((name) => ownMember(rule.block, declarationKey(name, width, state)))
+    .find((each) => each && !each.refs);
+  const other = here && draft === null && stored ? inOtherUnit(stored) : undefined;
   return (
-    <td className={`cell style ${own !== undefined ? 'wins' : ''} ${wrong ? 'is-wrong' : ''}`}>
+    <td
+      className={`cell style ${stored !== undefined ? 'wins' : ''} ${wrong ? 'is-wrong' : ''}`}
+      onFocus={() => setHere(true)}
+      onBlur={({ currentTarget, relatedTarget }) => {
+        if (!currentTarget.contains(relatedTarget)) setHere(false);
+      }}
+    >
       <span className="style-cell">
-        {swatch && draft === null ? (
-          <span className="swatch" style={{ background: swatch }} aria-hidden />
+        {isColour ? (
+          <ColourCell
+            label={label}
+            colour={swatch}
+            property={property}
+            selected={selected}
+            onPick={(css) => {
+              const reason = give(css);
+              if (reason) dispatch(benchActions.notice(reason));
+            }}
+          />
         ) : null}
         <input
+          ref={field}
           className="plain-field"
-          aria-label={`${property}, ${width === 'base' ? 'base' : `${site.widths[width]?.max} and below`}`}
-          value={draft ?? own ?? ''}
-          placeholder={elsewhere?.css ?? ''}
+          aria-label={label}
+          list={here ? list : undefined}
+          value={draft ?? (mixed ? '' : (stored ?? ''))}
+          placeholder={mixed ? 'mixed' : (elsewhere?.text ?? '')}
           aria-invalid={wrong !== ''}
           onChange={(event) => type(event.target.value)}
           onBlur={commit}
           onKeyDown={(event) => {
             if (event.key === 'Enter') commit();
             if (event.key === 'Escape') drop();
+            if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+            const text = draft ?? stored ?? elsewhere?.text ?? '';
+            const at = event.currentTarget.selectionStart ?? text.length;
+            const next = stepped(
+              text,
+              draft === null && stored === undefined ? 0 : at,
+              stepOf(event),
+            );
+            if (!next) return;
+            event.preventDefault();
+            type(next.text);
+            requestAnimationFrame(() => field.current?.setSelectionRange(next.at, next.at));
           }}
         />
-        {elsewhere && draft === null ? (
+        {here ? <Offered id={list} property={property} tokens={tokens} /> : null}
+        {other ? (
+          <button
+            type="button"
+            className="other-unit"
+            aria-label={`${label}: write ${other}`}
+            title={`The same at the size of the root: write ${other}`}
+            onMouseDown={(event) => event.preventDefault()}
+            onClick={() => give(other)}
+          >
+            = {other}
+          </button>
+        ) : null}
+        {here && literal && draft === null ? (
+          <IconButton
+            icon={Bookmark}
+            name={`${label}: save as a token`}
+            title="Save as a token"
+            onPress={() => setSaving(true)}
+          />
+        ) : null}
+        {elsewhere && draft === null && !here ? (
           <span className="origin">{words.word(elsewhere.origin)}</span>
         ) : null}
         {loses && draft === null ? (
-          <span className="origin loses">loses to {words.word(loses)}</span>
+          <button
+            type="button"
+            className="origin loses"
+            title={`${words.word(loses)} says otherwise, and is the stronger`}
+            onClick={() => onLight(ruleKey(loses))}
+          >
+            loses to {words.word(loses)}
+          </button>
         ) : null}
       </span>
       {wrong ? (
@@ -96,6 +193,50 @@ export function StyleCell({
           {wrong}
         </span>
       ) : null}
+      {saving && literal ? (
+        <SaveAsToken
+          property={names[0]!}
+          css={literal.css}
+          place={{ rule, key: declarationKey(names[0]!, width, state) }}
+          onClose={() => setSaving(false)}
+        />
+      ) : null}
     </td>
   );
+}
+
+/** What may stand in a cell, told by the browser while somebody types: tokens first, then the words of CSS. */
+function Offered({
+  id,
+  property,
+  tokens,
+}: {
+  id: string;
+  property: string;
+  tokens: Parameters<typeof offeredValues>[1];
+}): ReactNode {
+  return (
+    <datalist id={id}>
+      {offeredValues(property, tokens).map(({ value, what }) => (
+        <option key={value} value={value} label={what} />
+      ))}
+    </datalist>
+  );
+}
+
+/** Whether the things that are selected, and written together, declare something different. */
+function isMixed(
+  { selected, rule: { origin }, property, width, state }: StyleCellProps,
+  documents: ReturnType<typeof useDerived>['documents'],
+): boolean {
+  if (selected.count < 2 || origin.is !== 'node' || !selected.all.includes(origin.node))
+    return false;
+  const values = selected.all.map((id) => {
+    const node = nodeIn(documents, selected.doc.id, id);
+    const block = node?.kind === 'element' || node?.kind === 'instance' ? node.style : {};
+    return longhandsOfRow(property)
+      .map((name) => ownMember(block, declarationKey(name, width, state))?.css ?? '')
+      .join(' ');
+  });
+  return new Set(values).size > 1;
 }

@@ -1,7 +1,10 @@
 import { useState, type ReactNode } from 'react';
-import { declaredProperties, longhandsOf, type AppliedBlock, type Width } from '@sormet/core/style';
+import type { State } from '@sormet/core/model';
+import { declaredProperties, type AppliedBlock, type Width } from '@sormet/core/style';
 import type { Selected } from '../../use-selected';
 import { GroupCell } from '../GroupCell';
+import { TraceButton } from '../TraceButton';
+import { longhandsOfRow } from './rows';
 import type { RuleWords } from './rule-words';
 import { StyleCell } from './StyleCell';
 
@@ -15,19 +18,23 @@ export function StyleGroup({
   selected,
   rule,
   widths,
+  state,
   words,
+  onLight,
 }: {
   group: string;
   properties: readonly string[];
   selected: Selected;
   rule: AppliedBlock;
   widths: readonly Width[];
+  state: State | undefined;
   words: RuleWords;
+  onLight: (key: string) => void;
 }): ReactNode {
   const [unfolded, setUnfolded] = useState(false);
   const declared = new Set(declaredProperties(selected.rules));
   const applies = (property: string) =>
-    (longhandsOf(property) ?? [property]).some((longhand) => declared.has(longhand));
+    longhandsOfRow(property).some((longhand) => declared.has(longhand));
   const shown = unfolded || group === 'More' ? properties : properties.filter(applies);
   const rest = properties.length - properties.filter(applies).length;
   const foldable = rest > 0 && group !== 'More';
@@ -38,7 +45,10 @@ export function StyleGroup({
         <tr key={property}>
           {i === 0 ? <GroupCell label={group} rows={rows} /> : null}
           <th scope="row">
-            <code>{property}</code>
+            <span className="declaration-name">
+              <code>{property}</code>
+              <TraceButton label={property} />
+            </span>
           </th>
           {widths.map((width) => (
             <StyleCell
@@ -47,7 +57,9 @@ export function StyleGroup({
               rule={rule}
               property={property}
               width={width}
+              state={state}
               words={words}
+              onLight={onLight}
             />
           ))}
         </tr>

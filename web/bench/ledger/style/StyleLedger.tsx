@@ -1,26 +1,32 @@
 import { useState, type ReactNode } from 'react';
 import { declaredProperties, widthsOf, type Origin } from '@sormet/core/style';
-import { useDerived } from '../../../site/SiteProvider';
+import { useDerived, useSync } from '../../../site/SiteProvider';
 import { benchActions } from '../../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../../store/store';
 import type { Selected } from '../../use-selected';
 import { AddDeclaration } from './AddDeclaration';
 import { Chain, kindOfRule } from './Chain';
+import { DeclareLine } from './DeclareLine';
 import { litRule } from './lit-rule';
+import { PutOn } from './PutOn';
 import { KNOWN, ROWS } from './rows';
 import { useRuleWords } from './rule-words';
+import { States } from './States';
 import { StyleGroup } from './StyleGroup';
+import { ThemeChoice } from './ThemeChoice';
 import './StyleLedger.css';
 
 /** The style of what is selected: a row for each declaration, a column for each width, the chain of rules above. */
 export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
   const { documents } = useDerived();
+  const sync = useSync();
   const dispatch = useAppDispatch();
-  const { lit, width: current } = useApp((state) => state.bench);
+  const { lit, width: current, state: held } = useApp((state) => state.bench);
   const site = documents.site;
   const widths = widthsOf(site);
   const words = useRuleWords(selected);
   const rule = litRule(selected, lit);
+  const state = held ?? undefined;
   const [added, setAdded] = useState<readonly string[]>([]);
   if (!rule)
     return (
@@ -29,20 +35,40 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
       </p>
     );
   const kindOf = (origin: Origin) => kindOfRule(origin, selected);
+  const onLight = (key: string) => dispatch(benchActions.light(key));
   const others = [...declaredProperties(selected.rules), ...added].filter(
-    (property) => !KNOWN.has(property),
+    (property) =>
+      !KNOWN.has(property) && !ROWS.some(({ properties }) => properties.includes(property)),
   );
   const more = { group: 'More', properties: [...new Set(others)] };
   const columns = [ROWS.slice(0, 2), [...ROWS.slice(2), ...(others.length > 0 ? [more] : [])]];
   return (
     <>
-      <Chain
-        rules={selected.rules}
-        lit={rule.origin}
-        words={words}
-        kindOf={kindOf}
-        onLight={(key) => dispatch(benchActions.light(key))}
-      />
+      <div className="ledger-actions style-line">
+        <span className="quiet">writing to</span>
+        <Chain
+          rules={selected.rules}
+          lit={rule.origin}
+          words={words}
+          kindOf={kindOf}
+          onLight={onLight}
+          canTakeOff={(origin) =>
+            origin.is === 'shared' &&
+            origin.on.doc === selected.doc.id &&
+            origin.on.node === selected.id
+          }
+          onTakeOff={(style) =>
+            sync.edit({
+              name: 'wear',
+              args: { doc: selected.doc.id, nodes: [...selected.all], style, on: false },
+            })
+          }
+        />
+        <PutOn selected={selected} />
+        <ThemeChoice selected={selected} />
+        <States tag={selected.element?.tag ?? ''} />
+        <DeclareLine selected={selected} rule={rule} width={current} state={state} words={words} />
+      </div>
       <div className="style-columns" data-lit={kindOf(rule.origin)}>
         {columns.map((groups, i) => (
           <table key={i} className="ledger-table style-ledger" aria-label={`Style, part ${i + 1}`}>
@@ -72,7 +98,9 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
                 selected={selected}
                 rule={rule}
                 widths={widths.map(({ id }) => id)}
+                state={state}
                 words={words}
+                onLight={onLight}
               />
             ))}
             {i === columns.length - 1 ? (

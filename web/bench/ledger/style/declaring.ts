@@ -1,27 +1,49 @@
 import type { NamedEdit } from '@sormet/core/edit';
+import type { State } from '@sormet/core/model';
 import type { Origin, Width } from '@sormet/core/style';
 
-/** The edit that declares a property in a rule at a width; an empty value takes it back. */
+/** What is declared: CSS with the tokens that placeholders in it stand for; `null` takes it back. */
+export interface Declaring {
+  readonly css: string | null;
+  readonly tokens?: Readonly<Record<string, string>> | undefined;
+}
+
+/** Where typing goes: a rule, at a width, in a state. */
+export interface Target {
+  readonly origin: Origin;
+  readonly width: Width;
+  readonly state: State | undefined;
+  /** What else is selected, and is written together with it. */
+  readonly nodes?: readonly string[];
+}
+
+/** The edit that declares a property in a rule; a theme says nothing by itself, so nothing is declared there. */
 export function declaring(
-  origin: Origin,
+  { origin, width, state, nodes }: Target,
   property: string,
-  width: Width,
-  typed: string,
-): NamedEdit {
-  const css = typed === '' ? null : typed;
+  { css, tokens }: Declaring,
+): NamedEdit | undefined {
+  const declaration = {
+    property,
+    width,
+    css,
+    ...(state ? { state } : {}),
+    ...(tokens && Object.keys(tokens).length > 0 ? { tokens: { ...tokens } } : {}),
+  };
   switch (origin.is) {
     case 'tag':
-      return { name: 'declareTag', args: { tag: origin.tag, property, width, css } };
-    case 'node':
-      return {
-        name: 'declare',
-        args: { doc: origin.doc, node: origin.node, property, width, css },
-      };
+      return { name: 'declareTag', args: { tag: origin.tag, ...declaration } };
+    case 'node': {
+      const all = nodes && nodes.includes(origin.node) ? [...nodes] : [origin.node];
+      return { name: 'declare', args: { doc: origin.doc, nodes: all, ...declaration } };
+    }
     case 'shared':
-      return { name: 'declareShared', args: { style: origin.doc, property, width, css } };
+      return { name: 'declareShared', args: { style: origin.doc, ...declaration } };
     case 'rule': {
       const { doc: component, rule, node } = origin;
-      return { name: 'declareRule', args: { component, rule, node, property, width, css } };
+      return { name: 'declareRule', args: { component, rule, node, ...declaration } };
     }
+    case 'theme':
+      return undefined;
   }
 }

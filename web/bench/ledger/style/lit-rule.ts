@@ -1,25 +1,13 @@
-import type { AppliedBlock, Origin } from '@sormet/core/style';
+import type { AppliedBlock } from '@sormet/core/style';
+import { ruleKey } from '../../../canvas/rule-key';
 import type { Selected } from '../../use-selected';
-
-/** A rule's key in the chain. */
-export function ruleKey(origin: Origin): string {
-  switch (origin.is) {
-    case 'tag':
-      return `tag ${origin.tag}`;
-    case 'node':
-      return `${origin.doc} ${origin.node}`;
-    case 'shared':
-      return `shared ${origin.doc}`;
-    case 'rule':
-      return `rule ${origin.doc} ${origin.rule} ${origin.node}`;
-  }
-}
 
 /** The rule that typing goes to: the one that is lit, else the nearest to the page. */
 export function litRule(selected: Selected, lit: string | null): AppliedBlock | undefined {
+  const written = selected.rules.filter(({ origin }) => origin.is !== 'theme');
   return (
-    selected.rules.find(({ origin }) => ruleKey(origin) === lit) ??
+    written.find(({ origin }) => ruleKey(origin) === lit) ??
     // The nearest to the page that always holds: what a rule says holds only in some variants or states.
-    selected.rules.filter(({ origin }) => origin.is !== 'rule').at(-1)
+    written.filter(({ origin }) => origin.is !== 'rule').at(-1)
   );
 }

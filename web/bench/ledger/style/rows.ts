@@ -7,11 +7,15 @@ export const ROWS: readonly { group: string; properties: readonly string[] }[] =
     properties: [
       'display',
       'flex-direction',
+      'flex-wrap',
       'grid-template-columns',
       'align-items',
       'justify-content',
       'gap',
+      'flex',
       'order',
+      'position',
+      'inset',
     ],
   },
   {
@@ -21,19 +25,59 @@ export const ROWS: readonly { group: string; properties: readonly string[] }[] =
       'margin',
       'width',
       'max-width',
+      'height',
       'min-height',
+      'aspect-ratio',
       'border',
       'border-radius',
+      'overflow',
     ],
   },
   {
     group: 'Text',
-    properties: ['font-family', 'font-size', 'font-weight', 'line-height', 'text-align', 'color'],
+    properties: [
+      'font-family',
+      'font-size',
+      'font-weight',
+      'line-height',
+      'letter-spacing',
+      'text-align',
+      'text-decoration',
+      'color',
+    ],
   },
-  { group: 'Paint', properties: ['background-color', 'opacity'] },
+  {
+    group: 'Paint',
+    properties: [
+      'background-color',
+      'background-image',
+      'box-shadow',
+      'opacity',
+      'transform',
+      'filter',
+      'outline',
+    ],
+  },
+  {
+    group: 'Motion',
+    properties: [
+      'transition-property',
+      'transition-duration',
+      'transition-timing-function',
+      'animation-name',
+    ],
+  },
 ];
+
+/** Shorthands of which the ledger shows one longhand. */
+const SHOWN_AS: Readonly<Record<string, string>> = { 'text-decoration': 'text-decoration-line' };
+
+/** The longhands that a row stands for. */
+export function longhandsOfRow(property: string): readonly string[] {
+  return longhandsOf(property) ?? [SHOWN_AS[property] ?? property];
+}
 
 /** Every longhand that one of them shows. */
 export const KNOWN = new Set(
-  ROWS.flatMap(({ properties }) => properties.flatMap((p) => longhandsOf(p) ?? [p])),
+  ROWS.flatMap(({ properties }) => properties.flatMap((property) => longhandsOfRow(property))),
 );

@@ -1,15 +1,18 @@
-import { docOf, own, treeDocOf, type TreeDoc } from '@sormet/core/model';
+import { docOf, nodeIn, own, treeDocOf, type TreeDoc } from '@sormet/core/model';
+import { nodeName } from '@sormet/core/edit';
 import type { Origin } from '@sormet/core/style';
 import { useDerived } from '../../../site/SiteProvider';
 import type { Selected } from '../../use-selected';
 import { componentWords } from '../../words';
-import { tagReach } from './tag-reach';
+import { pagesWithTag, tagReach } from './tag-reach';
 
 /** What rules are called in the chain (the tag, the definition, here), and whom they reach. */
 export interface RuleWords {
   word(origin: Origin): string;
   /** How many elements, instances or places it reaches: counted when it is asked for. */
   reach(origin: Origin): number;
+  /** On how many pages. */
+  pages(origin: Origin): number;
 }
 
 export function useRuleWords(selected: Selected | undefined): RuleWords {
@@ -18,11 +21,17 @@ export function useRuleWords(selected: Selected | undefined): RuleWords {
   return {
     word(origin) {
       if (origin.is === 'tag') return `${origin.tag} tag`;
+      if (origin.is === 'theme')
+        return `theme ${own(documents.tokens.themes ?? {}, origin.theme)?.name ?? origin.theme}`;
       if (origin.is === 'shared')
         return docOf(documents, 'style', origin.doc)?.name ?? 'a style that is gone';
       if (isHere(origin.doc) && selected?.doc.kind === 'page') return 'here';
+      const ownNode = isHere(origin.doc) && selected && !selected.isRoot;
+      const node = nodeIn(documents, origin.doc, origin.node);
       const definition = isHere(origin.doc)
-        ? 'this definition'
+        ? ownNode && node
+          ? `${nodeName(documents, node, selected.doc)} in this definition`
+          : 'this definition'
         : `definition of ${componentWords(documents, origin.doc)}`;
       return origin.is === 'rule'
         ? `${definition} · ${ruleWords(treeDocOf(documents, origin.doc), origin.rule)}`
@@ -30,10 +39,15 @@ export function useRuleWords(selected: Selected | undefined): RuleWords {
     },
     reach(origin) {
       if (origin.is === 'tag') return tagReach(documents, origin.tag);
+      if (origin.is === 'theme') return 1;
       if (origin.is === 'shared') return reach.usesOf(origin.doc).length;
       return docOf(documents, 'component', origin.doc)
         ? reach.answer(origin.doc).instances.filter(({ kind }) => kind === 'places').length
         : 1;
+    },
+    pages(origin) {
+      if (origin.is === 'tag') return pagesWithTag(documents, reach, origin.tag);
+      return origin.is === 'theme' ? 1 : reach.answer(origin.doc).pages.length;
     },
   };
 }

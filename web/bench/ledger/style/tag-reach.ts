@@ -1,4 +1,5 @@
 import { allOf, type Documents, type Tree } from '@sormet/core/model';
+import type { Reach } from '@sormet/core/reach';
 
 /** By tree, how many elements of each tag it holds: counted once for each state of a tree. */
 const counted = new WeakMap<Tree, ReadonlyMap<string, number>>();
@@ -20,4 +21,13 @@ function tagsIn(tree: Tree): ReadonlyMap<string, number> {
 export function tagReach(documents: Documents, tag: string): number {
   const trees = [...allOf(documents, 'page'), ...allOf(documents, 'component')];
   return trees.reduce((sum, { nodes }) => sum + (tagsIn(nodes).get(tag) ?? 0), 0);
+}
+
+/** On how many pages an element of a tag stands, by itself or within a component. */
+export function pagesWithTag(documents: Documents, reach: Reach, tag: string): number {
+  const pages = new Set<string>();
+  for (const { id, nodes } of allOf(documents, 'page')) if (tagsIn(nodes).has(tag)) pages.add(id);
+  for (const { id, nodes } of allOf(documents, 'component'))
+    if (tagsIn(nodes).has(tag)) for (const page of reach.answer(id).pages) pages.add(page);
+  return pages.size;
 }

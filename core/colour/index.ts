@@ -1,0 +1,4 @@
+export * from './read-colour';
+export * from './write-colour';
+export * from './contrast';
+export * from './derived';

@@ -1,0 +1,22 @@
+import { clampChroma, formatHex, inGamut, type Oklch } from 'culori';
+import { written } from '../style';
+import type { Colour } from './read-colour';
+
+/** A colour as CSS in OKLCH: lightness in percent, chroma, hue, as fine as an eye can tell. */
+export function writeOklch({ l, c, h, alpha }: Colour): string {
+  const round = (value: number, digits: number) => written(Number(value.toFixed(digits)));
+  const opacity = alpha < 1 ? ` / ${round(alpha, 2)}` : '';
+  return `oklch(${round(l * 100, 1)}% ${round(c, 4)} ${round(h, 1)}${opacity})`;
+}
+
+/** The nearest colour that every screen can show, as six hexadecimal digits: less chroma, the same lightness and hue. */
+export function nearestHex({ l, c, h }: Colour): string {
+  return formatHex(clampChroma({ mode: 'oklch', l, c, h } satisfies Oklch, 'oklch'));
+}
+
+const fits = inGamut('rgb');
+
+/** Whether every screen can show a colour (that it lies in sRGB): what rounding alone takes out of it, it can. */
+export function isOnEveryScreen({ l, c, h }: Colour): boolean {
+  return fits({ mode: 'oklch', l, c: Math.max(0, c - 0.002), h } satisfies Oklch);
+}

@@ -1,0 +1,99 @@
+import { Type } from '@sinclair/typebox';
+import { allOf, docOf, nodeIn, own, type Documents } from '../../model';
+import { exact, Id } from '../args';
+import { changeTo, type Change } from '../changes';
+import { defineEdit, gone, refuse } from '../define';
+import { styleName } from './themes';
+
+/** Puts a shared style on nodes, or takes it off; a modifier goes with its base. */
+export const wear = defineEdit({
+  args: Type.Object(
+    {
+      doc: Id,
+      nodes: Type.Array(Id, { minItems: 1, maxItems: 500 }),
+      style: Id,
+      on: Type.Boolean(),
+    },
+    exact,
+  ),
+  run(documents, { doc, nodes, style, on }) {
+    const stored = docOf(documents, 'style', style);
+    if (!stored) return gone('The shared style', style);
+    const changes: Change[] = [];
+    for (const node of new Set(nodes)) {
+      const wearer = nodeIn(documents, doc, node);
+      if (wearer?.kind !== 'element' && wearer?.kind !== 'instance')
+        return gone('What should have the style', doc);
+      const worn = wearer.shared ?? {};
+      if (on && stored.base !== null && !own(worn, stored.base))
+        return refuse(
+          `${stored.name} modifies ${styleName(documents, stored.base)}: put that on first.`,
+          doc,
+        );
+      const now = on ? { ...worn, [style]: true as const } : without(documents, worn, style);
+      const left = Object.keys(now).length > 0 ? now : undefined;
+      changes.push(...changeTo(documents, doc, ['nodes', node, 'shared'], left));
+    }
+    return changes;
+  },
+  says(documents, { style, on, nodes }) {
+    const what = nodes.length === 1 ? 'something' : `${nodes.length} things`;
+    const name = styleName(documents, style);
+    return on ? `put ${name} on ${what}` : `took ${name} off ${what}`;
+  },
+});
+
+/** Puts one shared style in the place of another wherever that is on. */
+export const exchangeStyle = defineEdit({
+  args: Type.Object({ style: Id, instead: Id }, exact),
+  run(documents, { style, instead }) {
+    const other = docOf(documents, 'style', instead);
+    if (!docOf(documents, 'style', style) || !other) return gone('The shared style', style);
+    return wearersOf(documents, style).flatMap(({ doc, node, shared }) => {
+      const kept = without(documents, shared, style);
+      const base = other.base === null ? {} : { [other.base]: true as const };
+      return changeTo(documents, doc, ['nodes', node, 'shared'], {
+        ...kept,
+        ...base,
+        [instead]: true,
+      });
+    });
+  },
+  says: (documents, { style, instead }) =>
+    `put ${styleName(documents, instead)} in the place of ${styleName(documents, style)}`,
+});
+
+/** What is worn without a style and everything that modifies it. */
+function without(
+  documents: Documents,
+  worn: Readonly<Record<string, true>>,
+  style: string,
+): Record<string, true> {
+  const goes = (each: string): boolean => {
+    if (each === style) return true;
+    const base = docOf(documents, 'style', each)?.base ?? null;
+    return base !== null && goes(base);
+  };
+  return Object.fromEntries(Object.entries(worn).filter(([each]) => !goes(each)));
+}
+
+/** Something that has a shared style on. */
+export interface Wearer {
+  readonly doc: string;
+  readonly node: string;
+  readonly shared: Readonly<Record<string, true>>;
+}
+
+/** Everything that has a shared style on. */
+export function wearersOf(documents: Documents, style: string): Wearer[] {
+  const trees = [...allOf(documents, 'page'), ...allOf(documents, 'component')];
+  return trees.flatMap(({ id, nodes }) =>
+    Object.keys(nodes).flatMap((node) => {
+      const stored = nodes[node]!;
+      if (stored.kind !== 'element' && stored.kind !== 'instance') return [];
+      return stored.shared && own(stored.shared, style)
+        ? [{ doc: id, node, shared: stored.shared }]
+        : [];
+    }),
+  );
+}

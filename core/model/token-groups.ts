@@ -1,0 +1,43 @@
+import { Type, type Static } from '@sinclair/typebox';
+import type { Token } from './documents';
+import { own } from './own';
+import type { PlaceholderType } from './tree';
+
+/** What tokens are for, in the order in which people look through them: each with its word and what such a token holds. */
+export const TOKEN_GROUPS = {
+  colour: { word: 'Colour', type: 'colour' },
+  space: { word: 'Space', type: 'length' },
+  size: { word: 'Type size', type: 'length' },
+  family: { word: 'Family', type: 'font' },
+  weight: { word: 'Weight', type: 'number' },
+  lineHeight: { word: 'Line height', type: 'number' },
+  radius: { word: 'Radius', type: 'length' },
+  border: { word: 'Border', type: 'border' },
+  shadow: { word: 'Shadow', type: 'shadow' },
+  duration: { word: 'Duration', type: 'duration' },
+  easing: { word: 'Easing', type: 'easing' },
+  stroke: { word: 'Stroke', type: 'line' },
+} as const satisfies Readonly<Record<string, { word: string; type: PlaceholderType }>>;
+
+export const TokenGroup = Type.Union(
+  (Object.keys(TOKEN_GROUPS) as (keyof typeof TOKEN_GROUPS)[]).map((group) => Type.Literal(group)),
+);
+export type TokenGroup = Static<typeof TokenGroup>;
+
+/** What a token is for: what was said, else the first group of its type. */
+export function groupOf({ group, type }: Pick<Token, 'group' | 'type'>): TokenGroup {
+  if (group !== undefined) return group;
+  const groups = Object.keys(TOKEN_GROUPS) as TokenGroup[];
+  return groups.find((each) => TOKEN_GROUPS[each].type === type) ?? 'colour';
+}
+
+/** The theme in which tokens have the values they were given: a way back inside another. */
+export const PLAIN_THEME = 'plain';
+
+/** Whether there is a theme of an id. */
+export function isTheme(
+  themes: Readonly<Record<string, unknown>> | undefined,
+  id: string,
+): boolean {
+  return id === PLAIN_THEME || own(themes ?? {}, id) !== undefined;
+}

@@ -1,0 +1,126 @@
+import fc from 'fast-check';
+import {
+  arithmetic,
+  inOtherUnit,
+  propertiesFor,
+  readLine,
+  readValue,
+  stepped,
+  valueText,
+} from '..';
+import { STATES } from '../../model';
+
+const tokens = {
+  brand: { name: 'brand', type: 'colour' },
+  brandDark: { name: 'brand dark', type: 'colour' },
+  s5: { name: 'space 5', type: 'length' },
+  s6: { name: 'space 6', type: 'length' },
+  rule: { name: 'fine rule', type: 'border' },
+} as const;
+const widths = { w600: { max: 600 }, w960: { max: 960 } };
+const knows = { tokens, widths, width: 'base', state: undefined } as const;
+
+describe('arithmetic', () => {
+  test.each([
+    ['20/16rem', '1.25rem'],
+    ['12+4', '16'],
+    ['2*(8px+4px)', '24px'],
+    ['-4px+1px', '-3px'],
+    ['1 / 3 rem', undefined],
+    ['100%-20px', 'calc(100% - 20px)'],
+    ['(100vw - 72rem)/2', 'calc((100vw - 72rem) / 2)'],
+    ['4/0', undefined],
+    ['20px', undefined],
+    ['a+b', undefined],
+    ['2+', undefined],
+  ])('%s is %s', (typed, worked) => expect(arithmetic(typed)).toBe(worked));
+
+  test('20 px are 1.25 rem at 16, and the other way round (common practice, no published source)', () => {
+    expect(inOtherUnit('20px')).toBe('1.25rem');
+    expect(inOtherUnit('1.25rem')).toBe('20px');
+    expect(inOtherUnit('60ch')).toBeUndefined();
+  });
+
+  test('a whole number of px comes back from rem as it was', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -4000, max: 4000 }), (px) => {
+        expect(inOtherUnit(inOtherUnit(`${px}px`)!)).toBe(`${px}px`);
+      }),
+    );
+  });
+
+  test.each([
+    ['24px', 4, 1, '25px'],
+    ['10px 20px', 8, 10, '10px 30px'],
+    ['10px 20px', 1, -0.1, '9.9px 20px'],
+    ['0', 0, -1, '-1'],
+  ])('%s with the cursor at %i steps by %d', (typed, at, by, text) =>
+    expect(stepped(typed, at, by)?.text).toBe(text),
+  );
+
+  test('words have no step', () => expect(stepped('auto', 2, 1)).toBeUndefined());
+});
+
+describe('a property by a few letters', () => {
+  test.each([
+    ['pad', 'padding'],
+    ['mt', 'margin-top'],
+    ['cols', 'grid-template-columns'],
+    ['ink', 'color'],
+    ['bc', 'background-color'],
+    ['ta', 'text-align'],
+    ['letter', 'letter-spacing'],
+    ['scroll-snap-type', 'scroll-snap-type'],
+  ])('%s is %s', (letters, property) => expect(propertiesFor(letters)[0]).toBe(property));
+
+  test('letters that mean nothing mean nothing', () => expect(propertiesFor('qqq')).toEqual([]));
+});
+
+describe('the declare line', () => {
+  test.each([
+    ['pad 24', { property: 'padding', css: '24px', width: 'base' }],
+    ['mt 32 @600', { property: 'margin-top', css: '32px', width: 'w600' }],
+    ['cols 3', { property: 'grid-template-columns', css: 'repeat(3,1fr)' }],
+    ['ink brand', { property: 'color', css: 'var(--t1)', tokens: { t1: 'brand' } }],
+    ['ink brand dark :hov', { css: 'var(--t1)', tokens: { t1: 'brandDark' }, state: ':hover' }],
+    ['pad space 6 space 5', { css: 'var(--t1) var(--t2)', tokens: { t1: 's6', t2: 's5' } }],
+    ['w 60ch', { property: 'width', css: '60ch' }],
+    ['size 20/16rem', { property: 'font-size', css: '1.25rem' }],
+    ['line-height 1.5', { property: 'line-height', css: '1.5' }],
+    ['border fine rule', { property: 'border', css: 'var(--t1)', tokens: { t1: 'rule' } }],
+    ['color: red', { property: 'color', css: 'red' }],
+    ['margin {space 5} auto', { css: 'var(--t1) auto', tokens: { t1: 's5' } }],
+  ])('%s', (line, declares) =>
+    expect(readLine(line, knows)).toMatchObject({ ok: true, ...declares }),
+  );
+
+  test.each([
+    ['', 'Type a few letters'],
+    ['qqq 3', 'No property of CSS'],
+    ['pad', 'Type a value for padding'],
+    ['pad 24 @700', 'no width of 700'],
+    ['ink brnad', 'does not fit color'],
+    ['ink {brnad}', 'no token “brnad”'],
+    ['pad 24 :over', 'no state'],
+  ])('%s says what is wrong with it', (line, reason) => {
+    expect(readLine(line, knows)).toMatchObject({ ok: false });
+    expect((readLine(line, knows) as { reason: string }).reason).toContain(reason);
+  });
+
+  test('every state can be named', () => {
+    for (const state of STATES)
+      expect(readLine(`ink red ${state}`, knows)).toMatchObject({ ok: true, state });
+  });
+});
+
+test('a value reads as it was typed: tokens by name, in braces inside something', () => {
+  const whole = { css: 'var(--t)', refs: { t: { token: 's5', type: 'length' as const } } };
+  expect(valueText(whole, tokens)).toBe('space 5');
+  const inside = { ...whole, css: 'calc(var(--t)*2)' };
+  expect(valueText(inside, tokens)).toBe('calc({space 5}*2)');
+  expect(readValue('width', 'calc({space 5}*2)', tokens)).toMatchObject({
+    ok: true,
+    css: 'calc(var(--t1)*2)',
+    tokens: { t1: 's5' },
+  });
+});
