@@ -8,8 +8,8 @@ import {
   kindOnly,
 } from '@sormet/core/model';
 import { keyFor, plant, type Branch } from '@sormet/core/edit';
-import { blockOf } from '@sormet/core/style';
 import { picture, property, toAddress, toPage } from './sources';
+import { styled } from './styled';
 
 /** A property as it is written here: its label, its default, and the group it stands in. */
 type Written = { label: string; byDefault: Literal; group?: string };
@@ -58,7 +58,10 @@ function component(
   };
 }
 
-const WIDE = { 'max-width': '1120px', 'margin-inline': 'auto', width: '100%' };
+/** Shared styles put on something, by the last part of their ids. */
+function on(...styles: string[]): Record<string, true> {
+  return Object.fromEntries(styles.map((each) => [`style-${each}`, true as const]));
+}
 
 const surround = component(
   'surround',
@@ -70,21 +73,21 @@ const surround = component(
       {
         tag: 'header',
         name: 'Top',
-        style: blockOf({ background: '#faf4e6', 'border-bottom': '1px solid #e4d8bf' }),
+        style: styled({ 'background-color': '{sand}', 'border-bottom': '{fine line}' }),
         children: [
           {
             tag: 'div',
             name: 'Bar',
-            style: blockOf(
+            shared: on('wide'),
+            style: styled(
               {
-                ...WIDE,
                 display: 'flex',
                 'flex-wrap': 'wrap',
                 'align-items': 'center',
-                gap: '12px 28px',
-                padding: '18px 32px',
+                gap: '{space 3} {space 7}',
+                padding: '{space 4} {space 7}',
               },
-              { w600: { padding: '14px 20px' } },
+              { w600: { padding: '{space 3} {space 5}' } },
             ),
             children: [
               {
@@ -92,12 +95,11 @@ const surround = component(
                 name: 'Site name',
                 attributes: { href: toPage('page-home') },
                 text: 'Brackenfold',
-                style: blockOf({
-                  'font-family': 'Literata, serif',
+                shared: on('quiet-link'),
+                style: styled({
+                  'font-family': '{heading family}',
                   'font-size': '1.375rem',
-                  'font-weight': '700',
-                  color: '#20262b',
-                  'text-decoration': 'none',
+                  'font-weight': '{bold}',
                 }),
               },
               {
@@ -107,11 +109,11 @@ const surround = component(
                 children: [
                   {
                     tag: 'ul',
-                    style: blockOf({
+                    shared: on('plain-list'),
+                    style: styled({
                       display: 'flex',
                       'flex-wrap': 'wrap',
-                      gap: '4px 20px',
-                      'list-style-type': 'none',
+                      gap: '{space 1} {space 5}',
                     }),
                     children: (
                       [
@@ -127,7 +129,7 @@ const surround = component(
                           tag: 'a',
                           attributes: { href: toPage(page) },
                           text: label,
-                          style: blockOf({ color: '#20262b', 'text-decoration': 'none' }),
+                          shared: on('quiet-link'),
                         },
                       ],
                     })),
@@ -142,36 +144,29 @@ const surround = component(
       {
         tag: 'footer',
         name: 'Bottom',
-        style: blockOf({ background: '#20262b', color: '#f3e6d3' }),
+        theme: 'night',
         children: [
           {
             tag: 'div',
-            style: blockOf(
-              {
-                ...WIDE,
-                padding: '40px 32px',
-                display: 'flex',
-                'flex-wrap': 'wrap',
-                'justify-content': 'space-between',
-                gap: '24px',
-              },
-              { w600: { padding: '28px 20px' } },
+            shared: on('wide', 'spread'),
+            style: styled(
+              { padding: '{space 8} {space 7}' },
+              { w600: { padding: '{space 7} {space 5}' } },
             ),
             children: [
               {
                 tag: 'p',
                 text: 'Brackenfold Repair Sheds. Twelve workshops, run by the people who use them.',
-                style: blockOf({ 'margin-top': '0' }),
+                style: styled({ 'margin-top': '0' }),
               },
               {
                 tag: 'p',
-                style: blockOf({ 'margin-top': '0' }),
+                style: styled({ 'margin-top': '0' }),
                 children: [
                   {
                     tag: 'a',
                     attributes: { href: toAddress('mailto:hello@brackenfold.example') },
                     text: 'hello@brackenfold.example',
-                    style: blockOf({ color: '#f3e6d3' }),
                   },
                 ],
               },
@@ -193,15 +188,7 @@ const button = component(
     name: 'Button',
     attributes: { href: property('button-address') },
     text: property('button-text'),
-    style: blockOf({
-      display: 'inline-block',
-      padding: '12px 20px',
-      'border-radius': '4px',
-      background: '#9a3b17',
-      color: '#ffffff',
-      'font-weight': '700',
-      'text-decoration': 'none',
-    }),
+    shared: on('button', 'button-main', 'button-usual'),
   },
   {
     'button-text': { label: 'Text', byDefault: text('Find a shed') },
@@ -215,26 +202,18 @@ const shedCard = component(
   {
     tag: 'article',
     name: 'Card',
-    style: blockOf({
-      display: 'flex',
-      'flex-direction': 'column',
-      height: '100%',
-      background: '#ffffff',
-      border: '1px solid #e4d8bf',
-      'border-radius': '6px',
-      overflow: 'hidden',
-    }),
+    shared: on('card'),
     children: [
       {
         tag: 'img',
         name: 'Picture',
         attributes: { src: property('card-picture'), alt: text(''), loading: text('lazy') },
-        style: blockOf({ width: '100%', height: 'auto' }),
+        style: styled({ width: '100%', height: 'auto' }),
       },
       {
         tag: 'div',
         name: 'Words',
-        style: blockOf({ padding: '18px 20px 22px' }),
+        style: styled({ padding: '{space 4} {space 5} {space 5}' }),
         children: [
           {
             tag: 'h3',
@@ -252,7 +231,7 @@ const shedCard = component(
             tag: 'p',
             name: 'Text',
             text: property('card-text'),
-            style: blockOf({ 'margin-top': '8px', 'font-size': '1rem' }),
+            style: styled({ 'margin-top': '{space 2}', 'font-size': '{small text}' }),
           },
         ],
       },
@@ -272,13 +251,11 @@ const sessionLine = component(
   {
     tag: 'li',
     name: 'Session',
-    style: blockOf({
-      display: 'flex',
-      'flex-wrap': 'wrap',
-      'justify-content': 'space-between',
-      gap: '4px 24px',
-      'padding-block': '14px',
-      'border-bottom': '1px solid #e4d8bf',
+    shared: on('spread'),
+    style: styled({
+      gap: '{space 1} {space 6}',
+      'padding-block': '{space 3}',
+      'border-bottom': '{fine line}',
     }),
     children: [
       { tag: 'strong', name: 'Title', text: property('session-title') },
@@ -310,25 +287,12 @@ const opening = component(
   {
     tag: 'section',
     name: 'Opening',
-    style: blockOf({ background: '#f3e6d3' }),
+    style: styled({ 'background-color': '{sand deep}' }),
     children: [
       {
         tag: 'div',
         name: 'Row',
-        style: blockOf(
-          {
-            ...WIDE,
-            display: 'grid',
-            'grid-template-columns': 'minmax(0, 1fr) minmax(0, 1fr)',
-            gap: '48px',
-            'align-items': 'center',
-            padding: '72px 32px',
-          },
-          {
-            w960: { gap: '32px', 'padding-block': '56px' },
-            w600: { 'grid-template-columns': 'minmax(0, 1fr)', padding: '40px 20px' },
-          },
-        ),
+        shared: on('wide', 'room', 'columns'),
         children: [
           {
             tag: 'div',
@@ -339,7 +303,7 @@ const opening = component(
                 tag: 'p',
                 name: 'Text',
                 text: property('opening-text'),
-                style: blockOf({ 'font-size': '1.1875rem', 'margin-bottom': '24px' }),
+                shared: on('lead'),
               },
               {
                 component: 'button',
@@ -354,7 +318,7 @@ const opening = component(
             tag: 'img',
             name: 'Picture',
             attributes: { src: property('opening-picture'), alt: property('opening-alt') },
-            style: blockOf({ width: '100%', height: 'auto', 'border-radius': '6px' }),
+            style: styled({ width: '100%', height: 'auto', 'border-radius': '{medium round}' }),
           },
         ],
       },
@@ -388,24 +352,13 @@ const cardRow = component(
   {
     tag: 'section',
     name: 'Card row',
-    style: blockOf({ ...WIDE, padding: '64px 32px' }, { w600: { padding: '40px 20px' } }),
+    shared: on('wide', 'room'),
     children: [
       { tag: 'h2', name: 'Heading', text: property('row-heading') },
       {
         tag: 'div',
         name: 'Cards',
-        style: blockOf(
-          {
-            display: 'grid',
-            'grid-template-columns': 'repeat(3, minmax(0, 1fr))',
-            gap: '24px',
-            'margin-top': '24px',
-          },
-          {
-            w960: { 'grid-template-columns': 'repeat(2, minmax(0, 1fr))' },
-            w600: { 'grid-template-columns': 'minmax(0, 1fr)' },
-          },
-        ),
+        shared: on('cards'),
         children: [{ slot: 'cards' }],
       },
     ],
@@ -420,17 +373,14 @@ const lines = component(
   {
     tag: 'section',
     name: 'Lines',
-    style: blockOf({ ...WIDE, padding: '56px 32px' }, { w600: { padding: '36px 20px' } }),
+    shared: on('wide', 'room', 'room-less'),
     children: [
       { tag: 'h2', name: 'Heading', text: property('lines-heading') },
       {
         tag: 'ul',
         name: 'Lines',
-        style: blockOf({
-          'list-style-type': 'none',
-          'margin-top': '16px',
-          'border-top': '1px solid #e4d8bf',
-        }),
+        shared: on('plain-list'),
+        style: styled({ 'margin-top': '{space 4}', 'border-top': '{fine line}' }),
         children: [{ slot: 'lines' }],
       },
     ],
@@ -445,22 +395,15 @@ const joinBand = component(
   {
     tag: 'section',
     name: 'Join band',
-    style: blockOf({ background: '#2f5d62', color: '#ffffff' }),
+    style: styled({ 'background-color': '{pine}', color: '{card}' }),
     children: [
       {
         tag: 'div',
         name: 'Row',
-        style: blockOf(
-          {
-            ...WIDE,
-            padding: '48px 32px',
-            display: 'flex',
-            'flex-wrap': 'wrap',
-            'align-items': 'center',
-            'justify-content': 'space-between',
-            gap: '24px',
-          },
-          { w600: { padding: '32px 20px' } },
+        shared: on('wide', 'spread'),
+        style: styled(
+          { padding: '{space 9} {space 7}' },
+          { w600: { padding: '{space 7} {space 5}' } },
         ),
         children: [
           {
@@ -508,11 +451,12 @@ const quote = component(
   {
     tag: 'section',
     name: 'Quotation',
-    style: blockOf({ background: '#faf4e6', 'padding-block': '56px', 'padding-inline': '32px' }),
+    shared: on('room', 'room-less'),
+    style: styled({ 'background-color': '{sand}' }),
     children: [
       {
         tag: 'figure',
-        style: blockOf({ 'max-width': '720px', 'margin-inline': 'auto', 'text-align': 'center' }),
+        style: styled({ 'max-width': '45rem', 'margin-inline': 'auto', 'text-align': 'center' }),
         children: [
           {
             tag: 'blockquote',
@@ -521,12 +465,7 @@ const quote = component(
                 tag: 'p',
                 name: 'Words',
                 text: property('quote-words'),
-                style: blockOf({
-                  'font-family': 'Literata, serif',
-                  'font-size': '1.5rem',
-                  'line-height': '1.35',
-                  'margin-top': '0',
-                }),
+                style: styled({ 'margin-top': '0', 'max-width': 'none' }),
               },
             ],
           },
@@ -534,7 +473,6 @@ const quote = component(
             tag: 'figcaption',
             name: 'Who',
             text: property('quote-who'),
-            style: blockOf({ 'margin-top': '16px' }),
           },
         ],
       },

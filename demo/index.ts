@@ -8,7 +8,8 @@ import { entries, types } from './entries';
 import { pages } from './pages';
 import { drawBench, drawPlaceholder, drawTable } from './pictures/bench';
 import { drawShed } from './pictures/shed';
-import { fonts, tags, tokens } from './styles';
+import { fonts, styles, tags } from './styles';
+import { tokens } from './tokens';
 
 /** A site to begin with: its documents, and the bytes of its files by content. */
 export interface DemoSite {
@@ -31,7 +32,16 @@ const site: SiteDoc = {
 /** Brackenfold Repair Sheds: the demo site. Building it twice gives the same documents. */
 export function brackenfold(): DemoSite {
   const files = new Map<string, { bytes: Buffer; mediaType: AssetDoc['mediaType'] }>();
-  const docs: Doc[] = [site, tags, tokens, ...types, ...entries, ...components, ...pages];
+  const docs: Doc[] = [
+    site,
+    tags,
+    tokens,
+    ...styles,
+    ...types,
+    ...entries,
+    ...components,
+    ...pages,
+  ];
   const add = (id: string, name: string, mediaType: AssetDoc['mediaType'], bytes: Buffer) => {
     const sha256 = createHash('sha256').update(bytes).digest('hex');
     files.set(sha256, { bytes, mediaType });

@@ -1,7 +1,7 @@
 import { FORMAT, text, type PageDoc, type Query, type Source } from '@sormet/core/model';
 import { plant, type Branch } from '@sormet/core/edit';
-import { blockOf } from '@sormet/core/style';
 import { number, ofItem, ofPage, picture, sortedBy, toAddress, toPage } from './sources';
+import { styled } from './styled';
 
 interface Written {
   readonly id: string;
@@ -77,17 +77,19 @@ function sessionLines(id: string, where: Query['where']): Branch {
         {
           tag: 'li',
           text: 'No session is planned here yet.',
-          style: blockOf({ 'padding-block': '14px' }),
+          style: styled({ 'padding-block': '{space 3}' }),
         },
       ],
     },
   };
 }
 
-const plainSection = blockOf(
-  { 'max-width': '1120px', 'margin-inline': 'auto', padding: '56px 32px' },
-  { w600: { padding: '36px 20px' } },
-);
+/** The room and width of a section that is no component. */
+const plainSection: Record<string, true> = {
+  'style-wide': true,
+  'style-room': true,
+  'style-room-less': true,
+};
 
 export const pages: readonly PageDoc[] = [
   page({
@@ -113,7 +115,7 @@ export const pages: readonly PageDoc[] = [
         values: { 'row-heading': text('The first three sheds') },
         slots: { cards: [shedCards('home-sheds', 3)] },
       },
-      { component: 'quote' },
+      { component: 'quote', theme: 'night' },
       { component: 'join-band' },
     ],
   }),
@@ -141,7 +143,7 @@ export const pages: readonly PageDoc[] = [
       {
         tag: 'section',
         name: 'How it works',
-        style: plainSection,
+        shared: plainSection,
         children: [
           { tag: 'h2', name: 'Heading', text: 'How it works' },
           {
@@ -169,11 +171,11 @@ export const pages: readonly PageDoc[] = [
       {
         tag: 'section',
         name: 'Title',
-        style: blockOf({ background: '#f3e6d3' }),
+        style: styled({ 'background-color': '{sand deep}' }),
         children: [
           {
             tag: 'div',
-            style: plainSection,
+            shared: plainSection,
             children: [
               { tag: 'h1', name: 'Heading', text: 'Twelve sheds' },
               {
@@ -226,7 +228,7 @@ export const pages: readonly PageDoc[] = [
       {
         tag: 'section',
         name: 'Title',
-        style: plainSection,
+        shared: plainSection,
         children: [{ tag: 'h1', name: 'Heading', text: 'Sessions in December' }],
       },
       {
@@ -246,7 +248,7 @@ export const pages: readonly PageDoc[] = [
       {
         tag: 'section',
         name: 'Title',
-        style: plainSection,
+        shared: plainSection,
         children: [
           { tag: 'h1', name: 'Heading', text: 'Guides' },
           { tag: 'p', name: 'Text', text: 'Short and tried out. Each was written beside a bench.' },
@@ -292,7 +294,7 @@ export const pages: readonly PageDoc[] = [
       {
         tag: 'section',
         name: 'Title',
-        style: plainSection,
+        shared: plainSection,
         children: [
           { tag: 'h1', name: 'Heading', text: 'Winter mending' },
           { tag: 'p', name: 'Text', text: 'To be written before the first snow.' },

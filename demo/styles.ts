@@ -1,8 +1,20 @@
-import { FORMAT, type SiteDoc, type TagsDoc, type TokensDoc } from '@sormet/core/model';
-import { blockOf } from '@sormet/core/style';
+import { FORMAT, ordersFor, type SiteDoc, type StyleDoc, type TagsDoc } from '@sormet/core/model';
+import { styled } from './styled';
 
-const TEXT = "'Atkinson Hyperlegible Next', sans-serif";
-const HEADINGS = 'Literata, serif';
+const HEADING = {
+  'font-family': '{heading family}',
+  'font-weight': '{bold}',
+  'overflow-wrap': 'anywhere',
+};
+
+const FOCUS = {
+  ':focus-visible': {
+    'outline-width': '2px',
+    'outline-style': 'solid',
+    'outline-color': '{link}',
+    'outline-offset': '3px',
+  },
+};
 
 /** How Brackenfold looks before any section says otherwise. */
 export const tags: TagsDoc = {
@@ -10,49 +22,207 @@ export const tags: TagsDoc = {
   kind: 'tags',
   format: FORMAT,
   tags: {
-    body: blockOf({
-      'font-family': TEXT,
-      'font-size': '1.0625rem',
-      'line-height': '1.55',
-      color: '#20262b',
-      background: '#fffdf8',
+    body: styled({
+      'font-family': '{text family}',
+      'font-size': '{text}',
+      'line-height': '{roomy}',
+      color: '{ink}',
+      'background-color': '{paper}',
     }),
-    h1: blockOf(
+    h1: styled(
       {
-        'font-family': HEADINGS,
-        'font-size': '2.75rem',
-        'line-height': '1.1',
-        'font-weight': '700',
+        ...HEADING,
+        'font-size': '{display}',
+        'line-height': '{tight}',
         'text-wrap': 'balance',
-        'overflow-wrap': 'anywhere',
       },
-      { w600: { 'font-size': '2rem' } },
+      { w600: { 'font-size': '{title}' } },
     ),
-    h2: blockOf(
-      {
-        'font-family': HEADINGS,
-        'font-size': '2rem',
-        'line-height': '1.15',
-        'font-weight': '700',
-        'text-wrap': 'balance',
-        'overflow-wrap': 'anywhere',
-      },
-      { w600: { 'font-size': '1.625rem' } },
+    h2: styled(
+      { ...HEADING, 'font-size': '{title}', 'line-height': '1.15', 'text-wrap': 'balance' },
+      { w600: { 'font-size': '{title, narrow}' } },
     ),
-    h3: blockOf({
-      'font-family': HEADINGS,
-      'font-size': '1.25rem',
-      'line-height': '1.25',
-      'font-weight': '700',
-      'overflow-wrap': 'anywhere',
+    h3: styled({ ...HEADING, 'font-size': '{small title}', 'line-height': '{snug}' }),
+    h4: styled({ ...HEADING, 'font-size': '{text}', 'line-height': '{snug}' }),
+    p: styled({ 'margin-top': '{space 3}', 'max-width': '62ch' }),
+    a: styled({ color: '{link}', 'text-underline-offset': '3px' }, FOCUS),
+    li: styled({}, { '::marker': { color: '{brand}' } }),
+    blockquote: styled({
+      'font-family': '{heading family}',
+      'font-size': '{quote}',
+      'line-height': '1.35',
     }),
-    p: blockOf({ 'margin-top': '12px', 'max-width': '62ch' }),
-    a: blockOf({ color: '#7d2f12', 'text-underline-offset': '3px' }),
+    figcaption: styled({ 'margin-top': '{space 4}' }),
+    code: styled({ 'font-size': '0.95em', 'background-color': '{sand}', padding: '0 0.25em' }),
+    button: styled({ 'font-family': 'inherit', 'font-size': 'inherit' }, FOCUS),
+    summary: styled({ cursor: 'pointer', 'font-weight': '{bold}' }, FOCUS),
   },
 };
 
-/** Names for values that several declarations share: none yet. */
-export const tokens: TokensDoc = { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} };
+type Written = readonly [
+  id: string,
+  name: string,
+  base: string | null,
+  ...Parameters<typeof styled>,
+];
+
+/** Chosen parts of a look, weakest first. */
+const WRITTEN: readonly Written[] = [
+  ['style-wide', 'Wide', null, { 'max-width': '{wide}', 'margin-inline': 'auto', width: '100%' }],
+  [
+    'style-room',
+    'Section room',
+    null,
+    { padding: '{space 11} {space 7}' },
+    { w960: { 'padding-block': '{space 10}' }, w600: { padding: '{space 8} {space 5}' } },
+  ],
+  ['style-room-less', 'Less room', 'style-room', { 'padding-block': '{space 10}' }],
+  [
+    'style-columns',
+    'Two columns',
+    null,
+    {
+      display: 'grid',
+      'grid-template-columns': 'minmax(0, 1fr) minmax(0, 1fr)',
+      gap: '{space 9}',
+      'align-items': 'center',
+    },
+    { w960: { gap: '{space 7}' }, w600: { 'grid-template-columns': 'minmax(0, 1fr)' } },
+  ],
+  [
+    'style-cards',
+    'Cards in a row',
+    null,
+    {
+      display: 'grid',
+      'grid-template-columns': 'repeat(3, minmax(0, 1fr))',
+      gap: '{space 6}',
+      'margin-top': '{space 6}',
+    },
+    {
+      w960: { 'grid-template-columns': 'repeat(2, minmax(0, 1fr))' },
+      w600: { 'grid-template-columns': 'minmax(0, 1fr)' },
+    },
+  ],
+  [
+    'style-spread',
+    'Spread',
+    null,
+    {
+      display: 'flex',
+      'flex-wrap': 'wrap',
+      'align-items': 'center',
+      'justify-content': 'space-between',
+      gap: '{space 6}',
+    },
+  ],
+  [
+    'style-card',
+    'Card',
+    null,
+    {
+      display: 'flex',
+      'flex-direction': 'column',
+      height: '100%',
+      'background-color': '{card}',
+      border: '{fine line}',
+      'border-radius': '{medium round}',
+      'overflow-x': 'hidden',
+      'overflow-y': 'hidden',
+    },
+  ],
+  ['style-lead', 'Lead', null, { 'font-size': '{lead}', 'margin-bottom': '{space 6}' }],
+  [
+    'style-display',
+    'Largest look',
+    null,
+    { 'font-family': '{heading family}', 'font-size': '{display}', 'line-height': '{tight}' },
+    { w600: { 'font-size': '{title}' } },
+  ],
+  ['style-plain-list', 'Plain list', null, { 'list-style-type': 'none' }],
+  [
+    'style-quiet-link',
+    'Quiet link',
+    null,
+    { color: '{ink}', 'text-decoration': 'none' },
+    { ':hover': { 'text-decoration': 'underline' } },
+  ],
+  [
+    'style-button',
+    'Button',
+    null,
+    {
+      display: 'inline-flex',
+      'align-items': 'center',
+      'justify-content': 'center',
+      'border-radius': '{small round}',
+      'font-weight': '{bold}',
+      'line-height': '{tight}',
+      'text-decoration': 'none',
+      'transition-property': 'color, background-color, border-color',
+      'transition-duration': '{quick}',
+      'transition-timing-function': '{gentle}',
+    },
+  ],
+  [
+    'style-button-main',
+    'Main look',
+    'style-button',
+    {
+      'background-color': '{brand}',
+      color: '{on brand}',
+      'border-width': '2px',
+      'border-style': 'solid',
+      'border-color': '{brand}',
+    },
+    { ':hover': { 'background-color': '{brand dark}', 'border-color': '{brand dark}' } },
+  ],
+  [
+    'style-button-quiet',
+    'Quiet look',
+    'style-button',
+    {
+      'background-color': 'transparent',
+      color: '{brand}',
+      'border-width': '2px',
+      'border-style': 'solid',
+      'border-color': '{brand}',
+    },
+    { ':hover': { 'background-color': '{sand deep}', color: '{brand dark}' } },
+  ],
+  [
+    'style-button-small',
+    'Small size',
+    'style-button',
+    { 'min-height': '40px', 'padding-inline': '{space 4}', 'font-size': '{small text}' },
+  ],
+  [
+    'style-button-usual',
+    'Usual size',
+    'style-button',
+    { 'min-height': '50px', 'padding-inline': '{space 5}', 'font-size': '{text}' },
+  ],
+  [
+    'style-button-large',
+    'Large size',
+    'style-button',
+    { 'min-height': '70px', 'padding-inline': '{space 7}', 'font-size': '{small title}' },
+  ],
+];
+
+const orders = ordersFor(WRITTEN.length);
+
+/** The shared styles of Brackenfold: rooms and rows, a card, and a button of two looks and three sizes. */
+export const styles: readonly StyleDoc[] = WRITTEN.map(([id, name, base, ...block], i) => ({
+  id,
+  kind: 'style',
+  format: FORMAT,
+  name,
+  order: orders[i]!,
+  base,
+  origin: null,
+  style: styled(...block),
+}));
 
 /** The fonts that Brackenfold ships with. */
 export const fonts: SiteDoc['fonts'] = {

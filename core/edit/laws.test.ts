@@ -19,6 +19,7 @@ import {
   type PageDoc,
   type Source,
   type TypeDoc,
+  type TokensDoc,
   type Typed,
 } from '../model';
 import { Reach } from '../reach';
@@ -88,6 +89,13 @@ const signed: Branch = {
   theme: 'night',
 };
 const ofEntry: Source = { is: 'field', from: 'page', path: ['tone'] };
+const signTokens = signDocs.find((doc): doc is TokensDoc => doc.kind === 'tokens')!;
+/** The tokens of the demo with those of the sign. */
+const allTokens: TokensDoc = {
+  ...shipped.tokens,
+  tokens: { ...shipped.tokens.tokens, ...signTokens.tokens },
+  themes: { ...shipped.tokens.themes, ...signTokens.themes },
+};
 /**
  * The demo, with a component that nothing places and whose nodes have the ids of another's, with one that two pages
  * place and that lists entries, and with one whose look varies in every way there is.
@@ -95,7 +103,8 @@ const ofEntry: Source = { is: 'field', from: 'page', path: ['tone'] };
 const demo = shipped.with(
   { ...(shipped.get('quote') as ComponentDoc), id: 'spare', name: 'Spare/Quote' },
   ...toned,
-  ...signDocs,
+  ...signDocs.filter(({ kind }) => kind !== 'tokens'),
+  allTokens,
   roll,
   withMore('page-home', { id: 'home-roll', component: 'roll' }, signed),
   withMore('page-about', { id: 'about-roll', component: 'roll' }),

@@ -4,7 +4,7 @@
  * WAI-ARIA 1.2 (section 6.6). None of them can run anything: handlers of events are not among them.
  */
 import { own } from './own';
-import { DATE, IMAGE, LINK, NUMBER, TEXT, type TypeSpec } from './types';
+import { BOOLEAN, DATE, IMAGE, LINK, NUMBER, TEXT, type TypeSpec } from './types';
 
 /** Attributes that every element takes (HTML 3.2.6), as far as they make sense in a page that is written. */
 const GLOBAL: Readonly<Record<string, TypeSpec>> = {
@@ -24,6 +24,21 @@ const OWN: Readonly<Record<string, Readonly<Record<string, TypeSpec>>>> = {
   ol: { start: NUMBER, type: TEXT },
   li: { value: NUMBER },
   blockquote: { cite: LINK },
+  details: { open: BOOLEAN, name: TEXT },
+  form: { action: LINK, method: TEXT },
+  label: { for: TEXT },
+  button: { type: TEXT, disabled: BOOLEAN, name: TEXT, value: TEXT },
+  input: {
+    type: TEXT,
+    name: TEXT,
+    value: TEXT,
+    placeholder: TEXT,
+    required: BOOLEAN,
+    disabled: BOOLEAN,
+    checked: BOOLEAN,
+    autocomplete: TEXT,
+  },
+  textarea: { name: TEXT, placeholder: TEXT, rows: NUMBER, required: BOOLEAN, disabled: BOOLEAN },
 };
 
 /** Those of an element's own that people set all the time; the others are added by name. */
@@ -32,6 +47,12 @@ const USUAL: Readonly<Record<string, readonly string[]>> = {
   img: ['src', 'alt'],
   time: ['datetime'],
   ol: ['start'],
+  details: ['open'],
+  form: ['action', 'method'],
+  label: ['for'],
+  button: ['type'],
+  input: ['type', 'name', 'required'],
+  textarea: ['name', 'required'],
 };
 
 const YES_NO = ['true', 'false'];
@@ -91,7 +112,30 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   target: ['_self', '_blank', '_parent', '_top'],
   loading: ['lazy', 'eager'],
   decoding: ['sync', 'async', 'auto'],
-  type: ['1', 'a', 'A', 'i', 'I'],
+};
+
+/** The same where it depends on the element. */
+const OWN_WORDS: Readonly<Record<string, Readonly<Record<string, readonly string[]>>>> = {
+  ol: { type: ['1', 'a', 'A', 'i', 'I'] },
+  button: { type: ['button', 'submit', 'reset'] },
+  form: { method: ['get', 'post'] },
+  input: {
+    type: [
+      'text',
+      'email',
+      'tel',
+      'url',
+      'number',
+      'date',
+      'time',
+      'search',
+      'password',
+      'checkbox',
+      'radio',
+      'range',
+      'hidden',
+    ],
+  },
 };
 
 /** How a text that an attribute takes is made: BCP 47 for languages, HTML 3.2.6.1 for ids. */
@@ -124,17 +168,21 @@ export function attributesOf(tag: string): readonly string[] {
   return [...Object.keys(own(OWN, tag) ?? {}), ...Object.keys(GLOBAL), ...Object.keys(ARIA)];
 }
 
+function wordsOf(tag: string, name: string): readonly string[] | undefined {
+  return own(own(OWN_WORDS, tag) ?? {}, name) ?? own(WORDS, name);
+}
+
 /** Why an attribute does not take a text; `null` when it does. */
-export function attributeFault(name: string, text: string): string | null {
+export function attributeFault(tag: string, name: string, text: string): string | null {
   const aria = own(ARIA, name);
-  const words = own(WORDS, name) ?? (aria === 'number' ? undefined : aria);
+  const words = wordsOf(tag, name) ?? (aria === 'number' ? undefined : aria);
   if (words && !words.includes(text)) return `${name} takes one of: ${words.join(', ')}`;
   const pattern = own(PATTERNS, name);
   return pattern && !pattern[0].test(text) ? `${name} ${pattern[1]}` : null;
 }
 
 /** The words an attribute takes alone, to choose from; nothing where it takes any. */
-export function attributeWords(name: string): readonly string[] | undefined {
+export function attributeWords(tag: string, name: string): readonly string[] | undefined {
   const aria = own(ARIA, name);
-  return own(WORDS, name) ?? (aria === 'number' || aria === null ? undefined : aria);
+  return wordsOf(tag, name) ?? (aria === 'number' || aria === null ? undefined : aria);
 }

@@ -34,8 +34,18 @@ const CONTAINERS = [
   'b',
   'i',
   'code',
+  'cite',
+  'mark',
+  'details',
+  'summary',
+  'form',
+  'fieldset',
+  'legend',
+  'label',
+  'button',
+  'textarea',
 ];
-const VOID = new Set(['img', 'hr', 'br']);
+const VOID = new Set(['img', 'hr', 'br', 'input']);
 
 /** Every element a tree may hold. */
 export const TAGS: ReadonlySet<string> = new Set([...CONTAINERS, ...VOID]);
@@ -74,6 +84,10 @@ const CLOSES_P = new Set([
   'li',
   'dt',
   'dd',
+  'details',
+  'summary',
+  'fieldset',
+  'form',
 ]);
 const PHRASING = new Set([
   'a',
@@ -87,6 +101,12 @@ const PHRASING = new Set([
   'code',
   'img',
   'br',
+  'cite',
+  'mark',
+  'label',
+  'button',
+  'input',
+  'textarea',
 ]);
 /** Elements that take phrasing content only (their content model, not just the parser). */
 const PHRASING_ONLY = new Set([
@@ -105,7 +125,13 @@ const PHRASING_ONLY = new Set([
   'b',
   'i',
   'code',
+  'cite',
+  'mark',
+  'label',
+  'button',
 ]);
+/** What somebody works with, and that holds no other of them: a link and a button (HTML 4.5.1 and 4.10.6, content model). */
+const INTERACTIVE = new Set(['a', 'button', 'input', 'textarea', 'label', 'details']);
 
 /**
  * Why an element may not stand where it would; `null` when it may.
@@ -114,7 +140,9 @@ const PHRASING_ONLY = new Set([
 export function nestingFault(tag: string, above: readonly string[]): string | null {
   const parent = above[0];
   if (parent !== undefined) {
-    if (isVoid(parent)) return `${parent} holds nothing`;
+    if (isVoid(parent) || parent === 'textarea') return `${parent} holds nothing`;
+    if ((parent === 'summary' || parent === 'legend') && !PHRASING.has(tag) && !HEADINGS.has(tag))
+      return `${parent} holds only text-level elements and headings, not ${tag}`;
     if (PHRASING_ONLY.has(parent) && !PHRASING.has(tag))
       return `${parent} holds only text-level elements, not ${tag}`;
     if ((parent === 'ul' || parent === 'ol') && tag !== 'li')
@@ -130,7 +158,16 @@ export function nestingFault(tag: string, above: readonly string[]): string | nu
     if (around !== undefined && around !== 'dl')
       return `${tag} stands only in dl, or in a div in dl`;
   }
+  if (tag === 'summary' && parent !== undefined && parent !== 'details')
+    return 'summary stands only in details';
+  if (tag === 'legend' && parent !== undefined && parent !== 'fieldset')
+    return 'legend stands only in fieldset';
   if (tag === 'a' && above.includes('a')) return 'a link cannot stand in a link';
+  if (INTERACTIVE.has(tag))
+    for (const around of ['a', 'button', 'summary'])
+      if (above.includes(around)) return `${tag} cannot stand in ${around}`;
+  if (tag === 'label' && above.includes('label')) return 'a label cannot stand in a label';
+  if (tag === 'form' && above.includes('form')) return 'a form cannot stand in a form';
   if (CLOSES_P.has(tag) && above.includes('p'))
     return `${tag} cannot stand in p: the parser would close the p`;
   if (HEADINGS.has(tag) && parent !== undefined && HEADINGS.has(parent))
@@ -145,5 +182,5 @@ export function nestingFault(tag: string, above: readonly string[]): string | nu
 
 /** Whether text may stand in an element. */
 export function takesText(tag: string): boolean {
-  return !isVoid(tag) && !['ul', 'ol', 'dl'].includes(tag);
+  return !isVoid(tag) && !['ul', 'ol', 'dl', 'details', 'fieldset', 'textarea'].includes(tag);
 }

@@ -301,7 +301,7 @@ function componentFindings(doc: ComponentDoc): Finding[] {
 function attributeReason(tag: string, name: string, source: Source): string | null {
   if (!attributeType(tag, name)) return `${tag} takes no ${name}`;
   const text = source.is === 'value' && source.type === 'text' ? source.value : null;
-  return text ? attributeFault(name, text) : null;
+  return text ? attributeFault(tag, name, text) : null;
 }
 
 /** What a rule cannot say of a node: each with the member that says it. Of a node that is gone it may say anything. */

@@ -134,6 +134,27 @@ export class Reach {
     };
   }
 
+  /**
+   * How many times what a document holds stands on pages: once for a page, for a definition as often as it is placed,
+   * within others too. A repeat and a page of many entries count once.
+   */
+  standing(doc: DocId): number {
+    const known = new Map<DocId, number>();
+    const count = (at: DocId): number => {
+      if (this.pages.has(at)) return 1;
+      const before = known.get(at);
+      if (before !== undefined) return before;
+      // No definition holds itself; what would, stands nowhere.
+      known.set(at, 0);
+      let sum = 0;
+      for (const { from, kind } of this.bags.get(at)?.list ?? [])
+        if (kind === 'places') sum += count(from);
+      known.set(at, sum);
+      return sum;
+    };
+    return count(doc);
+  }
+
   /** The instances of a component that set a property themselves, and so keep their value. */
   settersOf(component: DocId, property: string): readonly Use[] {
     return this.usesOf(member(component, property));

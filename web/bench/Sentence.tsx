@@ -79,7 +79,16 @@ export function Sentence({
     body = (
       <>
         You are styling <b>every {rule.origin.tag}</b> of the site:{' '}
-        {count(words.reach(rule.origin), 'element')} in all documents.
+        {count(words.reach(rule.origin), 'element')} on {count(words.pages(rule.origin), 'page')}.
+      </>
+    );
+  } else if (rule?.origin.is === 'shared') {
+    const style = docOf(documents, 'style', rule.origin.doc);
+    edge = 'plain';
+    body = (
+      <>
+        You are styling the shared style <b>{style?.name}</b>:{' '}
+        {count(words.reach(rule.origin), 'element')} on {count(words.pages(rule.origin), 'page')}.
       </>
     );
   } else if (definition) {

@@ -38,7 +38,7 @@ export const setTag = defineEdit({
         source.is === 'value' &&
         source.type === 'text' &&
         source.value !== null &&
-        attributeFault(name, source.value) !== null
+        attributeFault(tag, name, source.value) !== null
       );
     });
     return [

@@ -22,7 +22,7 @@ export function AddAttribute({ selected }: { selected: Selected }): ReactNode {
       setWrong(`HTML gives ${tag} no ${typed}.`);
       return;
     }
-    const [word] = attributeWords(typed) ?? [];
+    const [word] = attributeWords(tag, typed) ?? [];
     const source = word === undefined ? emptyLiteral(type) : literal({ type: 'text', value: word });
     const control = { of: 'attribute' as const, name: typed };
     if (!sync.edit({ name: 'setControl', args: { doc: doc.id, node: id, control, source } }))

@@ -10,12 +10,14 @@ import { IconButton } from './IconButton';
 export function AttributeCell({
   doc,
   node,
+  tag,
   name,
   text,
   usual,
 }: {
   doc: string;
   node: string;
+  tag: string;
   name: string;
   text: string;
   /** Whether its row is there for every element of the tag: such an attribute is emptied, not taken away. */
@@ -27,7 +29,7 @@ export function AttributeCell({
     name: 'setControl' as const,
     args: { doc, node, control, source },
   });
-  const words = attributeWords(name);
+  const words = attributeWords(tag, name);
   return (
     <div className="cell-with-actions">
       {words ? (

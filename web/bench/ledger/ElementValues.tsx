@@ -5,6 +5,7 @@ import {
   newId,
   own,
   pointer,
+  attributeWords,
   usualAttributesOf,
   type Source,
   type Typed,
@@ -107,13 +108,17 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
   };
   const value = (property ? property.default : source) as Typed | undefined;
   const stored = own(doc.nodes, node);
+  const isUsual =
+    control.of === 'attribute' &&
+    stored?.kind === 'element' &&
+    usualAttributesOf(stored.tag).includes(control.name);
   const isOther =
     control.of === 'attribute' &&
     row.type.kind === 'text' &&
     !field &&
     !property &&
     stored?.kind === 'element' &&
-    !usualAttributesOf(stored.tag).includes(control.name);
+    (!isUsual || attributeWords(stored.tag, control.name) !== undefined);
   const words = value?.type === 'text' ? (value.value ?? '') : '';
   return (
     <tr>
@@ -124,9 +129,10 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
             <AttributeCell
               doc={doc.id}
               node={node}
+              tag={stored.tag}
               name={control.name}
               text={words}
-              usual={false}
+              usual={isUsual}
             />
           ) : (
             <ValueCell

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { X } from 'lucide-react';
 import type { AppliedBlock, Origin } from '@sormet/core/style';
 import { ruleKey } from '../../../canvas/rule-key';
@@ -36,8 +36,14 @@ export function Chain({
   canTakeOff: (origin: Origin) => boolean;
   onTakeOff: (style: string) => void;
 }): ReactNode {
+  const chain = useRef<HTMLDivElement>(null);
+  const key = ruleKey(lit);
+  // What is written to is seen, however long the chain.
+  useEffect(() => {
+    chain.current?.querySelector('.lit')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [key]);
   return (
-    <div className="chain" role="radiogroup" aria-label="Writing to">
+    <div ref={chain} className="chain" role="radiogroup" aria-label="Writing to">
       {rules.map(({ origin }) => {
         const key = ruleKey(origin);
         const isLit = origin === lit;
@@ -51,7 +57,7 @@ export function Chain({
               aria-checked={isLit}
               disabled={origin.is === 'theme'}
               className="chain-link"
-              title={`${word}: ${count(elements, 'place')} on ${count(words.pages(origin), 'page')}`}
+              title={`${word}: ${count(elements, 'element')} on ${count(words.pages(origin), 'page')}`}
               onClick={() => onLight(key)}
             >
               {word} <span className="chain-reach">{elements}</span>

@@ -60,7 +60,7 @@ export function DeclareLine({
       ].filter(Boolean)
     : [];
   const elements = words.reach(rule.origin);
-  const whom = `${words.word(rule.origin)}: ${count(elements, 'place')} on ${count(words.pages(rule.origin), 'page')}`;
+  const whom = `${words.word(rule.origin)}: ${count(elements, 'element')} on ${count(words.pages(rule.origin), 'page')}`;
   const says = style
     ? `put on ${style.name}`
     : read.ok
@@ -129,7 +129,7 @@ export function DeclareLine({
         size="small"
         className="declare-field"
         aria-label="Declare line"
-        placeholder="pad 24 · mt 32 @600   d"
+        placeholder="pad 24 @600"
         value={line}
         options={optionsFor(line)}
         defaultActiveFirstOption={false}

@@ -80,7 +80,7 @@ export function StyleCell(props: StyleCellProps): ReactNode {
   const states = state ? [state] : [];
   const applied = names.map((name) => cascade(selected.rules, name, width, site, states)[0]);
   const winner = applied.find(Boolean);
-  const holdsHere = winner?.width === width && winner.state === state;
+  const holdsHere = winner?.width === width;
   const elsewhere =
     stored === undefined && winner && holdsHere
       ? {
@@ -114,7 +114,7 @@ export function StyleCell(props: StyleCellProps): ReactNode {
       }}
     >
       <span className="style-cell">
-        {isColour ? (
+        {isColour && (swatch || here) ? (
           <ColourCell
             label={label}
             colour={swatch}
@@ -175,7 +175,9 @@ export function StyleCell(props: StyleCellProps): ReactNode {
           />
         ) : null}
         {elsewhere && draft === null && !here ? (
-          <span className="origin">{words.word(elsewhere.origin)}</span>
+          <span className="origin" title={words.word(elsewhere.origin)}>
+            {state && winner?.state === undefined ? 'rest' : words.short(elsewhere.origin)}
+          </span>
         ) : null}
         {loses && draft === null ? (
           <button
@@ -184,7 +186,7 @@ export function StyleCell(props: StyleCellProps): ReactNode {
             title={`${words.word(loses)} says otherwise, and is the stronger`}
             onClick={() => onLight(ruleKey(loses))}
           >
-            loses to {words.word(loses)}
+            loses to {words.short(loses)}
           </button>
         ) : null}
       </span>

@@ -65,7 +65,6 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
           }
         />
         <PutOn selected={selected} />
-        <ThemeChoice selected={selected} />
         <States tag={selected.element?.tag ?? ''} />
         <DeclareLine selected={selected} rule={rule} width={current} state={state} words={words} />
       </div>
@@ -107,7 +106,10 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
               <tbody>
                 <tr>
                   <td colSpan={widths.length + 2}>
-                    <AddDeclaration onAdd={(property) => setAdded([...added, property])} />
+                    <span className="style-cell">
+                      <AddDeclaration onAdd={(property) => setAdded([...added, property])} />
+                      <ThemeChoice selected={selected} />
+                    </span>
                   </td>
                 </tr>
               </tbody>

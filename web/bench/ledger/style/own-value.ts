@@ -36,10 +36,13 @@ export function joined(
   if (property === 'border' || property === 'outline' || /^border-[a-z]+$/.test(property)) {
     const whole = borderToken(declared, tokens);
     if (whole !== undefined) return whole;
-    if (values.length > 4 || values.length === 3) {
-      const [width, style, color] = values;
+    if (values.length === 12 || values.length === 3) {
       const uniform = values.every((value, i) => value === values[i % 3]);
-      return uniform && width && style && color ? `${width} ${style} ${color}` : 'differs by side';
+      if (!uniform) return 'differs by side';
+      return values
+        .slice(0, 3)
+        .map((value) => value ?? '–')
+        .join(' ');
     }
   }
   return together(values) ?? values.map((value) => value ?? '–').join(' ');

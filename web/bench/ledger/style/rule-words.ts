@@ -9,7 +9,9 @@ import { pagesWithTag, tagReach } from './tag-reach';
 /** What rules are called in the chain (the tag, the definition, here), and whom they reach. */
 export interface RuleWords {
   word(origin: Origin): string;
-  /** How many elements, instances or places it reaches: counted when it is asked for. */
+  /** The same in a word or two, where it stands beside what it says. */
+  short(origin: Origin): string;
+  /** How many elements on pages it reaches: counted when it is asked for. */
   reach(origin: Origin): number;
   /** On how many pages. */
   pages(origin: Origin): number;
@@ -37,13 +39,22 @@ export function useRuleWords(selected: Selected | undefined): RuleWords {
         ? `${definition} · ${ruleWords(treeDocOf(documents, origin.doc), origin.rule)}`
         : definition;
     },
+    short(origin) {
+      if (origin.is === 'tag') return `${origin.tag} tag`;
+      if (origin.is === 'theme') return 'theme';
+      if (origin.is === 'shared')
+        return docOf(documents, 'style', origin.doc)?.name ?? 'a style that is gone';
+      if (isHere(origin.doc) && selected?.doc.kind === 'page') return 'here';
+      return origin.is === 'rule' ? 'a rule' : 'definition';
+    },
     reach(origin) {
-      if (origin.is === 'tag') return tagReach(documents, origin.tag);
+      if (origin.is === 'tag') return tagReach(documents, reach, origin.tag);
       if (origin.is === 'theme') return 1;
-      if (origin.is === 'shared') return reach.usesOf(origin.doc).length;
-      return docOf(documents, 'component', origin.doc)
-        ? reach.answer(origin.doc).instances.filter(({ kind }) => kind === 'places').length
-        : 1;
+      if (origin.is !== 'shared') return reach.standing(origin.doc);
+      return reach
+        .usesOf(origin.doc)
+        .filter(({ kind }) => kind === 'styles')
+        .reduce((sum, { from }) => sum + reach.standing(from), 0);
     },
     pages(origin) {
       if (origin.is === 'tag') return pagesWithTag(documents, reach, origin.tag);

@@ -17,10 +17,13 @@ function tagsIn(tree: Tree): ReadonlyMap<string, number> {
   return tags;
 }
 
-/** How many elements of a tag the site's pages and definitions hold. */
-export function tagReach(documents: Documents, tag: string): number {
+/** How many elements of a tag stand on the site's pages, those of definitions as often as they are placed. */
+export function tagReach(documents: Documents, reach: Reach, tag: string): number {
   const trees = [...allOf(documents, 'page'), ...allOf(documents, 'component')];
-  return trees.reduce((sum, { nodes }) => sum + (tagsIn(nodes).get(tag) ?? 0), 0);
+  return trees.reduce((sum, { id, nodes }) => {
+    const many = tagsIn(nodes).get(tag) ?? 0;
+    return many === 0 ? sum : sum + many * reach.standing(id);
+  }, 0);
 }
 
 /** On how many pages an element of a tag stands, by itself or within a component. */
