@@ -65,7 +65,7 @@ const WRITTEN: Readonly<Partial<Record<TokenGroup, readonly [string, string, str
     ['radius-medium', 'medium round', '6px'],
   ],
   border: [['fine-line', 'fine line', '1px solid {line}']],
-  shadow: [['lifted', 'lifted', '0 2px 10px rgb(32 38 43 / 14%)']],
+  shadow: [['lifted', 'lifted', '0px 2px 10px 0px rgb(32 38 43 / 0.14)']],
   duration: [['quick', 'quick', '160ms']],
   easing: [['gentle', 'gentle', 'cubic-bezier(0.2, 0, 0, 1)']],
   stroke: [['solid-line', 'solid line', 'solid']],

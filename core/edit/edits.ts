@@ -19,6 +19,7 @@ import { setSite, setWidth } from './site/site';
 import { declare, declareShared, declareTag } from './style/declaring';
 import { addStyle, removeStyles, setStyle } from './style/shared-styles';
 import { addTheme, putTheme, removeTheme, setInTheme, setTheme } from './style/themes';
+import { takeTokens } from './style/taking-tokens';
 import { addToken, removeToken, setToken } from './style/tokens';
 import { exchangeStyle, wear } from './style/wearing';
 import { nameNode } from './tree/naming';
@@ -55,6 +56,7 @@ export const EDITS = {
   addToken,
   setToken,
   removeToken,
+  takeTokens,
   addTheme,
   setTheme,
   setInTheme,

@@ -524,6 +524,19 @@ class Chooser {
         const instead = choices.below(2) === 0 ? null : (this.token() ?? null);
         return token === undefined ? undefined : { name, args: { token, instead } };
       }
+      case 'takeTokens': {
+        const { tokens, themes = {} } = documents.tokens;
+        const token = this.token();
+        if (token === undefined) return undefined;
+        const fresh = { ...tokens[token]!, name: `taken ${step}` };
+        return {
+          name,
+          args: {
+            tokens: choices.below(2) === 0 ? { [id()]: fresh } : { [token]: fresh },
+            themes: choices.below(2) === 0 ? {} : { ...themes },
+          },
+        };
+      }
       case 'addTheme':
         return { name, args: { theme: id(), name: `Theme ${step}`, order: 'a0' } };
       case 'setTheme': {

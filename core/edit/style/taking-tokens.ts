@@ -1,0 +1,49 @@
+import { Type } from '@sinclair/typebox';
+import { own, Theme, Token, type Documents } from '../../model';
+import { exact, Id } from '../args';
+import { changeTo, type Change } from '../changes';
+import { defineEdit, refuse } from '../define';
+
+/** Takes tokens and themes in as they were read from a file: all of them or none. */
+export const takeTokens = defineEdit({
+  args: Type.Object(
+    {
+      tokens: Type.Record(Id, Token, { ...exact, maxProperties: 2000 }),
+      themes: Type.Record(Id, Theme, { ...exact, maxProperties: 50 }),
+    },
+    exact,
+  ),
+  run(documents, { tokens, themes }) {
+    const { id, tokens: held, themes: known } = documents.tokens;
+    const changes: Change[] = [];
+    for (const token in tokens) {
+      const before = own(held, token);
+      if (before && before.type !== tokens[token]!.type)
+        return refuse(`${before.name} holds something else than ${tokens[token]!.name} would.`, id);
+      changes.push(...changeTo(documents, id, ['tokens', token], tokens[token]));
+    }
+    const names = new Map<string, string>();
+    for (const [token, { name }] of Object.entries({ ...held, ...tokens })) {
+      const other = names.get(name.toLowerCase());
+      if (other !== undefined) return refuse(`Two tokens would be called ${name}.`, id);
+      names.set(name.toLowerCase(), token);
+    }
+    if (!known && Object.keys(themes).length > 0)
+      changes.push(...changeTo(documents, id, ['themes'], {}));
+    for (const theme in themes)
+      changes.push(...changeTo(documents, id, ['themes', theme], themes[theme]));
+    return changes;
+  },
+  says: (_, { tokens }) => `took in ${tokenCount(Object.keys(tokens).length)} from a file`,
+});
+
+function tokenCount(many: number): string {
+  return many === 1 ? 'one token' : `${many} tokens`;
+}
+
+/** The token of a site that has a name, however written. */
+export function tokenCalled(documents: Documents, name: string): string | undefined {
+  const { tokens } = documents.tokens;
+  const wanted = name.trim().toLowerCase();
+  return Object.keys(tokens).find((id) => tokens[id]!.name.toLowerCase() === wanted);
+}

@@ -1,0 +1,3 @@
+export * from './read-tokens';
+export * from './tokens-to-take';
+export { EXTENSION, writeTokens } from './write-tokens';

@@ -1,0 +1,235 @@
+import { pointer, TOKEN_GROUPS, type Finding, type Json, type TokenGroup } from '../model';
+import { EXTENSION } from './write-tokens';
+import { cssOfValue, FORMAT_TYPES, WrongValue } from './token-values';
+
+/** A token that a file brings: where it stands there, and what it holds, other tokens by their names in braces. */
+export interface ReadToken {
+  readonly path: readonly string[];
+  readonly name: string;
+  readonly group: TokenGroup;
+  readonly css: string;
+  readonly about: string | undefined;
+  /** What themes make of it, by their names. */
+  readonly themes: Readonly<Record<string, string>>;
+}
+
+export type ReadTokens =
+  | { readonly ok: true; readonly tokens: readonly ReadToken[] }
+  | { readonly ok: false; readonly findings: readonly Finding[] };
+
+type JsonObject = Readonly<Record<string, Json>>;
+
+interface Found {
+  readonly path: readonly string[];
+  readonly token: JsonObject;
+  readonly type: string | undefined;
+}
+
+const isObject = (value: Json | undefined): value is JsonObject & Json =>
+  value !== null && typeof value === 'object' && !Array.isArray(value);
+
+/**
+ * Reads tokens in the Design Tokens Format Module (2025.10). Everything that is wrong is told, by JSON Pointer; then
+ * nothing is taken.
+ */
+export function readTokens(file: Json): ReadTokens {
+  const findings: Finding[] = [];
+  if (!isObject(file))
+    return { ok: false, findings: [{ path: '', reason: 'a file of tokens is a JSON object' }] };
+  const found = new Map<string, Found>();
+  collect(file, [], undefined, found, findings);
+  const tokens: ReadToken[] = [];
+  const names = namesOf([...found.values()]);
+  for (const [key, each] of found) {
+    const type = typeOf(each, found, findings);
+    if (type === undefined) continue;
+    const group = groupFor(type, each);
+    if (group === undefined) {
+      findings.push({
+        path: pointer(...each.path, '$type'),
+        reason: `tokens of the type ${type} are not kept here`,
+      });
+      continue;
+    }
+    const css = cssOf(each, type, found, names, findings);
+    const extension = extensionOf(each.token);
+    const { $description: about } = each.token;
+    const themes = isObject(extension['themes']) ? extension['themes'] : {};
+    if (css !== undefined)
+      tokens.push({
+        path: each.path,
+        name: names.get(key)!,
+        group,
+        css: typeof extension['css'] === 'string' ? extension['css'] : css,
+        about: typeof about === 'string' ? about : undefined,
+        themes: Object.fromEntries(
+          Object.entries(themes).filter(
+            (entry): entry is [string, string] => typeof entry[1] === 'string',
+          ),
+        ),
+      });
+  }
+  return findings.length > 0 ? { ok: false, findings } : { ok: true, tokens };
+}
+
+/** Every token of a group and of the groups in it, with the type that the nearest group around it says. */
+function collect(
+  group: JsonObject,
+  path: readonly string[],
+  around: string | undefined,
+  found: Map<string, Found>,
+  findings: Finding[],
+): void {
+  const said = group['$type'];
+  if (said !== undefined && typeof said !== 'string')
+    findings.push({ path: pointer(...path, '$type'), reason: 'a type is a text' });
+  const type = typeof said === 'string' ? said : around;
+  if (group['$extends'] !== undefined)
+    findings.push({
+      path: pointer(...path, '$extends'),
+      reason: 'groups that extend another are not read here',
+    });
+  for (const [name, inner] of Object.entries(group)) {
+    if (name.startsWith('$') && name !== '$root') continue;
+    const at = [...path, name];
+    if (/[.{}]/.test(name))
+      findings.push({ path: pointer(...at), reason: 'a name holds no ., { or }' });
+    else if (!isObject(inner))
+      findings.push({ path: pointer(...at), reason: 'a token or a group stands here' });
+    else if ('$value' in inner || '$ref' in inner) {
+      const own = inner['$type'];
+      const stray = Object.keys(inner).find((each) => !each.startsWith('$'));
+      if (stray !== undefined)
+        findings.push({ path: pointer(...at, stray), reason: 'nothing stands in a token' });
+      if (own !== undefined && typeof own !== 'string')
+        findings.push({ path: pointer(...at, '$type'), reason: 'a type is a text' });
+      found.set(at.join('.'), {
+        path: at,
+        token: inner,
+        type: typeof own === 'string' ? own : type,
+      });
+    } else collect(inner, at, type, found, findings);
+  }
+}
+
+/** The whole of what an alias names (`{group.token}`), or a reference by JSON Pointer does. */
+function aliasIn({ $value, $ref }: JsonObject): string | undefined {
+  if (typeof $value === 'string') return /^\{([^{}]+)\}$/.exec($value)?.[1];
+  if (typeof $ref !== 'string') return undefined;
+  const parts = $ref.replace(/^#\//, '').split('/');
+  return parts
+    .filter((part, i) => !(part === '$value' && i === parts.length - 1))
+    .map((part) => part.replaceAll('~1', '/').replaceAll('~0', '~'))
+    .join('.');
+}
+
+/** The type of a token: its own, its group's, or that of the token it is an alias of; a circle is told with its way. */
+function typeOf(
+  token: Found,
+  found: ReadonlyMap<string, Found>,
+  findings: Finding[],
+): string | undefined {
+  const way: string[] = [];
+  for (let at: Found | undefined = token; at;) {
+    const key = at.path.join('.');
+    if (way.includes(key)) {
+      const names = [...way.slice(way.indexOf(key)), key];
+      if (way[0] === key)
+        findings.push({
+          path: pointer(...token.path, '$value'),
+          reason: `would be made from itself: ${names.join(' → ')}`,
+        });
+      return undefined;
+    }
+    way.push(key);
+    const alias = aliasIn(at.token);
+    if (alias === undefined) {
+      if (at.type !== undefined) return token.type ?? at.type;
+      findings.push({ path: pointer(...token.path), reason: 'has no type, and nothing says one' });
+      return undefined;
+    }
+    const next = found.get(alias);
+    if (!next) {
+      if (at === token)
+        findings.push({
+          path: pointer(...at.path, '$ref' in at.token ? '$ref' : '$value'),
+          reason: `names ${alias}, which is not there`,
+        });
+      return undefined;
+    }
+    at = next;
+  }
+  return undefined;
+}
+
+/** The value with every alias in it replaced by what it names; a part of a composite value may be one. */
+function resolved(value: Json, found: ReadonlyMap<string, Found>, depth = 0): Json {
+  if (depth > 40) return value;
+  if (typeof value === 'string') {
+    const named = /^\{([^{}]+)\}$/.exec(value)?.[1];
+    const other = named === undefined ? undefined : found.get(named);
+    return other ? resolved(other.token['$value'] ?? null, found, depth + 1) : value;
+  }
+  if (Array.isArray(value)) return value.map((each) => resolved(each, found, depth + 1));
+  if (!isObject(value)) return value;
+  return Object.fromEntries(
+    Object.entries(value).map(([name, each]) => [name, resolved(each, found, depth + 1)]),
+  );
+}
+
+function cssOf(
+  { token, path }: Found,
+  type: string,
+  found: ReadonlyMap<string, Found>,
+  names: ReadonlyMap<string, string>,
+  findings: Finding[],
+): string | undefined {
+  const alias = aliasIn(token);
+  if (alias !== undefined) return `{${names.get(alias)}}`;
+  try {
+    return cssOfValue(type, resolved(token['$value'] ?? null, found));
+  } catch (error) {
+    if (!(error instanceof WrongValue)) throw error;
+    findings.push({ path: pointer(...path, '$value', ...error.where), reason: error.message });
+    return undefined;
+  }
+}
+
+function extensionOf(token: JsonObject): JsonObject {
+  const extensions = token['$extensions'];
+  const own = isObject(extensions) ? extensions[EXTENSION] : undefined;
+  return isObject(own) ? own : {};
+}
+
+/** What each is called here: its own name, as long as no other has it; else with the groups it stands in. */
+function namesOf(found: readonly Found[]): Map<string, string> {
+  const short = ({ path, token }: Found) => {
+    const said = extensionOf(token)['name'];
+    const last = path.at(-1) === '$root' ? path.at(-2) : path.at(-1);
+    return typeof said === 'string' ? said : (last ?? '');
+  };
+  const many = new Map<string, number>();
+  for (const each of found) {
+    const name = short(each).toLowerCase();
+    many.set(name, (many.get(name) ?? 0) + 1);
+  }
+  return new Map(
+    found.map((each) => {
+      const name = short(each);
+      const whole = each.path.filter((part) => part !== '$root').join(' ');
+      return [each.path.join('.'), many.get(name.toLowerCase()) === 1 ? name : whole];
+    }),
+  );
+}
+
+/** For what a token of a type is: said by the group it stands in where it is one of ours, else guessed from its path. */
+function groupFor(type: string, { path }: Found): TokenGroup | undefined {
+  const fitting = (Object.keys(FORMAT_TYPES) as TokenGroup[]).filter(
+    (group) => FORMAT_TYPES[group] === type,
+  );
+  const named = fitting.find((group) => TOKEN_GROUPS[group].word.toLowerCase() === path[0]);
+  if (named || fitting.length < 2) return named ?? fitting[0];
+  const words = path.join(' ').toLowerCase();
+  if (/radius|round|corner/.test(words)) return 'radius';
+  return /font|type|text|size/.test(words) ? 'size' : 'space';
+}

@@ -1,0 +1,111 @@
+import {
+  own,
+  orderBetween,
+  TOKEN_GROUPS,
+  type Declared,
+  type Theme,
+  type Token,
+  type TokensDoc,
+} from '../model';
+import { readTokenValue, readValue } from '../style';
+import type { ReadToken } from './read-tokens';
+
+/** What of a file goes into a site: the records of its tokens and themes as they would be then. */
+export interface ToTake {
+  readonly tokens: Record<string, Token>;
+  readonly themes: Record<string, Theme>;
+  /** The names of those that the site has and that would be changed. */
+  readonly changed: readonly string[];
+}
+
+/** A property that takes what a token of a type holds, to read names in a value with. */
+const PROPERTIES: Readonly<Record<string, string>> = {
+  colour: 'color',
+  length: 'width',
+  number: 'flex-grow',
+  font: 'font-family',
+  duration: 'transition-duration',
+  easing: 'transition-timing-function',
+  shadow: 'box-shadow',
+  border: 'border-top',
+  line: 'border-top-style',
+};
+
+/**
+ * The tokens of a file as a site would have them: one of the same name is changed, the others come new. @returns why one
+ * cannot be, by its place in the file, where that is so
+ */
+export function tokensToTake(
+  doc: TokensDoc,
+  read: readonly ReadToken[],
+  newId: () => string,
+): ToTake | { readonly refused: string; readonly path: readonly string[] } {
+  const named = new Map(
+    Object.entries(doc.tokens).map(([id, { name }]) => [name.toLowerCase(), id]),
+  );
+  const changed: string[] = [];
+  const all: Record<string, Token> = { ...doc.tokens };
+  let last =
+    Object.values(doc.tokens)
+      .map(({ order }) => order)
+      .sort()
+      .at(-1) ?? null;
+  const ids = read.map(({ name, group }) => {
+    const known = named.get(name.toLowerCase());
+    const id = known ?? newId();
+    named.set(name.toLowerCase(), id);
+    const { type } = TOKEN_GROUPS[group];
+    if (!known) last = orderBetween(last, null);
+    // Named before any is read: each may stand in any other.
+    all[id] ??= { name, order: last!, type, group, value: { css: '0' } };
+    return id;
+  });
+  const valueOf = (type: Token['type'], css: string): Declared | string => {
+    const inner = readValue(PROPERTIES[type]!, css, all);
+    const text = inner.ok ? inner.css : css;
+    const refs = Object.fromEntries(
+      Object.entries(inner.ok ? inner.tokens : {}).map(([name, token]) => [
+        name,
+        { token, type: own(all, token)!.type },
+      ]),
+    );
+    const value = readTokenValue(type, text, refs);
+    return value.ok ? value.value : value.reason;
+  };
+  const tokens: Record<string, Token> = {};
+  const themes: Record<string, Theme> = {};
+  for (const [i, { path, name, group, css, about, themes: inThemes }] of read.entries()) {
+    const id = ids[i]!;
+    const { type } = TOKEN_GROUPS[group];
+    const value = valueOf(type, css);
+    if (typeof value === 'string') return { refused: value, path };
+    const before = own(doc.tokens, id);
+    const made: Token = {
+      ...(before ?? { order: all[id]!.order, group }),
+      name,
+      type,
+      value,
+      ...(about === undefined ? {} : { about }),
+    };
+    if (before && JSON.stringify(before) !== JSON.stringify(made)) changed.push(before.name);
+    tokens[id] = made;
+    for (const [theme, other] of Object.entries(inThemes)) {
+      const otherValue = valueOf(type, other);
+      if (typeof otherValue === 'string') return { refused: otherValue, path };
+      const themeId = themeCalled(doc, themes, theme) ?? newId();
+      const kept = themes[themeId] ??
+        own(doc.themes ?? {}, themeId) ?? { name: theme, order: 'a0', values: {} };
+      themes[themeId] = { ...kept, values: { ...kept.values, [id]: otherValue } };
+    }
+  }
+  return { tokens, themes, changed };
+}
+
+function themeCalled(
+  doc: TokensDoc,
+  made: Readonly<Record<string, Theme>>,
+  name: string,
+): string | undefined {
+  const all = { ...doc.themes, ...made };
+  return Object.keys(all).find((id) => all[id]!.name.toLowerCase() === name.toLowerCase());
+}
