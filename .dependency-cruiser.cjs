@@ -9,6 +9,7 @@ const CORE = [
   'edit',
   'compile',
   'check',
+  'specimen',
   'format',
   'api',
 ];

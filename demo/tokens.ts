@@ -5,7 +5,7 @@ import {
   type TokenGroup,
   type TokensDoc,
 } from '@sormet/core/model';
-import { readTokenValue, readValue } from '@sormet/core/style';
+import { readTokenText, readTokenValue } from '@sormet/core/style';
 
 /** The tokens of Brackenfold by group: the id, the name, the value; names in braces stand for other tokens. */
 const WRITTEN: Readonly<Partial<Record<TokenGroup, readonly [string, string, string][]>>> = {
@@ -92,7 +92,7 @@ function made(): TokensDoc['tokens'] {
     for (const [id, name, css] of WRITTEN[group]!) {
       const { type } = TOKEN_GROUPS[group];
       // Only what was written before it can stand in a token.
-      const named = css.includes('{') ? readValue(SAMPLE[type] ?? '', css, tokens) : undefined;
+      const named = css.includes('{') ? readTokenText(type, css, tokens) : undefined;
       if (named && !named.ok) throw new Error(`${name}: ${named.reason}`);
       const refs = Object.fromEntries(
         Object.entries(named?.tokens ?? {}).map(([ref, token]) => [
@@ -107,9 +107,6 @@ function made(): TokensDoc['tokens'] {
     }
   return tokens;
 }
-
-/** A property that takes what such a token holds, to read names in its value with. */
-const SAMPLE: Readonly<Record<string, string>> = { colour: 'color', border: 'border-top' };
 
 /** Names for the values that the site is made of, and the theme in which it is dark. */
 export const tokens: TokensDoc = {

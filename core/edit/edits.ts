@@ -27,6 +27,7 @@ import { paste } from './tree/pasting';
 import { move, place, remove } from './tree/placing';
 import { setControl } from './tree/setting';
 import { setTag } from './tree/tags';
+import { unwrap, wrap } from './tree/wrapping';
 import { mend } from './upkeep/mend';
 import { revert } from './upkeep/revert';
 import { tidy } from './upkeep/tidy';
@@ -41,6 +42,8 @@ export const EDITS = {
   nameNode,
   setControl,
   setTag,
+  wrap,
+  unwrap,
   setQuery,
   repeatThis,
   repeatNoMore,

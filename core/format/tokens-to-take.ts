@@ -7,7 +7,7 @@ import {
   type Token,
   type TokensDoc,
 } from '../model';
-import { readTokenValue, readValue } from '../style';
+import { readTokenText, readTokenValue } from '../style';
 import type { ReadToken } from './read-tokens';
 
 /** What of a file goes into a site: the records of its tokens and themes as they would be then. */
@@ -17,19 +17,6 @@ export interface ToTake {
   /** The names of those that the site has and that would be changed. */
   readonly changed: readonly string[];
 }
-
-/** A property that takes what a token of a type holds, to read names in a value with. */
-const PROPERTIES: Readonly<Record<string, string>> = {
-  colour: 'color',
-  length: 'width',
-  number: 'flex-grow',
-  font: 'font-family',
-  duration: 'transition-duration',
-  easing: 'transition-timing-function',
-  shadow: 'box-shadow',
-  border: 'border-top',
-  line: 'border-top-style',
-};
 
 /**
  * The tokens of a file as a site would have them: one of the same name is changed, the others come new. @returns why one
@@ -61,7 +48,7 @@ export function tokensToTake(
     return id;
   });
   const valueOf = (type: Token['type'], css: string): Declared | string => {
-    const inner = readValue(PROPERTIES[type]!, css, all);
+    const inner = readTokenText(type, css, all);
     const text = inner.ok ? inner.css : css;
     const refs = Object.fromEntries(
       Object.entries(inner.ok ? inner.tokens : {}).map(([name, token]) => [

@@ -1,2 +1,3 @@
 export * from './uses';
 export * from './reach';
+export * from './style-reach';

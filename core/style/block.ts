@@ -53,7 +53,7 @@ export function blockFindings(block: Block): Finding[] {
 }
 
 /** A property that takes what a token of a type holds, to check it with. */
-const TAKES: Record<PlaceholderType, string> = {
+export const TAKES: Readonly<Record<PlaceholderType, string>> = {
   colour: 'color',
   length: 'margin-top',
   number: 'flex-grow',

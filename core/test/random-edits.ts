@@ -410,6 +410,18 @@ class Chooser {
         const source = choices.below(6) === 0 ? null : this.source(row.type);
         return { name, args: { doc: doc.id, node: row.node, control: row.control, source } };
       }
+      case 'wrap': {
+        const node = this.node();
+        const { parent, slot } = doc.nodes[node]!.place;
+        const beside = this.nodes.filter((each) => {
+          const { place } = doc.nodes[each]!;
+          return place.parent === parent && place.slot === slot;
+        });
+        const nodes = [...new Set([node, choices.of(beside)!])];
+        return { name, args: { doc: doc.id, nodes, box: id(), tag: 'div' } };
+      }
+      case 'unwrap':
+        return { name, args: { doc: doc.id, node: this.node() } };
       case 'setTag': {
         const node = this.node();
         const fitting = tagsFor(documents, doc, node);

@@ -26,6 +26,7 @@ export function SiteFrame(): ReactNode {
             Pages
           </NavLink>
           <NavLink to={`${base}/library`}>Library</NavLink>
+          <NavLink to={`${base}/styles`}>Styles</NavLink>
           <NavLink to={`${base}/content`}>Content</NavLink>
           <NavLink to={`${base}/releases`}>Releases</NavLink>
           <NavLink to={`${base}/settings`}>Settings</NavLink>

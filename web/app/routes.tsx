@@ -8,6 +8,10 @@ import { ReleasesScreen } from '../screens/releases/ReleasesScreen';
 import { SettingsScreen } from '../screens/settings/SettingsScreen';
 import { SiteProvider } from '../site/SiteProvider';
 import { SitesScreen } from '../screens/sites/SitesScreen';
+import { SharedStylesScreen } from '../screens/styles/shared/SharedStylesScreen';
+import { SpecimenScreen } from '../screens/styles/specimen/SpecimenScreen';
+import { StylesFrame } from '../screens/styles/StylesFrame';
+import { TokensScreen } from '../screens/styles/tokens/TokensScreen';
 import { NotFound } from './NotFound';
 import { SiteFrame } from './SiteFrame';
 
@@ -23,6 +27,15 @@ export const routes = createBrowserRouter([
         children: [
           { index: true, element: <PagesScreen /> },
           { path: 'library', element: <LibraryScreen /> },
+          {
+            path: 'styles',
+            element: <StylesFrame />,
+            children: [
+              { index: true, element: <SpecimenScreen /> },
+              { path: 'tokens', element: <TokensScreen /> },
+              { path: 'shared', element: <SharedStylesScreen /> },
+            ],
+          },
           { path: 'content', element: <ContentScreen /> },
           { path: 'content/:type', element: <ContentScreen /> },
           { path: 'content/:type/:entry', element: <ContentScreen /> },

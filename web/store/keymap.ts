@@ -43,6 +43,18 @@ export const SINGLE_KEYS = [
     words: 'declare line: a few letters become a declaration in the rule that is lit',
   },
   {
+    does: 'wrap',
+    about: 'what is selected',
+    key: 'w',
+    words: 'wrap what is selected in a box',
+  },
+  {
+    does: 'unwrap',
+    about: 'what is selected',
+    key: 'u',
+    words: 'take the box away that is selected, and leave what is in it',
+  },
+  {
     does: 'zoom',
     about: 'what is selected',
     key: 'z',

@@ -14,11 +14,13 @@ export function DraftField({
   stored,
   edit,
   mono = false,
+  placeholder,
 }: {
   label: string;
   stored: string;
   edit: (text: string) => NamedEdit;
   mono?: boolean;
+  placeholder?: string;
 }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
@@ -41,6 +43,7 @@ export function DraftField({
         aria-label={label}
         aria-invalid={wrong !== ''}
         value={draft ?? stored}
+        placeholder={placeholder}
         onChange={({ target }) => type(target.value)}
         onBlur={commit}
         onKeyDown={({ key }) => {

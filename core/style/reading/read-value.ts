@@ -1,4 +1,5 @@
 import { own, type Declared, type PlaceholderType, type Ref, type Token } from '../../model';
+import { TAKES } from '../block';
 import { expand } from '../expand';
 import { refsIn, withParts } from '../placeholders';
 import { arithmetic } from './arithmetic';
@@ -33,6 +34,11 @@ export function readValue(property: string, typed: string, tokens: Tokens): Read
   const asLength = expand(property, inPx.join(' '), refs);
   if (asLength.ok) return { ok: true, css: inPx.join(' '), tokens: reader.used };
   return { ok: false, reason: asTyped.reason.replace(plain.join(' '), text) };
+}
+
+/** A token's value as people type it, other tokens by their names. */
+export function readTokenText(type: PlaceholderType, typed: string, tokens: Tokens): ReadOutcome {
+  return readValue(TAKES[type], typed, tokens);
 }
 
 /** Text taken apart at its spaces, names of tokens among them found however many words they have. */

@@ -9,6 +9,7 @@ import { exposureOf, useExposing } from '../ledger/exposing';
 import { useLayout } from '../panes/use-layout';
 import type { Selected } from '../use-selected';
 import type { BenchAction, Subject } from './bench-action';
+import { useArranging } from './use-arranging';
 import { useMoving } from './use-moving';
 import { usePages } from './use-pages';
 import { useRepeating } from './use-repeating';
@@ -31,6 +32,7 @@ export function useBenchActions(
   const dispatch = useAppDispatch();
   const exposing = useExposing();
   const moving = useMoving(selected);
+  const arranging = useArranging(selected);
   const repeating = useRepeating(selected);
   const clip = useClip(doc, selected);
   const pages = usePages(doc);
@@ -89,6 +91,7 @@ export function useBenchActions(
     },
     ...clip,
     ...moving,
+    ...arranging,
     ...repeating,
     single(
       'make component',

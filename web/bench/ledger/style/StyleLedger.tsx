@@ -34,6 +34,8 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
         What is selected has no style of its own. Select an element or an instance that is shown.
       </p>
     );
+  // What stands on the specimen alone is put on nothing.
+  const isStored = documents.get(selected.doc.id) !== undefined;
   const kindOf = (origin: Origin) => kindOfRule(origin, selected);
   const onLight = (key: string) => dispatch(benchActions.light(key));
   const others = [...declaredProperties(selected.rules), ...added].filter(
@@ -64,7 +66,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
             })
           }
         />
-        <PutOn selected={selected} />
+        {isStored ? <PutOn selected={selected} /> : null}
         <States tag={selected.element?.tag ?? ''} />
         <DeclareLine selected={selected} rule={rule} width={current} state={state} words={words} />
       </div>
@@ -108,7 +110,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
                   <td colSpan={widths.length + 2}>
                     <span className="style-cell">
                       <AddDeclaration onAdd={(property) => setAdded([...added, property])} />
-                      <ThemeChoice selected={selected} />
+                      {isStored ? <ThemeChoice selected={selected} /> : null}
                     </span>
                   </td>
                 </tr>

@@ -1,5 +1,6 @@
 import { docOf, nodeIn, own, treeDocOf, type TreeDoc } from '@sormet/core/model';
 import { nodeName } from '@sormet/core/edit';
+import { reachOfStyle } from '@sormet/core/reach';
 import type { Origin } from '@sormet/core/style';
 import { useDerived } from '../../../site/SiteProvider';
 import type { Selected } from '../../use-selected';
@@ -51,10 +52,7 @@ export function useRuleWords(selected: Selected | undefined): RuleWords {
       if (origin.is === 'tag') return tagReach(documents, reach, origin.tag);
       if (origin.is === 'theme') return 1;
       if (origin.is !== 'shared') return reach.standing(origin.doc);
-      return reach
-        .usesOf(origin.doc)
-        .filter(({ kind }) => kind === 'styles')
-        .reduce((sum, { from }) => sum + reach.standing(from), 0);
+      return reachOfStyle(reach, origin.doc).elements;
     },
     pages(origin) {
       if (origin.is === 'tag') return pagesWithTag(documents, reach, origin.tag);

@@ -1,0 +1,91 @@
+import { Type } from '@sinclair/typebox';
+import {
+  childrenOf,
+  nodeIn,
+  orderBetween,
+  treeDocOf,
+  type ElementNode,
+  type Place,
+} from '../../model';
+import { exact, Id } from '../args';
+import { changeTo, type Change } from '../changes';
+import { defineEdit, gone, refuse } from '../define';
+import { named } from '../names';
+
+/** Puts a box around things that stand beside each other, in the place of the first; they keep their order in it. */
+export const wrap = defineEdit({
+  args: Type.Object(
+    {
+      doc: Id,
+      nodes: Type.Array(Id, { minItems: 1, maxItems: 500 }),
+      box: Id,
+      tag: Type.String({ pattern: '^[a-z][a-z0-9]*$', maxLength: 20 }),
+    },
+    exact,
+  ),
+  run(documents, { doc, nodes, box, tag }) {
+    const tree = treeDocOf(documents, doc)?.nodes;
+    if (!tree) return gone('What should be wrapped', doc);
+    if (nodeIn(documents, doc, box)) return refuse('There is something of this id already.', doc);
+    const places: Place[] = [];
+    for (const node of new Set(nodes)) {
+      const stored = nodeIn(documents, doc, node);
+      if (!stored) return gone('What should be wrapped', doc);
+      if (stored.place.parent === null)
+        return refuse('Nothing can stand around what everything else stands in.', doc);
+      places.push(stored.place);
+    }
+    const [first] = places;
+    if (places.some(({ parent, slot }) => parent !== first!.parent || slot !== first!.slot))
+      return refuse('Only what stands beside each other can be wrapped together.', doc);
+    const order = places.map((each) => each.order).sort()[0]!;
+    const made: ElementNode = {
+      kind: 'element',
+      place: { ...first!, order },
+      tag,
+      attributes: {},
+      style: {},
+    };
+    return [
+      ...changeTo(documents, doc, ['nodes', box], made),
+      ...[...new Set(nodes)].flatMap((node) =>
+        changeTo(documents, doc, ['nodes', node, 'place'], {
+          parent: box,
+          order: tree[node]!.place.order,
+        }),
+      ),
+    ];
+  },
+  says: (documents, { doc, nodes, tag }) =>
+    nodes.length === 1
+      ? `put a ${tag} around ${named(documents, doc, nodes[0]!)}`
+      : `put a ${tag} around ${nodes.length} things`,
+});
+
+/** Takes a box away and leaves what stands in it, in its place. */
+export const unwrap = defineEdit({
+  args: Type.Object({ doc: Id, node: Id }, exact),
+  run(documents, { doc, node }) {
+    const tree = treeDocOf(documents, doc)?.nodes;
+    const stored = nodeIn(documents, doc, node);
+    if (!tree || !stored) return gone('The box', doc);
+    if (stored.kind !== 'element') return refuse('Only an element can be taken from around.', doc);
+    const { parent, slot } = stored.place;
+    if (parent === null) return refuse('Everything stands in this: it stays.', doc);
+    const children = childrenOf(tree);
+    const beside = children.of(parent, slot);
+    const after = beside[beside.indexOf(node) + 1];
+    const end = after === undefined ? null : tree[after]!.place.order;
+    const changes: Change[] = [];
+    let order = stored.place.order;
+    for (const [i, child] of children.of(node).entries()) {
+      // The first takes the place of the box itself.
+      if (i > 0) order = orderBetween(order, end);
+      const place: Place = { parent, ...(slot === undefined ? {} : { slot }), order };
+      changes.push(...changeTo(documents, doc, ['nodes', child, 'place'], place));
+    }
+    return [...changes, ...changeTo(documents, doc, ['nodes', node], undefined)];
+  },
+  says: (documents, { doc, node }) =>
+    `took ${named(documents, doc, node)} from around what is in it`,
+});

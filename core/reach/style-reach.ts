@@ -1,0 +1,74 @@
+import { allOf, own, pointer, type DocId, type Documents } from '../model';
+import type { Reach } from './reach';
+
+/** Whom a token reaches, directly and through the tokens that are made from it. */
+export interface TokenReach {
+  /** In how many declarations it stands. */
+  readonly declarations: number;
+  /** The tokens that are made from it. */
+  readonly tokens: readonly string[];
+  readonly pages: readonly DocId[];
+}
+
+/** Whom a token reaches. */
+export function reachOfToken(documents: Documents, reach: Reach, token: string): TokenReach {
+  const made = tokensMadeFrom(documents, token);
+  const pages = new Set<DocId>();
+  let declarations = 0;
+  for (const id of [token, ...made])
+    for (const { from } of reach.usesOf(pointer('tokens', id))) {
+      if (from === documents.tokens.id) continue;
+      declarations += 1;
+      // What every page is written with, a tag's style above all, reaches them all.
+      const all = from === documents.tags.id;
+      const reached = all
+        ? allOf(documents, 'page').map((page) => page.id)
+        : reach.answer(from).pages;
+      for (const page of reached) pages.add(page);
+    }
+  return { declarations, tokens: made, pages: [...pages] };
+}
+
+/** The tokens that are made from one, directly or through others, also where only a theme makes them so. */
+export function tokensMadeFrom(documents: Documents, token: string): string[] {
+  const { tokens, themes = {} } = documents.tokens;
+  const found = new Set<string>();
+  const names = (id: string, other: string) =>
+    [own(tokens, id)?.value, ...Object.values(themes).map(({ values }) => own(values, id))].some(
+      (value) =>
+        Object.values(value?.refs ?? {}).some((ref) => 'token' in ref && ref.token === other),
+    );
+  for (const open = [token]; open.length > 0;) {
+    const at = open.pop()!;
+    for (const id in tokens)
+      if (!found.has(id) && id !== token && names(id, at)) {
+        found.add(id);
+        open.push(id);
+      }
+  }
+  return [...found];
+}
+
+/** How many elements on how many pages have a shared style on. */
+export function reachOfStyle(
+  reach: Reach,
+  style: string,
+): { readonly elements: number; readonly pages: number } {
+  const elements = reach
+    .usesOf(style)
+    .filter(({ kind }) => kind === 'styles')
+    .reduce((sum, { from }) => sum + reach.standing(from), 0);
+  return { elements, pages: reach.answer(style).pages.length };
+}
+
+/** The shared styles that nothing has on, and that modify none that something has: what can go together. */
+export function unusedStyles(documents: Documents, reach: Reach): string[] {
+  const isWorn = (id: string) => reach.usesOf(id).some(({ kind }) => kind === 'styles');
+  const styles = allOf(documents, 'style');
+  return styles
+    .filter(
+      ({ id }) =>
+        !isWorn(id) && !styles.some(({ base, id: other }) => base === id && isWorn(other)),
+    )
+    .map(({ id }) => id);
+}

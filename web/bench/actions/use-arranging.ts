@@ -1,0 +1,125 @@
+import { newId } from '@sormet/core/model';
+import { isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { keyFor } from '../../store/keymap';
+import { useApp, useAppDispatch } from '../../store/store';
+import type { Selected } from '../use-selected';
+import type { BenchAction } from './bench-action';
+
+type Declarations = Readonly<Record<string, string>>;
+
+/** Ways of arranging, each as what it declares of what is selected, and of what that stands in. */
+const WAYS: readonly {
+  readonly label: string;
+  readonly declares: Declarations;
+  readonly around?: Declarations;
+}[] = [
+  { label: 'stack', declares: { display: 'flex', 'flex-direction': 'column' } },
+  { label: 'row', declares: { display: 'flex', 'flex-direction': 'row', 'flex-wrap': 'wrap' } },
+  {
+    label: 'grid',
+    declares: {
+      display: 'grid',
+      'grid-template-columns': 'repeat(auto-fit,minmax(min(100%,16rem),1fr))',
+    },
+  },
+  {
+    label: 'take the room there is',
+    declares: { 'flex-grow': '1', 'flex-basis': '0%', 'align-self': 'stretch', width: '100%' },
+  },
+  {
+    label: 'take only the room it needs',
+    declares: {
+      'flex-grow': '0',
+      'flex-basis': 'auto',
+      'align-self': 'start',
+      width: 'fit-content',
+    },
+  },
+  {
+    label: 'pin to the edges around',
+    declares: { position: 'absolute', top: '0', right: '0', bottom: '0', left: '0' },
+    around: { position: 'relative' },
+  },
+  {
+    label: 'veil over a picture',
+    declares: { 'background-image': 'linear-gradient(#0000,#000b)' },
+  },
+  { label: 'ratio 16 to 9', declares: { 'aspect-ratio': '16/9', 'object-fit': 'cover' } },
+  { label: 'square', declares: { 'aspect-ratio': '1', 'object-fit': 'cover' } },
+  { label: 'first of those beside it', declares: { order: '-1' } },
+  { label: 'last of those beside it', declares: { order: '1' } },
+];
+
+/** Arranges what is selected, one thing or several, each way in one step. */
+export function useArranging(selected: Selected | undefined): BenchAction[] {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const { keymap, width } = useApp(({ bench }) => bench);
+  if (!selected) return [];
+  const { doc, id, all, node } = selected;
+  const styled = node.kind === 'element' || node.kind === 'instance';
+  const arrange = (declares: Declarations, around: Declarations = {}) => {
+    // One group: the whole of it is one step to take back.
+    const group = `arrange ${newId()}`;
+    const give = (nodes: string[], declarations: Declarations) => {
+      for (const [property, css] of Object.entries(declarations))
+        sync.edit(
+          { name: 'declare', args: { doc: doc.id, nodes, property, width, css } },
+          { group },
+        );
+    };
+    give([...all], declares);
+    const parents = [...new Set(all.map((each) => doc.nodes[each]?.place.parent))].filter(
+      (each): each is string =>
+        typeof each === 'string' && ['element', 'instance'].includes(doc.nodes[each]?.kind ?? ''),
+    );
+    if (parents.length > 0) give(parents, around);
+  };
+  const attempt = (edit: NamedEdit, then: () => void) => {
+    const tried = runEdit(documents, edit);
+    if (isRefusal(tried)) dispatch(benchActions.notice(tried.refused));
+    else if (sync.edit(edit)) then();
+  };
+  const wrap = () => {
+    const box = newId();
+    attempt({ name: 'wrap', args: { doc: doc.id, nodes: [...all], box, tag: 'div' } }, () =>
+      dispatch(benchActions.select({ doc: doc.id, nodes: [box] })),
+    );
+  };
+  const unwrap = () => {
+    const { parent } = node.place;
+    attempt({ name: 'unwrap', args: { doc: doc.id, node: id } }, () =>
+      dispatch(benchActions.select(parent === null ? null : { doc: doc.id, nodes: [parent] })),
+    );
+  };
+  const key = (does: 'wrap' | 'unwrap') => (keymap.on ? keyFor(keymap, does) : '');
+  return [
+    {
+      label: all.length > 1 ? 'wrap them in one box' : 'wrap in a box',
+      about: 'moving',
+      does: 'wrap',
+      key: key('wrap'),
+      offered: !selected.isRoot,
+      run: wrap,
+    },
+    {
+      label: 'unwrap: take the box away',
+      about: 'moving',
+      does: 'unwrap',
+      key: key('unwrap'),
+      offered: node.kind === 'element' && !selected.isRoot && all.length === 1,
+      run: unwrap,
+    },
+    ...WAYS.map(({ label, declares, around }): BenchAction => ({
+      label: `arrange: ${label}`,
+      about: 'moving',
+      under: 'arrange:',
+      key: '',
+      offered: styled,
+      run: () => arrange(declares, around),
+    })),
+  ];
+}

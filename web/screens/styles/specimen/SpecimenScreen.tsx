@@ -1,0 +1,309 @@
+import { useEffect, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { createPortal } from 'react-dom';
+import { Button } from 'antd';
+import { nodeIn, rootOf, treeDocOf, type Documents, type TreeDoc } from '@sormet/core/model';
+import {
+  build,
+  rulesOf,
+  addressOf,
+  type Built,
+  type Resolved,
+  type ResolvedElement,
+} from '@sormet/core/resolve';
+import { SPECIMEN, specimenOf, type Stands } from '@sormet/core/specimen';
+import { StyleLedger } from '../../../bench/ledger/style/StyleLedger';
+import { useRuleWords } from '../../../bench/ledger/style/rule-words';
+import { litRule } from '../../../bench/ledger/style/lit-rule';
+import type { Selected } from '../../../bench/use-selected';
+import { count } from '../../../bench/words';
+import { CanvasCss, HELD } from '../../../canvas/canvas-css';
+import { Draw } from '../../../canvas/draw';
+import { Registry } from '../../../canvas/registry';
+import { ruleKey, selectorOfRule } from '../../../canvas/rule-key';
+import { useFrame } from '../../../canvas/use-frame';
+import { useDerived } from '../../../site/SiteProvider';
+import { benchActions } from '../../../store/bench-slice';
+import { useApp, useAppDispatch } from '../../../store/store';
+import { TokenRow } from '../tokens/TokenRow';
+import '../../../bench/ledger/Ledger.css';
+import './SpecimenScreen.css';
+
+/** At which width the specimen is drawn, in CSS px. */
+const DRAWN = 1200;
+
+/**
+ * Everything the look of the site is made of, in each theme: whatever is pressed has its rule lit below, and is edited
+ * there, with whom it reaches beside it.
+ */
+export function SpecimenScreen(): ReactNode {
+  const { documents, data, linker } = useDerived();
+  const dispatch = useAppDispatch();
+  const { page, stands } = useMemo(() => specimenOf(documents), [documents]);
+  const all = useMemo(() => documents.with(page), [documents, page]);
+  const before = useRef<Built | undefined>(undefined);
+  const built = useMemo(() => {
+    before.current = build(linker.link(all, SPECIMEN), data, undefined, before.current);
+    return before.current;
+  }, [all, data, linker]);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const element = useMemo(
+    () => (chosen === null ? undefined : elementAt(built.root, chosen)),
+    [built, chosen],
+  );
+  useEffect(() => {
+    dispatch(benchActions.leave());
+    dispatch(benchActions.setTab('style'));
+  }, [dispatch]);
+  const frame = useRef<HTMLIFrameElement | null>(null);
+  const choose = (found: ResolvedElement) => {
+    setChosen(addressOf(found));
+    dispatch(benchActions.holdState(null));
+    const what = standsOf(found, built, stands);
+    const rule =
+      what?.is === 'style'
+        ? rulesOf(found, all, all.tags).find(
+            ({ origin }) => origin.is === 'shared' && origin.doc === what.style,
+          )
+        : undefined;
+    dispatch(benchActions.light(rule ? ruleKey(rule.origin) : null));
+  };
+  return (
+    <div className="specimen">
+      <div className="specimen-sheet">
+        <Sheet
+          documents={all}
+          built={built}
+          stands={stands}
+          chosen={element}
+          frame={frame}
+          onChoose={choose}
+        />
+      </div>
+      <section
+        className={element ? 'specimen-ledger' : 'specimen-ledger is-empty'}
+        aria-label="What is pressed"
+      >
+        {element ? (
+          <Below documents={all} built={built} element={element} stands={stands} />
+        ) : (
+          <p className="ledger-empty">
+            Press anything on the sheet: the rule that makes it look so stands here, with whom it
+            reaches.{' '}
+            <Button size="small" onClick={() => frame.current?.contentWindow?.print()}>
+              Print it as a style guide
+            </Button>
+          </p>
+        )}
+      </section>
+    </div>
+  );
+}
+
+function Sheet({
+  documents,
+  built,
+  stands,
+  chosen,
+  frame: given,
+  onChoose,
+}: {
+  documents: Documents;
+  built: Built;
+  stands: ReadonlyMap<string, Stands>;
+  chosen: ResolvedElement | undefined;
+  frame: React.RefObject<HTMLIFrameElement | null>;
+  onChoose: (element: ResolvedElement) => void;
+}): ReactNode {
+  const registry = useMemo(() => new Registry(), []);
+  const styles = useMemo(() => new CanvasCss(), []);
+  const css = useMemo(() => styles.of(documents, built.linked), [styles, documents, built]);
+  const { language } = documents.site;
+  const { frame, body, onLoad, height } = useFrame({ css, language, built, width: DRAWN });
+  const lit = useApp((state) => state.bench.lit);
+  useEffect(() => {
+    given.current = frame.current;
+  }, [given, frame, body]);
+  useLayoutEffect(() => {
+    if (!body) return;
+    const visit = (node: Resolved): void => {
+      if (node.kind === 'text') return;
+      const what = stands.get(node.from.id);
+      if (node.kind === 'element' && what?.is === 'style' && what.held)
+        for (const each of registry.elementsOf(node)) each.setAttribute(HELD, what.held.slice(1));
+      node.children.forEach(visit);
+    };
+    if (built.root) visit(built.root);
+  }, [body, built, registry, stands]);
+  const rects = (selector: string | undefined) =>
+    body && selector
+      ? [...body.querySelectorAll(selector)]
+          .slice(0, 200)
+          .map((each) => each.getBoundingClientRect())
+      : [];
+  const reached = lit === null ? [] : rects(selectorOfRule(lit));
+  const own = chosen && registry.rectOf(chosen);
+  return (
+    <div className="specimen-paper" style={{ width: DRAWN, height }}>
+      <iframe
+        ref={frame}
+        src="/canvas"
+        title="The specimen"
+        tabIndex={-1}
+        onLoad={onLoad}
+        style={{ width: DRAWN, height }}
+      />
+      {body && built.root
+        ? createPortal(<Draw node={built.root} registry={registry} />, body)
+        : null}
+      <div
+        className="specimen-over"
+        role="group"
+        tabIndex={0}
+        aria-label="The sheet. Arrow keys walk what stands on it."
+        onClick={({ clientX, clientY }) => {
+          const rect = frame.current!.getBoundingClientRect();
+          const at = frame.current!.contentDocument!.elementFromPoint(
+            clientX - rect.left,
+            clientY - rect.top,
+          );
+          const found = registry.at(at);
+          if (found) onChoose(found);
+        }}
+        onKeyDown={(event) => {
+          const step = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
+          if (!step) return;
+          event.preventDefault();
+          const parts = partsOf(built, stands);
+          const now = chosen ? parts.findIndex((each) => each === chosen) : -1;
+          const next = parts[Math.min(parts.length - 1, Math.max(0, now + step))];
+          if (!next) return;
+          onChoose(next);
+          registry.elementsOf(next)[0]?.scrollIntoView({ block: 'nearest' });
+        }}
+      >
+        {reached.map(({ left, top, width, height: high }, i) => (
+          <span key={i} className="mark mark-reached" style={{ left, top, width, height: high }} />
+        ))}
+        {own ? (
+          <span
+            className="mark mark-plain"
+            style={{ left: own.left, top: own.top, width: own.width, height: own.height }}
+          />
+        ) : null}
+      </div>
+    </div>
+  );
+}
+
+/** What is pressed, to be edited: a token in its row, anything else by its rules. */
+function Below({
+  documents,
+  built,
+  element,
+  stands,
+}: {
+  documents: Documents;
+  built: Built;
+  element: ResolvedElement;
+  stands: ReadonlyMap<string, Stands>;
+}): ReactNode {
+  const lit = useApp((state) => state.bench.lit);
+  const what = standsOf(element, built, stands);
+  const selected = selectedFor(documents, built, element);
+  const words = useRuleWords(selected);
+  const { tokens, themes = {} } = documents.tokens;
+  if (what?.is === 'token' && tokens[what.token])
+    return (
+      <table className="screen-table tokens-table" aria-label="The token">
+        <tbody>
+          <TokenRow
+            id={what.token}
+            token={tokens[what.token]!}
+            themes={Object.entries(themes)}
+            head={null}
+          />
+        </tbody>
+      </table>
+    );
+  if (!selected) return <p className="ledger-empty">What was pressed is not there any more.</p>;
+  const rule = litRule(selected, lit);
+  return (
+    <>
+      <div className="sentence edge-plain">
+        <span className="sentence-words">
+          {rule ? (
+            <>
+              You are styling <b>{words.word(rule.origin)}</b>:{' '}
+              {count(words.reach(rule.origin), 'element')} on{' '}
+              {count(words.pages(rule.origin), 'page')}.
+            </>
+          ) : null}
+        </span>
+      </div>
+      <StyleLedger key={selected.id} selected={selected} />
+    </>
+  );
+}
+
+/** A pressed element as the ledger of styles takes it: its rules but those that only the sheet itself has. */
+function selectedFor(
+  documents: Documents,
+  built: Built,
+  element: ResolvedElement,
+): Selected | undefined {
+  const { doc: id } = element.scope.within;
+  const doc: TreeDoc | undefined = treeDocOf(documents, id);
+  const node = doc && nodeIn(documents, id, element.from.id);
+  if (!doc || !node) return undefined;
+  const rules = rulesOf(element, documents, documents.tags).filter(
+    ({ origin }) => !('doc' in origin && origin.doc === SPECIMEN),
+  );
+  return {
+    doc,
+    id: element.from.id,
+    node,
+    isRoot: rootOf(doc.nodes) === element.from.id,
+    slot: undefined,
+    component: undefined,
+    resolved: element,
+    entry: undefined,
+    built,
+    element,
+    rules,
+    count: 1,
+    all: [element.from.id],
+  };
+}
+
+function standsOf(
+  element: ResolvedElement,
+  built: Built,
+  stands: ReadonlyMap<string, Stands>,
+): Stands | undefined {
+  return element.scope.within.doc === built.linked.doc ? stands.get(element.from.id) : undefined;
+}
+
+function elementAt(
+  node: Resolved | null | undefined,
+  address: string,
+): ResolvedElement | undefined {
+  if (!node || node.kind === 'text') return undefined;
+  if (node.kind === 'element' && addressOf(node) === address) return node;
+  for (const child of node.children) {
+    const found = elementAt(child, address);
+    if (found) return found;
+  }
+  return undefined;
+}
+
+/** Everything on the sheet that stands for something, in its order. */
+function partsOf(built: Built, stands: ReadonlyMap<string, Stands>): ResolvedElement[] {
+  const found: ResolvedElement[] = [];
+  const visit = (node: Resolved): void => {
+    if (node.kind === 'text') return;
+    if (node.kind === 'element' && standsOf(node, built, stands)) found.push(node);
+    node.children.forEach(visit);
+  };
+  if (built.root) visit(built.root);
+  return found;
+}

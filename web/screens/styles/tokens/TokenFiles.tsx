@@ -1,0 +1,127 @@
+import { useRef, useState, type ReactNode } from 'react';
+import { Button } from 'antd';
+import { readTokens, tokensToTake, writeTokens, type ToTake } from '@sormet/core/format';
+import { newId, pointer, type Finding, type Json } from '@sormet/core/model';
+import { count } from '../../../bench/words';
+import { Dialog } from '../../../site/Dialog';
+import { useDerived, useSync } from '../../../site/SiteProvider';
+
+/** The largest file of tokens that is read, in bytes. */
+const LARGEST = 2_000_000;
+
+type Outcome =
+  | { readonly is: 'wrong'; readonly findings: readonly Finding[] }
+  | { readonly is: 'ready'; readonly take: ToTake };
+
+/** Tokens out into a file of the Design Tokens Community Group's format, and in from one: all of it or nothing. */
+export function TokenFiles(): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const field = useRef<HTMLInputElement>(null);
+  const [outcome, setOutcome] = useState<Outcome | null>(null);
+  const save = () => {
+    const text = JSON.stringify(writeTokens(documents.tokens), null, 2);
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+    link.download = `${documents.site.slug}.tokens.json`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+  const wrong = (path: string, reason: string) =>
+    setOutcome({ is: 'wrong', findings: [{ path, reason }] });
+  const open = async (file: File) => {
+    if (file.size > LARGEST) return wrong('', 'a file of tokens has at most 2 MB');
+    let json: Json;
+    try {
+      json = JSON.parse(await file.text()) as Json;
+    } catch (error) {
+      return wrong('', `is no JSON: ${(error as Error).message}`);
+    }
+    const read = readTokens(json);
+    if (!read.ok) return setOutcome({ is: 'wrong', findings: read.findings });
+    const take = tokensToTake(documents.tokens, read.tokens, newId);
+    if ('refused' in take) return wrong(pointer(...take.path), take.refused);
+    setOutcome({ is: 'ready', take });
+  };
+  return (
+    <>
+      <Button size="small" onClick={save}>
+        Save as a file
+      </Button>
+      <Button size="small" onClick={() => field.current?.click()}>
+        Take a file in …
+      </Button>
+      <input
+        ref={field}
+        type="file"
+        hidden
+        accept=".json,.tokens,application/json,application/design-tokens+json"
+        aria-label="A file of tokens"
+        onChange={({ target }) => {
+          const [file] = target.files ?? [];
+          if (file) void open(file);
+          target.value = '';
+        }}
+      />
+      {outcome?.is === 'wrong' ? (
+        <Dialog
+          open
+          title="Nothing was taken in"
+          okText="Understood"
+          cancelButtonProps={{ hidden: true }}
+          onOk={() => setOutcome(null)}
+          onCancel={() => setOutcome(null)}
+        >
+          <ul className="token-findings">
+            {outcome.findings.slice(0, 30).map(({ path, reason }, i) => (
+              <li key={i}>
+                <code>{path || 'the file'}</code> {reason}
+              </li>
+            ))}
+          </ul>
+          {outcome.findings.length > 30 ? `and ${outcome.findings.length - 30} more` : null}
+        </Dialog>
+      ) : null}
+      {outcome?.is === 'ready' ? (
+        <Taking
+          take={outcome.take}
+          onTake={() => {
+            const { tokens, themes } = outcome.take;
+            if (sync.edit({ name: 'takeTokens', args: { tokens, themes } })) setOutcome(null);
+          }}
+          onClose={() => setOutcome(null)}
+        />
+      ) : null}
+    </>
+  );
+}
+
+/** What would come in and what of the site would change, before it does. */
+function Taking({
+  take: { tokens, changed },
+  onTake,
+  onClose,
+}: {
+  take: ToTake;
+  onTake: () => void;
+  onClose: () => void;
+}): ReactNode {
+  const { documents } = useDerived();
+  const fresh = Object.keys(tokens).filter((id) => !Object.hasOwn(documents.tokens.tokens, id));
+  return (
+    <Dialog
+      open
+      title="Take the tokens in"
+      okText="Take them in"
+      cancelText="Leave it"
+      onOk={onTake}
+      onCancel={onClose}
+    >
+      <p>
+        {count(fresh.length, 'token')} new, {count(changed.length, 'token')} changed,{' '}
+        {Object.keys(tokens).length - fresh.length - changed.length} the same.
+      </p>
+      {changed.length > 0 ? <p>Changed: {changed.join(', ')}.</p> : null}
+    </Dialog>
+  );
+}
