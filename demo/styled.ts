@@ -1,46 +1,13 @@
-import { own, type Block, type State } from '@sormet/core/model';
-import {
-  declarationKey,
-  expand,
-  readValue,
-  refsIn,
-  withParts,
-  type Width,
-} from '@sormet/core/style';
+import type { Block } from '@sormet/core/model';
+import { readBlock } from '@sormet/core/style';
 import { tokens } from './tokens';
 
 type Declarations = Readonly<Record<string, string>>;
 
-/**
- * A block of declarations as people write them, shorthands and names of tokens (in braces) allowed.
- * @param others what is otherwise at a width or in a state, by that
- */
+/** A block of declarations with the tokens of the demo by their names in braces. */
 export function styled(
   base: Declarations,
   others: Readonly<Record<string, Declarations>> = {},
 ): Block {
-  const block: Block = {};
-  const add = (declarations: Declarations, width: Width, state: State | undefined) => {
-    for (const [property, typed] of Object.entries(declarations)) {
-      const read = readValue(property, typed, tokens.tokens);
-      if (!read.ok) throw new Error(`${property}: ${typed}: ${read.reason}`);
-      const refs = Object.fromEntries(
-        Object.entries(read.tokens).map(([name, token]) => [
-          name,
-          { token, type: own(tokens.tokens, token)!.type },
-        ]),
-      );
-      const expanded = expand(property, read.css, refs);
-      if (!expanded.ok) throw new Error(`${property}: ${typed}: ${expanded.reason}`);
-      for (const [longhand, css] of Object.entries(expanded.longhands)) {
-        const used = refsIn(css, withParts(refs));
-        block[declarationKey(longhand, width, state)] = used ? { css, refs: used } : { css };
-      }
-    }
-  };
-  add(base, 'base', undefined);
-  for (const [where, declarations] of Object.entries(others))
-    if (where.startsWith(':')) add(declarations, 'base', where as State);
-    else add(declarations, where, undefined);
-  return block;
+  return readBlock(tokens.tokens, base, others);
 }

@@ -273,6 +273,17 @@ test.describe('at the bench', () => {
       v: () =>
         expect(page.getByRole('tab', { name: 'Values' })).toHaveAttribute('aria-selected', 'true'),
       e: () => expect(bench.sentence).toContainText('Controls are exposed in a definition'),
+      d: async () => {
+        const line = page.getByRole('combobox', { name: 'Declare line' });
+        await expect(line).toBeFocused();
+        await press('Escape');
+        await expect(line).not.toBeFocused();
+      },
+      w: () => expect(page.locator('.outline-row.selected')).toHaveText(/^Box/),
+      u: async () => {
+        await expect(page.locator('.outline-row.selected')).not.toHaveText(/^Box/);
+        await expect(page.locator('.outline-row', { hasText: /^Box/ })).toHaveCount(0);
+      },
       p: async () => {
         await expect(page.locator('.preview-frame')).toBeVisible();
         await press('p');
@@ -287,7 +298,7 @@ test.describe('at the bench', () => {
     await press('Escape');
     await expect(dialog('Keys')).toBeHidden();
     // One right after the other: a dialog that has just been closed is no longer in the way.
-    for (const key of '? g x z m , . ] [ o l s h v e b p'.split(' ')) {
+    for (const key of '? g x z m , . ] [ o l s h v e b d w u p'.split(' ')) {
       await press(key);
       await tries[key]!();
       tried.add(key);

@@ -71,7 +71,7 @@ export class BenchHand {
 
   /** The cell of a property at a width, unfolded where it is among those that do not apply yet. */
   async styleCell(property: string, width = 'base'): Promise<Locator> {
-    const cell = this.page.getByRole('textbox', { name: `${property}, ${width}`, exact: true });
+    const cell = this.page.getByRole('combobox', { name: `${property}, ${width}`, exact: true });
     const folded = this.page.locator('.more-rows[aria-expanded=false]');
     await expect(folded.or(cell).first()).toBeVisible();
     while ((await cell.count()) === 0) await folded.first().click();

@@ -58,6 +58,7 @@ test('the main job by the keyboard alone: placed, written, declared, made reusab
   const heading = bench.canvas.getByText('By keys alone');
   await expect(heading).toBeVisible();
   await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
   await expect(bench.sentence).toContainText('Heading');
   await page.keyboard.press('s');
   await tabTo(page, /font-size, base/, 200);
@@ -65,6 +66,7 @@ test('the main job by the keyboard alone: placed, written, declared, made reusab
   await page.keyboard.press('Enter');
   await expect(heading).toHaveCSS('font-size', '48px');
   await page.keyboard.press('Escape');
+  await page.keyboard.press('ArrowLeft');
   await page.keyboard.press('ArrowLeft');
   await expect(bench.sentence).toContainText('Words');
   await page.keyboard.press('m');

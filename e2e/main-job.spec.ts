@@ -76,7 +76,7 @@ test('one section is made reusable, exposed, bound and published', async ({ page
     await bench.tab('Values');
     await expect(sentence).toHaveAttribute('data-edge', 'definition');
     const groups = page.locator('.ledger th.ledger-group');
-    await expect(groups).toHaveText(['Words', 'Heading', 'Text', 'Button', 'Picture']);
+    await expect(groups).toHaveText(['Columns', 'Words', 'Heading', 'Text', 'Button', 'Picture']);
     for (const label of [
       'Heading text',
       'Text',
@@ -196,7 +196,7 @@ test('one section is made reusable, exposed, bound and published', async ({ page
     await page.locator('.outline-row.is-picture').click();
     await page.keyboard.press('Alt+ArrowUp');
     await page.keyboard.press(']');
-    await expect(shed.locator(':scope > *').first()).toHaveJSProperty('tagName', 'IMG');
+    await expect(shed.locator(':scope > div > *').first()).toHaveJSProperty('tagName', 'IMG');
     await expect(shed.locator('h2')).toHaveText('Kettlewick');
     await bench.go('go /about');
     const about = canvas.locator('main > section').last();

@@ -1,4 +1,5 @@
 export { Clip, clipOf, readClip, topmost, wordsOf } from './clip/clip';
+export { clashesOf, type Choice, type Choices, type Clash } from './clip/clashes';
 export { fitClip, type Fitted } from './clip/fit';
 export * from './changes';
 export * from './control';
@@ -7,7 +8,9 @@ export * from './edits';
 export * from './names';
 export * from './soundness/references';
 export * from './soundness/soundness';
+export * from './branches';
 export * from './starters';
+export { ReadyStyles } from './ready/ready-styles';
 export { EDIT_ID_PATTERN } from './upkeep/revert';
 export { movesTo, stepMoves, type Move, type Step } from './tree/moves';
 export { placeInto } from './tree/places';

@@ -10,3 +10,4 @@ export * from './reading/property-names';
 export * from './reading/read-value';
 export * from './reading/declare-line';
 export * from './filled';
+export * from './reading/read-block';

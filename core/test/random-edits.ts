@@ -16,6 +16,7 @@ import {
   type EditName,
   type NamedEdit,
   type Past,
+  type Started,
 } from '../edit';
 import {
   allOf,
@@ -71,6 +72,11 @@ const DECLARATIONS: readonly [string, string][] = [
   ['border', '1px solid red'],
 ];
 const WIDTHS = ['base', 'w960', 'w600', 'w900'];
+
+/** A branch that needs no styles of its own. */
+function alone(branch: Branch): Started {
+  return { branch, styles: [] };
+}
 
 /** One edit that was done in a run. */
 export interface DoneEdit {
@@ -238,8 +244,8 @@ class Chooser {
     return this.choices.of(['equals', 'equals', 'differs', 'contains'] as const)!;
   }
 
-  /** Something to place: a starter, an instance with what fills its slots, a repeat of a query. */
-  private branch(): Branch {
+  /** Something to place: a starter with its styles, an instance with what fills its slots, a repeat of a query. */
+  private started(): Started {
     const { choices, documents } = this;
     switch (choices.below(4)) {
       case 0: {
@@ -247,8 +253,11 @@ class Chooser {
         if (!component) break;
         const [slot] = Object.keys(component.slots).sort();
         return slot === undefined
-          ? { component: component.id }
-          : { component: component.id, slots: { [slot]: [{ tag: 'p', text: 'In a slot' }] } };
+          ? alone({ component: component.id })
+          : alone({
+              component: component.id,
+              slots: { [slot]: [{ tag: 'p', text: 'In a slot' }] },
+            });
       }
       case 1: {
         const type = choices.of(allOf(documents, 'type'))!;
@@ -260,7 +269,7 @@ class Chooser {
         const equals = this.doc.kind === 'page' ? this.bound(ENTRY, this.doc) : undefined;
         const id = this.id();
         const read = (path: string[]): Source => ({ is: 'field', from: { repeat: id }, path });
-        return {
+        return alone({
           tag: 'div',
           children: [
             {
@@ -284,10 +293,10 @@ class Chooser {
               slots: { none: [{ tag: 'p', text: 'None' }] },
             },
           ],
-        };
+        });
       }
     }
-    return choices.of(STARTERS)!.branch();
+    return choices.of(STARTERS)!.make(documents, this.id);
   }
 
   /** A part of what a repeat asks for, or `null` to take it away. */
@@ -378,8 +387,9 @@ class Chooser {
     const { choices, documents, doc, id, step } = this;
     switch (name) {
       case 'place': {
-        const { root, nodes } = plant(this.branch(), this.place(), id);
-        return { name, args: { doc: doc.id, root, nodes } };
+        const { branch, styles } = this.started();
+        const { root, nodes } = plant(branch, this.place(), id);
+        return { name, args: { doc: doc.id, root, nodes, styles: [...styles] } };
       }
       case 'paste': {
         // From any document to any place of another, with whatever does not fit there.
@@ -389,8 +399,11 @@ class Chooser {
         const place = this.place();
         const fitted = clip && fitClip(documents, clip, doc.id, place, id);
         if (!fitted || fitted.roots.length === 0) return undefined;
-        const { roots, nodes, bring } = fitted;
-        return { name, args: { doc: doc.id, roots: [...roots], nodes, bring: [...bring] } };
+        const { roots, nodes, bring, restyle, tokens } = fitted;
+        return {
+          name,
+          args: { doc: doc.id, roots: [...roots], nodes, bring: [...bring], restyle, tokens },
+        };
       }
       case 'move':
         return {

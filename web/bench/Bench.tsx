@@ -10,6 +10,8 @@ import { useMakeComponent } from './actions/MakeComponent';
 import { useBenchActions } from './actions/use-bench-actions';
 import { useBenchKeys } from './actions/use-bench-keys';
 import { Bar } from './Bar';
+import { Clashes } from './clip/Clashes';
+import { useClip } from './clip/use-clip';
 import { Dragging } from './Dragging';
 import { FirstNotes } from './FirstNotes';
 import { GoLine } from './go-line/GoLine';
@@ -60,10 +62,12 @@ function WithinBench(): ReactNode {
   const other = beside ? docOf(documents, 'component', beside) : undefined;
   const definition = other?.id === id ? undefined : other;
   const outlined = definition && selection?.doc === definition.id ? definition : doc;
+  const clip = useClip(outlined?.id ?? id, selected);
   const actions = useBenchActions(outlined?.id ?? id, selected, {
     onEntry,
     onPreview,
     onMakeComponent: makeComponent.ask,
+    clip: clip.actions,
     onBeside,
   });
   useBenchKeys(selected, actions);
@@ -112,6 +116,14 @@ function WithinBench(): ReactNode {
       <FirstNotes />
       <SelectionSaid selected={selected} />
       {makeComponent.dialog}
+      {clip.asking ? (
+        <Clashes
+          clip={clip.asking.clip}
+          clashes={clip.asking.clashes}
+          onDecide={clip.asking.decide}
+          onClose={clip.asking.close}
+        />
+      ) : null}
     </div>
   );
 }

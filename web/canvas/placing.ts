@@ -9,7 +9,14 @@ import {
   type Slot,
   type Tree,
 } from '@sormet/core/model';
-import { doEdit, isRefusal, plant, STARTERS, type Branch, type NamedEdit } from '@sormet/core/edit';
+import {
+  doEdit,
+  isRefusal,
+  plant,
+  STARTERS,
+  type NamedEdit,
+  type Started,
+} from '@sormet/core/edit';
 import { useAppDispatch } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { placeholderPicture } from '../values/placeholder-picture';
@@ -29,12 +36,12 @@ export function idOf(placeable: Placeable): string {
   return placeable.is === 'starter' ? placeable.key : 'slot';
 }
 
-/** What a placeable puts into a tree. */
-function branchOf(placeable: Exclude<Placeable, { is: 'slot' }>): Branch {
-  if (placeable.is === 'component') return { component: placeable.id };
+/** What a placeable puts into a tree, with the shared styles that the site lacks for it. */
+function startedOf(documents: Documents, placeable: Exclude<Placeable, { is: 'slot' }>): Started {
+  if (placeable.is === 'component') return { branch: { component: placeable.id }, styles: [] };
   const starter = STARTERS.find(({ key }) => key === placeable.key);
   if (!starter) throw new Error(`There is nothing to begin from named ${placeable.key}.`);
-  return starter.branch();
+  return starter.make(documents);
 }
 
 /** A slot after those there are, with a name that none of them has. */
@@ -108,9 +115,16 @@ function placingEdit(
       }
     );
   }
-  const { root, nodes } = plant(branchOf(placeable), at, newId);
+  const { branch, styles } = startedOf(documents, placeable);
+  const { root, nodes } = plant(branch, at, newId);
   const filled = withPictures(nodes, placeholderPicture(documents));
-  return { edit: { name: 'place', args: { doc, root, nodes: filled } }, node: root };
+  return {
+    edit: {
+      name: 'place',
+      args: { doc, root, nodes: filled, ...(styles.length > 0 ? { styles: [...styles] } : {}) },
+    },
+    node: root,
+  };
 }
 
 /** Why something may not stand at a place; nothing where it may. */

@@ -38,8 +38,8 @@ export interface BenchState {
   readonly lit: string | null;
   /** The state that is styled, and in which the canvas holds what is selected; rest without one. */
   readonly state: State | null;
-  /** Counts how often it was asked for the line that declares. */
-  readonly declareAsked: number;
+  /** Whether it was asked for the line that declares, and that has not got the focus yet. */
+  readonly declareAsked: boolean;
   readonly folded: { readonly left: boolean; readonly ledger: boolean };
   /** How the bench is laid out; `null` where the window decides. */
   readonly layout: Layout;
@@ -68,7 +68,7 @@ const initialState: BenchState = {
   tab: 'values',
   lit: null,
   state: null,
-  declareAsked: 0,
+  declareAsked: false,
   folded: { left: false, ledger: false },
   layout: { left: null, ledger: false },
   typeInto: null,
@@ -169,7 +169,10 @@ export const benchSlice = createSlice({
     askDeclare(state) {
       state.tab = 'style';
       state.folded.ledger = false;
-      state.declareAsked += 1;
+      state.declareAsked = true;
+    },
+    declareAnswered(state) {
+      state.declareAsked = false;
     },
     fold(state, { payload }: PayloadAction<keyof BenchState['folded']>) {
       state.folded[payload] = !state.folded[payload];

@@ -27,6 +27,7 @@ import {
   type NodeId,
   type TreeNode,
 } from '../../model';
+import { keyParts } from '../../style';
 
 const Id = Type.String({ pattern: ID_PATTERN });
 const exact = { additionalProperties: false };
@@ -54,6 +55,8 @@ export const Clip = Type.Object(
     around: Type.Record(Id, Id, exact),
     widths: byId(Type.Object({ max: Type.Integer() }, exact)),
     tokens: TokensDoc.properties.tokens,
+    /** The themes that begin somewhere in it, by name: what a theme does each site says itself. */
+    themes: byId(Type.Object({ name: Type.String() }, exact)),
     styles: byId(StyleDoc),
     /** The definitions of what was placed, with those that they place. */
     components: byId(ComponentDoc),
@@ -133,7 +136,15 @@ export function clipOf(
 
 type Found = Pick<
   Clip,
-  'widths' | 'tokens' | 'styles' | 'components' | 'assets' | 'types' | 'entryNames' | 'pages'
+  | 'widths'
+  | 'tokens'
+  | 'themes'
+  | 'styles'
+  | 'components'
+  | 'assets'
+  | 'types'
+  | 'entryNames'
+  | 'pages'
 >;
 
 /** Everything that nodes name, gathered once each. */
@@ -141,6 +152,7 @@ class Gathering {
   readonly found: Found = {
     widths: {},
     tokens: {},
+    themes: {},
     styles: {},
     components: {},
     assets: {},
@@ -157,6 +169,8 @@ class Gathering {
     if (node.kind === 'element' || node.kind === 'instance') {
       this.block(node.style);
       for (const style in node.shared) this.style(style);
+      const theme = own(this.documents.tokens.themes ?? {}, node.theme ?? '');
+      if (theme) this.found.themes[node.theme!] = { name: theme.name };
     }
     const type = node.kind === 'repeat' ? queriedType(node.query) : undefined;
     if (type !== undefined) this.type(type);
@@ -222,9 +236,9 @@ class Gathering {
   private block(block: Block): void {
     const { widths } = this.documents.site;
     for (const key in block) {
-      const width = key.split('@')[1];
-      const max = width === undefined ? undefined : own(widths, width)?.max;
-      if (width !== undefined && max !== undefined) this.found.widths[width] = { max };
+      const { width } = keyParts(key);
+      const max = own(widths, width)?.max;
+      if (max !== undefined) this.found.widths[width] = { max };
       this.refs(block[key]!.refs);
     }
   }

@@ -4,10 +4,12 @@ import {
   type Doc,
   docOf,
   type Documents,
+  isTheme,
   type Kind,
   own,
   type TypeSpec,
 } from '../../model';
+import type { Choices } from './clashes';
 import type { Clip } from './clip';
 
 /**
@@ -17,12 +19,15 @@ import type { Clip } from './clip';
 export class Counterparts {
   /** The ids that come along, by the ids they have in the clip. */
   readonly coming = new Map<string, string>();
+  /** The same of tokens. */
+  readonly comingTokens = new Map<string, string>();
   private readonly found = new Map<string, string | undefined>();
 
   constructor(
     private readonly documents: Documents,
     private readonly clip: Clip,
     private readonly makeId: () => string,
+    private readonly choices: Choices = {},
   ) {}
 
   component(id: string): string | undefined {
@@ -117,9 +122,21 @@ export class Counterparts {
 
   token(id: string): string | undefined {
     const { tokens } = this.documents.tokens;
+    if (own(this.choices, id) === 'both') {
+      let here = this.comingTokens.get(id);
+      if (here === undefined) this.comingTokens.set(id, (here = this.makeId()));
+      return here;
+    }
     if (own(tokens, id)) return id;
     const name = own(this.clip.tokens, id)?.name;
     return Object.keys(tokens).find((each) => tokens[each]!.name === name);
+  }
+
+  theme(id: string): string | undefined {
+    const { themes = {} } = this.documents.tokens;
+    if (isTheme(themes, id)) return id;
+    const name = own(this.clip.themes, id)?.name;
+    return Object.keys(themes).find((each) => themes[each]!.name === name);
   }
 
   width(id: string): string | undefined {
@@ -138,7 +155,8 @@ export class Counterparts {
 
   private of(kind: Kind, id: string, comesAlong: boolean, alike: () => Doc | undefined) {
     if (this.found.has(id)) return this.found.get(id);
-    const same = docOf(this.documents, kind, id) ?? alike();
+    const same =
+      own(this.choices, id) === 'both' ? undefined : (docOf(this.documents, kind, id) ?? alike());
     let here = same?.id;
     if (here === undefined && comesAlong) {
       here = this.documents.get(id) ? this.makeId() : id;

@@ -1,4 +1,5 @@
 import {
+  allOf,
   type Block,
   childrenOf,
   type ComponentDoc,
@@ -16,6 +17,7 @@ import {
   type Source,
   type StyleDoc,
   text,
+  type Token,
   type Tree,
   type TreeDoc,
   treeDocOf,
@@ -24,7 +26,9 @@ import {
   type TypeSpec,
   withDescendants,
 } from '../../model';
+import { declarationKey, filled, keyParts } from '../../style';
 import { emptyLiteral } from '../control';
+import type { Choices } from './clashes';
 import { type Clip } from './clip';
 import { Counterparts } from './counterparts';
 
@@ -35,6 +39,10 @@ export interface Fitted {
   readonly nodes: Tree;
   /** Definitions, shared styles and files that the site does not have yet. */
   readonly bring: readonly (Doc & { kind: 'component' | 'style' | 'asset' })[];
+  /** What shared styles of the site say from then on, where theirs was chosen in the place of ours. */
+  readonly restyle: Readonly<Record<string, Block>>;
+  /** Tokens of the site that are otherwise from then on, and new ones. */
+  readonly tokens: Readonly<Record<string, Token>>;
   readonly left: readonly string[];
 }
 
@@ -42,6 +50,7 @@ export interface Fitted {
  * What of a clip still means something where it is pasted: values stay; what is bound stays bound where the same can be
  * read; else it holds what it held. What the site does not know is left out and said.
  * @param makeId gives a new id at each call
+ * @param choices which is taken where two are called the same and look otherwise
  * @returns nothing when the place is not there
  */
 export function fitClip(
@@ -50,10 +59,11 @@ export function fitClip(
   doc: string,
   place: Place,
   makeId: () => string,
+  choices: Choices = {},
 ): Fitted | undefined {
   const target = treeDocOf(documents, doc);
   if (!target || place.parent === null || !own(target.nodes, place.parent)) return undefined;
-  return new Fitting(documents, clip, target, place, makeId).fitted();
+  return new Fitting(documents, clip, target, place, makeId, choices).fitted();
 }
 
 /** Where a source is read: in what was pasted, or in a definition that comes along and keeps its own. */
@@ -67,13 +77,14 @@ class Fitting {
   private readonly repeats: readonly { readonly repeat: NodeId; readonly type: string }[];
 
   constructor(
-    documents: Documents,
+    private readonly documents: Documents,
     private readonly clip: Clip,
     private readonly target: TreeDoc,
     private readonly place: Place,
     private readonly makeId: () => string,
+    private readonly choices: Choices,
   ) {
-    this.there = new Counterparts(documents, clip, makeId);
+    this.there = new Counterparts(documents, clip, makeId, choices);
     this.repeats = repeatsAt(target, place).flatMap((repeat) => {
       const node = target.nodes[repeat]!;
       const type = node.kind === 'repeat' ? queriedType(node.query) : undefined;
@@ -100,7 +111,11 @@ class Fitting {
         const node = this.node(clip.nodes[from]!, 'here');
         nodes[id] = { ...node, place: this.placeOf(clip.nodes[from]!) };
       }
-    return { doc: target.id, roots, nodes, bring: this.brought(), left: [...this.left] };
+    const bring = this.brought();
+    const restyle = this.restyled();
+    // Last: what comes along and what is restyled may name further ones.
+    const tokens = this.tokensTaken();
+    return { doc: target.id, roots, nodes, bring, restyle, tokens, left: [...this.left] };
   }
 
   /** An instance whose name is taken where it comes to stand gets a number behind it. */
@@ -175,9 +190,10 @@ class Fitting {
         return { ...rest, text: words, ...(shown ? { shown } : {}) };
       }
       case 'element': {
-        const { shown: _, shared, ...rest } = node;
+        const { shown: _, shared, theme, ...rest } = node;
         return {
           ...rest,
+          ...this.theme(theme),
           attributes: this.sources(node.attributes, at, (name) => [name, name]),
           style: this.block(node.style, at),
           ...this.shared(shared),
@@ -185,10 +201,11 @@ class Fitting {
         };
       }
       case 'instance': {
-        const { shown: _, shared, ...rest } = node;
+        const { shown: _, shared, theme, ...rest } = node;
         const component = own(this.clip.components, node.component);
         return {
           ...rest,
+          ...this.theme(theme),
           component: this.there.component(node.component)!,
           values: this.sources(node.values, at, (id) => [
             this.there.property(node.component, id),
@@ -222,6 +239,13 @@ class Fitting {
       if (source) kept[here] = source;
     }
     return kept;
+  }
+
+  private theme(theme: string | undefined) {
+    if (theme === undefined) return {};
+    const here = this.there.theme(theme);
+    if (here === undefined) this.left.add('a theme that this site does not have');
+    return here === undefined ? {} : { theme: here };
   }
 
   private shared(shared: Readonly<Record<string, true>> | undefined) {
@@ -385,15 +409,15 @@ class Fitting {
   private block(block: Block, at: Reader): Block {
     const kept: Block = {};
     for (const key of Object.keys(block)) {
-      const [property, width] = key.split('@') as [string, string?];
-      const here = width === undefined ? undefined : this.there.width(width);
-      if (width !== undefined && here === undefined) {
+      const { property, width, state } = keyParts(key);
+      const here = width === 'base' ? 'base' : this.there.width(width);
+      if (here === undefined) {
         const max = own(this.clip.widths, width)?.max;
         this.left.add(`what was declared at ${max === undefined ? 'a width' : `${max} px`}`);
         continue;
       }
       const declared = this.declared(block[key]!, at);
-      if (declared) kept[here === undefined ? property : `${property}@${here}`] = declared;
+      if (declared) kept[declarationKey(property, here, state)] = declared;
       else this.left.add(`a declaration of ${property}`);
     }
     return kept;
@@ -415,10 +439,12 @@ class Fitting {
         kept[name] = { ...ref, token };
         continue;
       }
-      // A token that this site does not have is written out.
-      const value = own(this.clip.tokens, ref.token)?.value;
-      if (!value || value.refs) return undefined;
-      written = written.replaceAll(`var(--${name})`, () => value.css);
+      // A token that this site does not have is written out, all the way down.
+      const given = own(this.clip.tokens, ref.token);
+      const value =
+        given && filled({ css: `var(--${name})`, refs: { [name]: ref } }, this.clip.tokens);
+      if (value === undefined) return undefined;
+      written = written.replaceAll(`var(--${name})`, () => value);
     }
     return Object.keys(kept).length === 0 ? { css: written } : { css: written, refs: kept };
   }
@@ -441,7 +467,41 @@ class Fitting {
 
   private style(style: StyleDoc, id: string): StyleDoc {
     const base = style.base === null ? null : (this.there.style(style.base) ?? null);
-    return { ...style, id, base, style: this.block(style.style, 'here') };
+    const taken = new Set(allOf(this.documents, 'style').map(({ name }) => name.toLowerCase()));
+    const name = freeName(style.name, taken);
+    return { ...style, id, name, base, style: this.block(style.style, 'here') };
+  }
+
+  /** What styles of the site say from then on, where theirs was chosen. */
+  private restyled(): Record<string, Block> {
+    const restyled: Record<string, Block> = {};
+    for (const [id, style] of Object.entries(this.clip.styles)) {
+      const here = own(this.choices, id) === 'theirs' ? this.there.style(id) : undefined;
+      if (here !== undefined) restyled[here] = this.block(style.style, 'here');
+    }
+    return restyled;
+  }
+
+  /** Tokens of the site that become theirs, and those of theirs that come beside ours. */
+  private tokensTaken(): Record<string, Token> {
+    const { tokens } = this.documents.tokens;
+    const taken: Record<string, Token> = {};
+    const names = new Set(Object.values(tokens).map(({ name }) => name.toLowerCase()));
+    for (const [id, theirs] of Object.entries(this.clip.tokens)) {
+      const here = own(this.choices, id) === 'theirs' ? this.there.token(id) : undefined;
+      const value = here === undefined ? undefined : this.declared(theirs.value, 'here');
+      if (here !== undefined && value) taken[here] = { ...own(tokens, here)!, value };
+    }
+    // The map grows while it is gone through: a token may be made from further ones.
+    for (const [id, here] of this.there.comingTokens) {
+      const theirs = own(this.clip.tokens, id);
+      const value = theirs && this.declared(theirs.value, 'here');
+      if (!theirs || !value) continue;
+      const name = freeName(theirs.name, names);
+      names.add(name.toLowerCase());
+      taken[here] = { ...theirs, name, value };
+    }
+    return taken;
   }
 
   private definition(doc: ComponentDoc, id: string): ComponentDoc {
@@ -518,4 +578,11 @@ function repeatsAt(doc: TreeDoc, place: Place): NodeId[] {
     { ...doc, nodes: { ...doc.nodes, [at]: { kind: 'slot', place, slot: at } } },
     at,
   );
+}
+
+/** A name that is not among those taken: with a number behind it where it is. */
+function freeName(name: string, taken: ReadonlySet<string>): string {
+  let free = name;
+  for (let n = 2; taken.has(free.toLowerCase()); n += 1) free = `${name} ${n}`;
+  return free;
 }

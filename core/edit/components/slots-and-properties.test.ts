@@ -2,7 +2,7 @@ import { docOf, placeAt, rootOf, text, type ComponentDoc } from '../../model';
 import { component, documentsOf, page } from '../../test';
 import { doEdit, type NamedEdit } from '../edits';
 import { applyChanges, inverse, isRefusal } from '../changes';
-import { plant } from '../starters';
+import { plant } from '../branches';
 
 const card = {
   ...component(

@@ -13,7 +13,7 @@ import { component, contentType, documentsOf, entry, page, words } from '../../t
 import { htmlOf } from '../../test/html';
 import { doEdit, type NamedEdit } from '../edits';
 import { isRefusal } from '../changes';
-import { plant } from '../starters';
+import { plant } from '../branches';
 import { whatFits } from './what-fits';
 
 const shed = contentType('shed', {

@@ -15,7 +15,7 @@ import {
   type TypeDoc,
 } from '../../model';
 import { blockOf } from '../../style';
-import { plant, type Branch } from '../starters';
+import { plant, type Branch } from '../branches';
 
 /** What somebody says of a site before there is one. */
 export interface NewSite {

@@ -1,5 +1,15 @@
 import { Type } from '@sinclair/typebox';
-import { AssetDoc, ComponentDoc, docOf, own, StyleDoc, Tree, treeDocOf } from '../../model';
+import {
+  AssetDoc,
+  Block,
+  ComponentDoc,
+  docOf,
+  own,
+  StyleDoc,
+  Token,
+  Tree,
+  treeDocOf,
+} from '../../model';
 import { exact, Id } from '../args';
 import { change, changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
@@ -13,10 +23,14 @@ export const paste = defineEdit({
       roots: Type.Array(Id, { minItems: 1, maxItems: 500 }),
       nodes: Tree,
       bring: Type.Array(Type.Union([ComponentDoc, StyleDoc, AssetDoc]), { maxItems: 500 }),
+      /** What shared styles of the site say from then on. */
+      restyle: Type.Optional(Type.Record(Id, Block, { ...exact, maxProperties: 500 })),
+      /** Tokens as they are from then on, new ones among them. */
+      tokens: Type.Optional(Type.Record(Id, Token, { ...exact, maxProperties: 500 })),
     },
     exact,
   ),
-  run(documents, { doc, roots, nodes, bring }) {
+  run(documents, { doc, roots, nodes, bring, restyle = {}, tokens = {} }) {
     const tree = treeDocOf(documents, doc);
     if (!tree) return gone('The document', doc);
     for (const root of roots) {
@@ -30,7 +44,15 @@ export const paste = defineEdit({
         return refuse('A node with this id is there already.', doc, `/nodes/${id}`);
     for (const { id } of bring)
       if (documents.get(id)) return refuse('A document with this id is there already.', id);
+    for (const style in restyle)
+      if (!docOf(documents, 'style', style)) return gone('A shared style', style);
     return [
+      ...Object.keys(tokens).flatMap((token) =>
+        changeTo(documents, documents.tokens.id, ['tokens', token], tokens[token]),
+      ),
+      ...Object.keys(restyle).flatMap((style) =>
+        changeTo(documents, style, ['style'], restyle[style]),
+      ),
       ...bring.map((each) => change(each.id, '', undefined, each)),
       ...Object.keys(nodes).flatMap((id) => changeTo(documents, doc, ['nodes', id], nodes[id])),
     ];

@@ -5,6 +5,7 @@ import {
   own,
   Place,
   rootOf,
+  StyleDoc,
   Tree,
   treeDocOf,
   type TreeNode,
@@ -18,10 +19,18 @@ import { documentName, named, nodeName } from '../names';
 /** How many nodes one edit moves or removes. */
 const MOST_AT_ONCE = 500;
 
-/** Puts nodes that belong together into a tree. */
+/** Puts nodes that belong together into a tree, with the shared styles that were made for them. */
 export const place = defineEdit({
-  args: Type.Object({ doc: Id, root: Id, nodes: Tree }, exact),
-  run(documents, { doc, root, nodes }) {
+  args: Type.Object(
+    {
+      doc: Id,
+      root: Id,
+      nodes: Tree,
+      styles: Type.Optional(Type.Array(StyleDoc, { maxItems: 50 })),
+    },
+    exact,
+  ),
+  run(documents, { doc, root, nodes, styles = [] }) {
     const tree = treeDocOf(documents, doc);
     if (!tree) return gone('The document', doc);
     const placed = own(nodes, root);
@@ -31,7 +40,12 @@ export const place = defineEdit({
     for (const id in nodes)
       if (own(tree.nodes, id))
         return refuse('A node with this id is there already.', doc, `/nodes/${id}`);
-    return Object.keys(nodes).flatMap((id) => changeTo(documents, doc, ['nodes', id], nodes[id]));
+    for (const { id } of styles)
+      if (documents.get(id)) return refuse('A document with this id is there already.', id);
+    return [
+      ...styles.map((style): Change => ({ doc: style.id, path: '', now: style })),
+      ...Object.keys(nodes).flatMap((id) => changeTo(documents, doc, ['nodes', id], nodes[id])),
+    ];
   },
   says: (documents, { doc, root, nodes }) =>
     `placed ${nodeName(documents, nodes[root]!)} on ${documentName(treeDocOf(documents, doc))}`,

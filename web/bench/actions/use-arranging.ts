@@ -1,4 +1,4 @@
-import { newId } from '@sormet/core/model';
+import { childrenOf, newId } from '@sormet/core/model';
 import { isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
@@ -90,9 +90,9 @@ export function useArranging(selected: Selected | undefined): BenchAction[] {
     );
   };
   const unwrap = () => {
-    const { parent } = node.place;
+    const inside = childrenOf(doc.nodes).of(id);
     attempt({ name: 'unwrap', args: { doc: doc.id, node: id } }, () =>
-      dispatch(benchActions.select(parent === null ? null : { doc: doc.id, nodes: [parent] })),
+      dispatch(benchActions.select(inside.length > 0 ? { doc: doc.id, nodes: inside } : null)),
     );
   };
   const key = (does: 'wrap' | 'unwrap') => (keymap.on ? keyFor(keymap, does) : '');

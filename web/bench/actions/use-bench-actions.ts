@@ -4,7 +4,6 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { keyFor, type SingleKey } from '../../store/keymap';
 import { useApp, useAppDispatch } from '../../store/store';
-import { useClip } from '../clip/use-clip';
 import { exposureOf, useExposing } from '../ledger/exposing';
 import { useLayout } from '../panes/use-layout';
 import type { Selected } from '../use-selected';
@@ -19,6 +18,8 @@ interface Handlers {
   readonly onPreview: () => void;
   readonly onMakeComponent: () => void;
   readonly onBeside: () => void;
+  /** Copying and pasting, which asks before it does some things. */
+  readonly clip: readonly BenchAction[];
 }
 
 /** Everything the bench does, for its keys, its menu and the go line. */
@@ -34,7 +35,6 @@ export function useBenchActions(
   const moving = useMoving(selected);
   const arranging = useArranging(selected);
   const repeating = useRepeating(selected);
-  const clip = useClip(doc, selected);
   const pages = usePages(doc);
   const { width, keymap, folded, tracing } = useApp((state) => state.bench);
   const layout = useLayout();
@@ -89,7 +89,7 @@ export function useBenchActions(
         if (selected) dispatch(benchActions.typeInto({ doc: selected.doc.id, node: selected.id }));
       },
     },
-    ...clip,
+    ...handlers.clip,
     ...moving,
     ...arranging,
     ...repeating,

@@ -1,5 +1,6 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import {
+  clashesOf,
   clipOf,
   fitClip,
   nodeName,
@@ -7,6 +8,8 @@ import {
   wordsOf,
   topmost,
   type Branch,
+  type Choices,
+  type Clash,
   type Clip,
 } from '@sormet/core/edit';
 import {
@@ -32,7 +35,10 @@ import { count } from '../words';
 import { clipIn, CLIP_TYPE, keepClip, keptClip } from './kept-clip';
 
 /** Copying, cutting, pasting and duplicating what is selected, in a document, across documents and across sites. */
-export function useClip(doc: string, selected: Selected | undefined): readonly BenchAction[] {
+export function useClip(
+  doc: string,
+  selected: Selected | undefined,
+): { readonly actions: readonly BenchAction[]; readonly asking: Asking | null } {
   const { documents } = useDerived();
   const sync = useSync();
   const dispatch = useAppDispatch();
@@ -68,18 +74,40 @@ export function useClip(doc: string, selected: Selected | undefined): readonly B
     const places = placesFor(documents, doc, selection);
     return (where ? places.find((each) => each.where === where) : places[0])?.place;
   };
-  const pasteClip = (clip: Clip, place: Place | undefined) => {
-    const fitted = place && fitClip(documents, clip, doc, place, newId);
+  const [asking, setAsking] = useState<Asking | null>(null);
+  const pasteClip = (clip: Clip, place: Place | undefined, choices?: Choices) => {
+    // What comes from another site may be called as something here: whose is taken is asked before anything is done.
+    const clashes = clip.site === sync.site || choices ? [] : clashesOf(documents, clip);
+    if (clashes.length > 0) {
+      setAsking({
+        clip,
+        clashes,
+        decide: (decided) => {
+          setAsking(null);
+          latest.current.pasteClip(clip, place, decided);
+        },
+        close: () => setAsking(null),
+      });
+      return;
+    }
+    const fitted = place && fitClip(documents, clip, doc, place, newId, choices);
     if (!fitted) {
       say('There is no place for that here.');
       return;
     }
-    const { roots, nodes, bring, left } = fitted;
+    const { roots, nodes, bring, restyle, tokens, left } = fitted;
     if (roots.length === 0) {
       say(`Nothing of it can stand here: ${left.join('; ')}.`);
       return;
     }
-    const args = { doc, roots: [...roots], nodes, bring: [...bring] };
+    const args = {
+      doc,
+      roots: [...roots],
+      nodes,
+      bring: [...bring],
+      ...(Object.keys(restyle).length > 0 ? { restyle } : {}),
+      ...(Object.keys(tokens).length > 0 ? { tokens } : {}),
+    };
     if (!sync.edit({ name: 'paste', args })) return;
     dispatch(benchActions.select({ doc, nodes: roots }));
     const brought = bring.filter(({ kind }) => kind === 'component').length;
@@ -201,7 +229,7 @@ export function useClip(doc: string, selected: Selected | undefined): readonly B
   const offered = selected !== undefined;
   const may = offered && !selected.isRoot;
   const intoName = selected ? nodeName(documents, selected.node, selected.doc) : '';
-  return [
+  const actions: readonly BenchAction[] = [
     { label: 'copy', about: 'copying', key: 'Ctrl+C', offered, run: () => copy() },
     { label: 'cut', about: 'copying', key: 'Ctrl+X', offered: may, run: () => cut() },
     { label: 'paste', about: 'copying', key: 'Ctrl+V', offered, run: () => pasteKept() },
@@ -237,6 +265,15 @@ export function useClip(doc: string, selected: Selected | undefined): readonly B
       run: selectAll,
     },
   ];
+  return { actions, asking };
+}
+
+/** What is asked before something from another site is pasted. */
+export interface Asking {
+  readonly clip: Clip;
+  readonly clashes: readonly Clash[];
+  readonly decide: (choices: Choices) => void;
+  readonly close: () => void;
 }
 
 function isTyping(target: EventTarget | null): boolean {

@@ -77,8 +77,9 @@ function useShown(placeable: Placeable): { documents: Documents; built: Built } 
     const starter = STARTERS.find(({ key }) => key === placeable.key);
     if (!starter) return undefined;
     const component = emptyComponent('Sections/Picture');
-    const { nodes } = plant(starter.branch(), { parent: null, order: 'a0' });
-    const done = doEdit(documents, {
+    const { branch, styles } = starter.make(documents);
+    const { nodes } = plant(branch, { parent: null, order: 'a0' });
+    const done = doEdit(documents.with(...styles), {
       name: 'addComponent',
       args: {
         component: { ...component, nodes: withPictures(nodes, placeholderPicture(documents)) },

@@ -12,7 +12,8 @@ import {
   type Width,
 } from '@sormet/core/style';
 import { useDerived, useSync } from '../../../site/SiteProvider';
-import { useApp } from '../../../store/store';
+import { benchActions } from '../../../store/bench-slice';
+import { useApp, useAppDispatch } from '../../../store/store';
 import type { Selected } from '../../use-selected';
 import { count } from '../../words';
 import { declaring } from './declaring';
@@ -39,15 +40,16 @@ export function DeclareLine({
 }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
+  const dispatch = useAppDispatch();
   const asked = useApp((state) => state.bench.declareAsked);
   const field = useRef<RefSelectProps>(null);
-  const before = useRef(0);
   const [line, setLine] = useState('');
   const [wrong, setWrong] = useState('');
   useEffect(() => {
-    if (asked > before.current) field.current?.focus();
-    before.current = asked;
-  }, [asked]);
+    if (!asked) return;
+    field.current?.focus();
+    dispatch(benchActions.declareAnswered());
+  }, [asked, dispatch]);
   const { tokens } = documents.tokens;
   const { widths } = documents.site;
   const read = readLine(line, { tokens, widths, width, state });

@@ -1,4 +1,4 @@
-import { useId, useRef, useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { Bookmark } from 'lucide-react';
 import { isRefusal, runEdit } from '@sormet/core/edit';
 import { nodeIn, own as ownMember, type State } from '@sormet/core/model';
@@ -21,7 +21,7 @@ import type { Selected } from '../../use-selected';
 import { IconButton } from '../IconButton';
 import { ColourCell } from './ColourCell';
 import { declaring } from './declaring';
-import { offeredValues } from './offered-values';
+import { OFFERS, useOffer } from './Offers';
 import { joined, ownValue } from './own-value';
 import { longhandsOfRow } from './rows';
 import type { RuleWords } from './rule-words';
@@ -55,7 +55,7 @@ export function StyleCell(props: StyleCellProps): ReactNode {
   const [saving, setSaving] = useState(false);
   const [here, setHere] = useState(false);
   const field = useRef<HTMLInputElement>(null);
-  const list = useId();
+  const offer = useOffer();
   const stored = ownValue(rule, property, width, state, tokens);
   const { origin } = rule;
   const mixed = isMixed(props, documents);
@@ -108,7 +108,10 @@ export function StyleCell(props: StyleCellProps): ReactNode {
   return (
     <td
       className={`cell style ${stored !== undefined ? 'wins' : ''} ${wrong ? 'is-wrong' : ''}`}
-      onFocus={() => setHere(true)}
+      onFocus={() => {
+        setHere(true);
+        offer(property);
+      }}
       onBlur={({ currentTarget, relatedTarget }) => {
         if (!currentTarget.contains(relatedTarget)) setHere(false);
       }}
@@ -130,7 +133,7 @@ export function StyleCell(props: StyleCellProps): ReactNode {
           ref={field}
           className="plain-field"
           aria-label={label}
-          list={here ? list : undefined}
+          list={OFFERS}
           value={draft ?? (mixed ? '' : (stored ?? ''))}
           placeholder={mixed ? 'mixed' : (elsewhere?.text ?? '')}
           aria-invalid={wrong !== ''}
@@ -153,7 +156,6 @@ export function StyleCell(props: StyleCellProps): ReactNode {
             requestAnimationFrame(() => field.current?.setSelectionRange(next.at, next.at));
           }}
         />
-        {here ? <Offered id={list} property={property} tokens={tokens} /> : null}
         {other ? (
           <button
             type="button"
@@ -204,25 +206,6 @@ export function StyleCell(props: StyleCellProps): ReactNode {
         />
       ) : null}
     </td>
-  );
-}
-
-/** What may stand in a cell, told by the browser while somebody types: tokens first, then the words of CSS. */
-function Offered({
-  id,
-  property,
-  tokens,
-}: {
-  id: string;
-  property: string;
-  tokens: Parameters<typeof offeredValues>[1];
-}): ReactNode {
-  return (
-    <datalist id={id}>
-      {offeredValues(property, tokens).map(({ value, what }) => (
-        <option key={value} value={value} label={what} />
-      ))}
-    </datalist>
   );
 }
 

@@ -8,6 +8,7 @@ import { AddDeclaration } from './AddDeclaration';
 import { Chain, kindOfRule } from './Chain';
 import { DeclareLine } from './DeclareLine';
 import { litRule } from './lit-rule';
+import { Offers } from './Offers';
 import { PutOn } from './PutOn';
 import { KNOWN, ROWS } from './rows';
 import { useRuleWords } from './rule-words';
@@ -45,7 +46,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
   const more = { group: 'More', properties: [...new Set(others)] };
   const columns = [ROWS.slice(0, 2), [...ROWS.slice(2), ...(others.length > 0 ? [more] : [])]];
   return (
-    <>
+    <Offers>
       <div className="ledger-actions style-line">
         <span className="quiet">writing to</span>
         <Chain
@@ -119,6 +120,6 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
           </table>
         ))}
       </div>
-    </>
+    </Offers>
   );
 }

@@ -18,7 +18,7 @@ import { useDerived, useSync } from '../../../site/SiteProvider';
 import { DraftField } from '../../../values/DraftField';
 import { RemoveToken } from './RemoveToken';
 import { TokenColour } from './TokenColour';
-import { TokenDrawn } from './TokenDrawn';
+import { TokenDrawn } from '../../../values/TokenDrawn';
 
 /** A token: its name, its value, what each theme makes of it, whom it reaches. */
 export function TokenRow({

@@ -1,5 +1,6 @@
 import type { CSSProperties, ReactNode } from 'react';
 import type { PlaceholderType, TokenGroup } from '@sormet/core/model';
+import './values.css';
 
 /** A token's value as it looks, small. */
 export function TokenDrawn({
