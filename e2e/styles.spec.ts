@@ -17,8 +17,8 @@ async function styleHeading(page: Page, name: string) {
 }
 
 async function declareLine(page: Page, line: string): Promise<void> {
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('Escape');
+  // Escape leaves a field; without one, it would go up to what is around.
+  if (await page.locator('input:focus').count()) await page.keyboard.press('Escape');
   await page.keyboard.press('d');
   const field = page.getByRole('combobox', { name: 'Declare line' });
   await expect(field).toBeFocused();
@@ -205,7 +205,7 @@ test('tokens: changed in one place, derived, followed, removed with another in t
   const acts = (of: string) => page.getByRole('button', { name: `Acts for ${of}`, exact: true });
   await acts(name).click();
   await page.getByRole('menuitem', { name: 'a darker one that follows it' }).click();
-  const darker = page.getByLabel(`Value of ${name}, darker`);
+  const darker = page.getByLabel(`Value of ${name}, darker`, { exact: true });
   await expect(darker).toHaveValue(`color-mix(in oklab,{${name}},black 18%)`);
   // Made from itself: refused, with the way.
   const value = page.getByLabel(`Value of ${name}`, { exact: true });
@@ -219,9 +219,7 @@ test('tokens: changed in one place, derived, followed, removed with another in t
   await expect(removing).toContainText('1 token is made from it');
   await removing.getByRole('button', { name: 'Remove it' }).click();
   await expect(darker).toHaveCount(1);
-  await expect(page.getByLabel(`Value of ${name}, darker`)).toHaveValue(
-    'color-mix(in oklab,#336633,black 18%)',
-  );
+  await expect(darker).toHaveValue('color-mix(in oklab,#336633,black 18%)');
 });
 
 test('tokens go out and come in as a file; one that is wrong is told where, and nothing is taken', async ({
@@ -250,7 +248,7 @@ test('tokens go out and come in as a file; one that is wrong is told where, and 
   const taking = page.getByRole('dialog', { name: 'Take the tokens in' });
   await expect(taking).toContainText('1 token new');
   await taking.getByRole('button', { name: 'Take them in' }).click();
-  await expect(page.getByLabel(`Value of ${name}`)).toHaveValue('3rem');
+  await expect(page.getByLabel(`Value of ${name}`, { exact: true })).toHaveValue('3rem');
 });
 
 test('the specimen shows two looks by three sizes of a button, their heights kept (common practice, no published source)', async ({
@@ -328,7 +326,7 @@ test('what comes from another site under a name that is taken is shown beside ou
   const site = `clash-${Date.now().toString(36)}`;
   await page.goto('/');
   await page.getByRole('button', { name: 'Make a site' }).click();
-  await page.getByRole('radio', { name: /^a copy/ }).check();
+  await page.getByRole('radio', { name: 'as a copy' }).check();
   await page.getByLabel('Name').fill(site);
   await page.getByLabel('Address').fill(site);
   await page.getByRole('button', { name: 'Make the site' }).click();
@@ -346,7 +344,6 @@ test('what comes from another site under a name that is taken is shown beside ou
   await page.locator('.outline-row', { hasText: 'How it works' }).first().click();
   await bench.tab('Style');
   await declareLine(page, 'ground brand');
-  await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
   await page.locator('.outline-row', { hasText: 'How it works' }).first().click();
   await page.keyboard.press('Control+c');

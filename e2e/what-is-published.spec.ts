@@ -1,3 +1,4 @@
+import { asWritten } from '@sormet/core/compile';
 import { expect, test, type APIRequestContext } from '@playwright/test';
 import { HtmlValidate } from 'html-validate';
 import { parse, serialize, type DefaultTreeAdapterTypes } from 'parse5';
@@ -177,6 +178,6 @@ function winnersOf(
   const rules = rulesOf(element, documents, documents.tags);
   return declaredProperties(rules).flatMap((property): [string, string][] => {
     const [winner] = cascade(rules, property, width, documents.site);
-    return winner ? [[property, winner.declared.css]] : [];
+    return winner ? [[property, asWritten(winner, property)]] : [];
   });
 }

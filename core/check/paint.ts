@@ -82,6 +82,20 @@ export function paintAt(
   );
 }
 
+/** The theme in which an element stands. */
+export function themeAt(
+  documents: Documents,
+  built: Built,
+  element: ResolvedElement,
+): string | undefined {
+  const begins = (wayTo(built.root, element) ?? []).flatMap((each) =>
+    rulesOf(each, documents, documents.tags).flatMap(({ origin }) =>
+      origin.is === 'theme' ? origin.theme : [],
+    ),
+  );
+  return begins.at(-1) ?? documents.site.theme;
+}
+
 /** The elements around one, itself last; nothing where it does not stand there. */
 function wayTo(
   node: Resolved | null | undefined,

@@ -46,7 +46,8 @@ export function MakeSite({
       name: asked.name.trim(),
       slug: asked.slug || slugOf(asked.name, 'site'),
       language: asked.language,
-      width: asked.width,
+      // A copy is not asked for one: it has the widths of what it is a copy of.
+      width: asked.width ?? FIRST.width,
     };
     setBusy(true);
     api.makeSite(request).then(

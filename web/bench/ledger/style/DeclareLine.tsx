@@ -43,6 +43,7 @@ export function DeclareLine({
   const dispatch = useAppDispatch();
   const asked = useApp((state) => state.bench.declareAsked);
   const field = useRef<RefSelectProps>(null);
+  const walked = useRef(false);
   const [line, setLine] = useState('');
   const [wrong, setWrong] = useState('');
   useEffect(() => {
@@ -137,6 +138,7 @@ export function DeclareLine({
         defaultActiveFirstOption={false}
         popupMatchSelectWidth={300}
         onChange={(typed: string) => {
+          walked.current = false;
           setLine(typed);
           setWrong('');
         }}
@@ -145,8 +147,9 @@ export function DeclareLine({
             event.stopPropagation();
             done();
           }
+          if (event.key === 'ArrowDown' || event.key === 'ArrowUp') walked.current = true;
           // An option that was walked to is taken by the package; without one, the line is declared.
-          if (event.key === 'Enter' && !activeOption(event.currentTarget)) declare();
+          if (event.key === 'Enter' && !walked.current) declare();
         }}
       />
       {wrong ? (
@@ -187,13 +190,4 @@ export function DeclareLine({
         ),
       }));
   }
-}
-
-/** Whether an option of the list is walked to. */
-function activeOption(field: HTMLElement): boolean {
-  const input = field.matches('input') ? field : field.querySelector('input');
-  const id = input?.getAttribute('aria-activedescendant');
-  return Boolean(
-    id && input?.getAttribute('aria-expanded') === 'true' && document.getElementById(id),
-  );
 }

@@ -1,7 +1,14 @@
 import { useRef, useState, type ReactNode } from 'react';
 import { Bookmark } from 'lucide-react';
+import { themeAt } from '@sormet/core/check';
 import { isRefusal, runEdit } from '@sormet/core/edit';
-import { nodeIn, own as ownMember, type State } from '@sormet/core/model';
+import {
+  nodeIn,
+  own as ownMember,
+  type Declared,
+  type Documents,
+  type State,
+} from '@sormet/core/model';
 import {
   cascade,
   declarationKey,
@@ -98,13 +105,15 @@ export function StyleCell(props: StyleCellProps): ReactNode {
       : undefined;
   const isColour = /(^|-)color$/.test(property);
   const declared = holdsHere || stored !== undefined ? winner?.declared : undefined;
-  const swatch = isColour && declared ? filled(declared, tokens) : undefined;
+  const swatch =
+    isColour && declared ? filled(declared, tokens, valuesIn(selected, documents)) : undefined;
   const max = ownMember(site.widths, width)?.max;
   const label = `${property}, ${width === 'base' ? 'base' : `${max} and below`}${state ? `, ${stateWord(state)}` : ''}`;
   const literal = names
     .map((name) => ownMember(rule.block, declarationKey(name, width, state)))
     .find((each) => each && !each.refs);
-  const other = here && draft === null && stored ? inOtherUnit(stored) : undefined;
+  const quietHere = here && draft === null && !loses;
+  const other = quietHere && stored ? inOtherUnit(stored) : undefined;
   return (
     <td
       className={`cell style ${stored !== undefined ? 'wins' : ''} ${wrong ? 'is-wrong' : ''}`}
@@ -168,7 +177,7 @@ export function StyleCell(props: StyleCellProps): ReactNode {
             = {other}
           </button>
         ) : null}
-        {here && literal && draft === null ? (
+        {quietHere && literal ? (
           <IconButton
             icon={Bookmark}
             name={`${label}: save as a token`}
@@ -207,6 +216,12 @@ export function StyleCell(props: StyleCellProps): ReactNode {
       ) : null}
     </td>
   );
+}
+
+/** What the theme in which an element stands makes of tokens: the nearest that begins at it, or around it. */
+function valuesIn({ built, element }: Selected, documents: Documents): Record<string, Declared> {
+  const theme = built && element ? themeAt(documents, built, element) : undefined;
+  return (theme === undefined ? undefined : documents.tokens.themes?.[theme]?.values) ?? {};
 }
 
 /** Whether the things that are selected, and written together, declare something different. */
