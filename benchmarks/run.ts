@@ -3,12 +3,14 @@ import { printTable, type Report } from './measure';
 import { reach } from './reach';
 import { render } from './render';
 import { size } from './size';
+import { style } from './style';
 
 const BENCHMARKS: Record<string, () => Report | Promise<Report>> = {
   render,
   canvas,
   reach,
   size,
+  style,
 };
 
 const args = process.argv.slice(2);

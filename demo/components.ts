@@ -71,6 +71,13 @@ const surround = component(
     name: 'Page',
     children: [
       {
+        tag: 'a',
+        name: 'Skip link',
+        attributes: { href: toAddress('#main') },
+        text: 'To the content',
+        shared: on('skip'),
+      },
+      {
         tag: 'header',
         name: 'Top',
         style: styled({ 'background-color': '{sand}', 'border-bottom': '{fine line}' }),
@@ -140,7 +147,12 @@ const surround = component(
           },
         ],
       },
-      { tag: 'main', name: 'Main', children: [{ slot: 'main' }] },
+      {
+        tag: 'main',
+        name: 'Main',
+        attributes: { id: text('main') },
+        children: [{ slot: 'main' }],
+      },
       {
         tag: 'footer',
         name: 'Bottom',

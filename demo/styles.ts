@@ -139,6 +139,21 @@ const WRITTEN: readonly Written[] = [
     { 'font-family': '{heading family}', 'font-size': '{display}', 'line-height': '{tight}' },
     { w600: { 'font-size': '{title}' } },
   ],
+  [
+    'style-skip',
+    'Skip link',
+    null,
+    {
+      position: 'absolute',
+      left: '-100vw',
+      top: '0',
+      padding: '{space 2} {space 4}',
+      'background-color': '{paper}',
+      color: '{link}',
+      'z-index': '10',
+    },
+    { ':focus-visible': { left: '0' } },
+  ],
   ['style-plain-list', 'Plain list', null, { 'list-style-type': 'none' }],
   [
     'style-quiet-link',

@@ -366,3 +366,35 @@ test('what comes from another site under a name that is taken is shown beside ou
     'rgb(0, 102, 0)',
   );
 });
+
+test('shift and dragging takes what is wholly enclosed; all of it is styled together', async ({
+  page,
+}) => {
+  const { bench, heading } = await styleHeading(page, 'own-enclosed');
+  const paragraphs = bench.canvas.locator('section', { has: heading }).last().locator('p');
+  await paragraphs.first().scrollIntoViewIfNeeded();
+  const from = (await paragraphs.first().boundingBox())!;
+  const to = (await paragraphs.last().boundingBox())!;
+  await page.keyboard.down('Shift');
+  await page.mouse.move(from.x + 1, from.y - 3);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 40, from.y + 20);
+  await expect(page.locator('.mark-area')).toBeVisible();
+  await page.mouse.move(to.x + to.width + 6, to.y + to.height + 3, { steps: 4 });
+  await page.mouse.up();
+  await page.keyboard.up('Shift');
+  await expect(page.locator('.outline-row.selected')).toHaveCount(2);
+  await declareLine(page, 'ink pine');
+  await expect(paragraphs.first()).toHaveCSS('color', 'rgb(47, 93, 98)');
+  await expect(paragraphs.last()).toHaveCSS('color', 'rgb(47, 93, 98)');
+  await expect(heading).not.toHaveCSS('color', 'rgb(47, 93, 98)');
+});
+
+test('the landmarks of a page are told: all there, or which is missing', async ({ page }) => {
+  const bench = new BenchHand(page);
+  await ownPage(page, 'own-landmarks');
+  await page.keyboard.press('Escape');
+  await expect(bench.row('of the page')).toContainText('each is there once');
+  await bench.choose("The page's surround", 'none');
+  await expect(bench.row('of the page')).toContainText('no header');
+});

@@ -789,7 +789,13 @@ class Chooser {
         return { name, args: { page: page.id, set } };
       }
       case 'setSurround':
-        return { name, args: { page: this.page().id, component: this.component()?.id ?? '' } };
+        return {
+          name,
+          args: {
+            page: this.page().id,
+            component: choices.below(3) === 0 ? null : (this.component()?.id ?? ''),
+          },
+        };
       case 'setSite': {
         const component = this.component();
         const asset = choices.of(allOf(documents, 'asset'));

@@ -93,7 +93,7 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
 
   const stage: Stage = { doc, built, registry, frame, pane, body, scale };
   const typing = useTypingHere(stage, setTypingZoom);
-  const { hover, ...pointing } = usePointing(stage);
+  const { hover, area, ...pointing } = usePointing(stage);
   useInView(stage);
   useZooming(stage, zoom, setZoom);
   useHolding(stage);
@@ -135,7 +135,7 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
             if (found) typing.start(found);
           }}
         >
-          <Marks stage={stage} kind={kind} hover={hover} typing={typing.active} />
+          <Marks stage={stage} kind={kind} hover={hover} area={area} typing={typing.active} />
         </div>
       </div>
     </div>

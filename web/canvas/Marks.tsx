@@ -10,17 +10,21 @@ import { landingOf, type Landing } from './landing';
 import type { Registry } from './registry';
 import { selectorOfRule } from './rule-key';
 import type { Stage } from './stage';
+import type { Area } from './use-enclosing';
 
 /** What lies over what is drawn: what is pointed at, what is selected, what is exposed, where something would land. */
 export function Marks({
   stage,
   kind,
   hover,
+  area,
   typing,
 }: {
   stage: Stage;
   kind: 'page' | 'definition';
   hover: string | null;
+  /** The area that is being drawn around what shall be selected. */
+  area: Area | null;
   typing: boolean;
 }): ReactNode {
   const { doc, built, registry, scale } = stage;
@@ -59,6 +63,13 @@ export function Marks({
         const rect = group.from.kind === 'slot' ? registry.rectOf(around) : undefined;
         return rect ? <Mark key={i} className="mark-slot" rect={rect} scale={scale} /> : null;
       })}
+      {area ? (
+        <Mark
+          className="mark-area"
+          rect={new DOMRect(area.left, area.top, area.right - area.left, area.bottom - area.top)}
+          scale={scale}
+        />
+      ) : null}
       {landing ? <LandingLine line={landing.line} scale={scale} /> : null}
     </>
   );

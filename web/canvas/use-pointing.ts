@@ -6,6 +6,7 @@ import { benchActions, type LandingPlace, type Selection } from '../store/bench-
 import { useApp, useAppDispatch } from '../store/store';
 import { landingAt } from './landing';
 import { pickedAt, pointIn, type Stage } from './stage';
+import { useEnclosing } from './use-enclosing';
 
 /** How far a pointer moves before it drags, in CSS px. */
 const FAR_ENOUGH = 6;
@@ -33,6 +34,7 @@ export function usePointing(stage: Stage) {
   const selection = useApp((state) => state.bench.selection);
   const [hover, setHover] = useState<string | null>(null);
   const held = useRef<Held | null>(null);
+  const enclosing = useEnclosing(stage);
   const letGo = () => {
     held.current = null;
     dispatch(benchActions.showLanding(null));
@@ -41,7 +43,9 @@ export function usePointing(stage: Stage) {
   // Escape gives up what is being dragged, before anything else hears of it.
   useEffect(() => {
     const giveUp = (event: KeyboardEvent) => {
-      if (event.key !== 'Escape' || !held.current?.moving) return;
+      if (event.key !== 'Escape') return;
+      const gaveUp = enclosing.giveUp();
+      if (!gaveUp && !held.current?.moving) return;
       event.stopImmediatePropagation();
       event.preventDefault();
       letGo();
@@ -54,6 +58,7 @@ export function usePointing(stage: Stage) {
     if (event.button !== 0) return;
     // What is being typed in a cell goes to what it was typed for, before something else is selected.
     (document.activeElement as HTMLElement | null)?.blur();
+    if (enclosing.begin(event)) return;
     const picked = pickedAt(stage, event);
     if (!picked) return;
     const { node, slot } = picked;
@@ -81,6 +86,7 @@ export function usePointing(stage: Stage) {
   };
 
   const onPointerMove = (event: PointerEvent) => {
+    if (enclosing.draw(event)) return;
     const drag = held.current;
     if (!drag) {
       setHover(pickedAt(stage, event)?.node ?? null);
@@ -96,6 +102,7 @@ export function usePointing(stage: Stage) {
   };
 
   const onPointerUp = () => {
+    if (enclosing.end()) return;
     const drag = held.current;
     if (!drag) return;
     const tree = treeDocOf(documents, doc)?.nodes;
@@ -117,6 +124,7 @@ export function usePointing(stage: Stage) {
 
   return {
     hover,
+    area: enclosing.area,
     onContextMenu,
     onPointerDown,
     onPointerMove,

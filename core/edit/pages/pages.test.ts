@@ -65,6 +65,18 @@ describe('another surround', () => {
     expect(nodes['words']!.place.slot).toBe('other');
   });
 
+  test('is taken away: what the page holds stands in a main of its own; and put around it again', () => {
+    const bare = doEdit(start, { name: 'setSurround', args: { page: 'home', component: null } });
+    if (isRefusal(bare)) throw new Error(bare.refused);
+    const { nodes } = bare.documents.get('home') as PageDoc;
+    expect(nodes['body']).toMatchObject({ kind: 'element', tag: 'main' });
+    expect(nodes['words']!.place.slot).toBeUndefined();
+    const edit = { name: 'setSurround' as const, args: { page: 'home', component: 'two' } };
+    const again = doEdit(bare.documents, edit);
+    if (isRefusal(again)) throw new Error(again.refused);
+    expect((again.documents.get('home') as PageDoc).nodes['words']!.place.slot).toBe('other');
+  });
+
   test('is refused where a page could not stand in it', () => {
     expect(after({ name: 'setSurround', args: { page: 'home', component: 'bare' } })).toContain(
       'has no slot',

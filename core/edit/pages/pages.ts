@@ -110,37 +110,52 @@ export const setPage = defineEdit({
 
 /** Puts another surround around a page; what stood in a slot stands in the one of the same name, else in the first. */
 export const setSurround = defineEdit({
-  args: Type.Object({ page: Id, component: Id }, exact),
+  args: Type.Object({ page: Id, component: Type.Union([Id, Type.Null()]) }, exact),
   run(documents, { page, component }) {
     const doc = docOf(documents, 'page', page);
     if (!doc) return refuse('The page is gone.', page);
-    const to = docOf(documents, 'component', component);
-    if (!to) return gone('The component', component);
     const id = rootOf(doc.nodes);
     const root = doc.nodes[id]!;
-    if (root.kind !== 'instance') return refuse('This page stands without a surround.', page);
+    const children = childrenOf(doc.nodes).all(id);
+    const inSlot = (slotOf: (slot: string | undefined) => string | undefined) =>
+      children.flatMap((child) => {
+        const { slot } = doc.nodes[child]!.place;
+        return changeTo(documents, page, ['nodes', child, 'place', 'slot'], slotOf(slot));
+      });
+    const { place, name } = root;
+    if (component === null) {
+      // What the page holds stands in its own main then.
+      const main = { kind: 'element', place, tag: 'main', attributes: {}, style: {} };
+      if (root.kind !== 'instance') return [];
+      return [
+        ...changeTo(documents, page, ['nodes', id], name === undefined ? main : { ...main, name }),
+        ...inSlot(() => undefined),
+      ];
+    }
+    const to = docOf(documents, 'component', component);
+    if (!to) return gone('The component', component);
     const slots = inOrder(to.slots);
-    if (slots.length === 0)
-      return refuse(`${to.name} has no slot that a page could stand in.`, page);
+    const [first] = slots;
+    if (!first) return refuse(`${to.name} has no slot that a page could stand in.`, page);
+    if (root.kind !== 'instance') {
+      const main = (slots.find(([, { label }]) => label === 'main') ?? first)[0];
+      const around = { kind: 'instance', place, component, values: {}, style: {} };
+      return [...changeTo(documents, page, ['nodes', id], around), ...inSlot(() => main)];
+    }
     const from = docOf(documents, 'component', root.component)?.slots ?? {};
     const same = (slot: string) =>
       own(to.slots, slot)
         ? slot
-        : (slots.find(([, { label }]) => label === own(from, slot)?.label) ?? slots[0]!)[0];
+        : (slots.find(([, { label }]) => label === own(from, slot)?.label) ?? first)[0];
     return [
       ...changeTo(documents, page, ['nodes', id, 'component'], component),
-      ...childrenOf(doc.nodes)
-        .all(id)
-        .flatMap((child) => {
-          const { slot } = doc.nodes[child]!.place;
-          return slot === undefined
-            ? []
-            : changeTo(documents, page, ['nodes', child, 'place', 'slot'], same(slot));
-        }),
+      ...inSlot((slot) => (slot === undefined ? undefined : same(slot))),
     ];
   },
   says: (documents, { page, component }) =>
-    `put ${componentName(documents, component)} around ${pagePath(documents, page)}`,
+    component === null
+      ? `took away what stood around ${pagePath(documents, page)}`
+      : `put ${componentName(documents, component)} around ${pagePath(documents, page)}`,
 });
 
 /** Whoever takes a path is who it leads to from now on: it is no former path of anybody, so chains end at the newest. */

@@ -14,7 +14,7 @@ import {
   text,
   type TypeDoc,
 } from '../../model';
-import { blockOf } from '../../style';
+import { blockOf, readBlock } from '../../style';
 import { plant, type Branch } from '../branches';
 
 /** What somebody says of a site before there is one. */
@@ -49,6 +49,14 @@ const TAGS: TagsDoc['tags'] = {
 };
 
 const ROOM = { 'padding-block': '24px', 'padding-inline': '32px' };
+/** Out of sight until the keyboard comes to it. */
+const AWAY = {
+  position: 'absolute',
+  left: '-100vw',
+  top: '0',
+  padding: '8px 16px',
+  'background-color': '#ffffff',
+};
 
 /** The documents of a new site. */
 export function beginSite(site: NewSite, beginning: Beginning): Documents {
@@ -163,6 +171,10 @@ function toPage(id: string): Literal {
   return { is: 'value', type: 'link', value: { to: 'page', page: id } };
 }
 
+function toAddress(href: string): Literal {
+  return { is: 'value', type: 'link', value: { to: 'address', href } };
+}
+
 function surround(name: string, links: readonly (readonly [string, string])[]): ComponentDoc {
   const bar = blockOf({
     ...ROOM,
@@ -184,6 +196,13 @@ function surround(name: string, links: readonly (readonly [string, string])[]): 
       name: 'Site surround',
       children: [
         {
+          tag: 'a',
+          name: 'Skip link',
+          attributes: { href: toAddress('#main') },
+          text: 'To the content',
+          style: readBlock({}, AWAY, { ':focus-visible': { left: '0' } }),
+        },
+        {
           tag: 'header',
           name: 'Header',
           style: bar,
@@ -202,7 +221,12 @@ function surround(name: string, links: readonly (readonly [string, string])[]): 
             },
           ],
         },
-        { tag: 'main', name: 'Main', children: [{ slot: 'main' }] },
+        {
+          tag: 'main',
+          name: 'Main',
+          attributes: { id: text('main') },
+          children: [{ slot: 'main' }],
+        },
         {
           tag: 'footer',
           name: 'Footer',

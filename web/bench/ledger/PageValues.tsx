@@ -26,6 +26,10 @@ import { BoundTo } from './BoundTo';
 import { DraftField } from '../../values/DraftField';
 import { GroupCell } from './GroupCell';
 import { IconButton } from './IconButton';
+import { LandmarkRow } from './LandmarkRow';
+
+/** Stands for no surround where one is chosen. */
+const NO_SURROUND = '';
 
 /** What a page says of itself: shown while nothing on it is selected. */
 export function PageValues({ page }: { page: PageDoc }): ReactNode {
@@ -76,6 +80,7 @@ export function PageValues({ page }: { page: PageDoc }): ReactNode {
           <td className="quiet">a former path leads here</td>
         </tr>
       </tbody>
+      <LandmarkRow page={page} />
       <tbody>
         <WordsRow page={page} member="title" rows={3} />
         <WordsRow page={page} member="description" rows={undefined} />
@@ -100,30 +105,37 @@ export function PageValues({ page }: { page: PageDoc }): ReactNode {
           </td>
           <td className="quiet">{page.draft ? 'a draft: no visitor sees it' : ''}</td>
         </tr>
-        {surround === undefined ? null : (
+        {root && root.kind !== 'instance' && root.kind !== 'element' ? null : (
           <tr>
             <GroupCell label="Around it" rows={1} />
             <th scope="row">surround</th>
             <td className="cell set wins">
               <ChoiceCell
                 label="The page's surround"
-                chosen={surround}
-                options={allOf(documents, 'component')
-                  .filter(({ id, slots }) => id === surround || Object.keys(slots).length > 0)
-                  .map(({ id, name }) => ({ value: id, label: shortName(name) }))}
-                onChoose={(component) =>
-                  sync.edit({ name: 'setSurround', args: { page: page.id, component } })
+                chosen={surround ?? NO_SURROUND}
+                options={[{ value: NO_SURROUND, label: 'none' }].concat(
+                  allOf(documents, 'component')
+                    .filter(({ id, slots }) => id === surround || Object.keys(slots).length > 0)
+                    .map(({ id, name }) => ({ value: id, label: shortName(name) })),
+                )}
+                onChoose={(chosen) =>
+                  sync.edit({
+                    name: 'setSurround',
+                    args: { page: page.id, component: chosen === NO_SURROUND ? null : chosen },
+                  })
                 }
               />
             </td>
             <td>
-              <button
-                type="button"
-                className="as-link"
-                onClick={() => dispatch(benchActions.openBeside(surround))}
-              >
-                open {componentWords(documents, surround)} beside
-              </button>
+              {surround === undefined ? null : (
+                <button
+                  type="button"
+                  className="as-link"
+                  onClick={() => dispatch(benchActions.openBeside(surround))}
+                >
+                  open {componentWords(documents, surround)} beside
+                </button>
+              )}
             </td>
           </tr>
         )}

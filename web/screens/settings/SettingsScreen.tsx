@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import { Button, InputNumber, Popconfirm } from 'antd';
 import { allOf, IMAGE, newId, own, type Documents } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
-import { widthsOf } from '@sormet/core/style';
+import { keyParts, widthsOf } from '@sormet/core/style';
 import { count } from '../../bench/words';
 import { Keys } from '../../bench/Keys';
 import { DraftField } from '../../values/DraftField';
@@ -216,7 +216,7 @@ function Widths({ documents }: { documents: Documents }): ReactNode {
 /** How many declarations of the whole site are made at a width. */
 function declaredAt(documents: Documents, width: string): number {
   const at = (block: object) =>
-    Object.keys(block).filter((key) => key.endsWith('@' + width)).length;
+    Object.keys(block).filter((key) => keyParts(key).width === width).length;
   let found = 0;
   for (const block of Object.values(documents.tags.tags)) found += at(block);
   for (const { style } of allOf(documents, 'style')) found += at(style);
