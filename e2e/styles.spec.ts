@@ -398,3 +398,25 @@ test('the landmarks of a page are told: all there, or which is missing', async (
   await bench.choose("The page's surround", 'none');
   await expect(bench.row('of the page')).toContainText('no header');
 });
+
+test('a section goes out as a file and comes in from it; the canvas shows all of it in a theme', async ({
+  page,
+}) => {
+  const { bench } = await styleHeading(page, 'own-file');
+  await page.locator('.outline-row', { hasText: 'How it works' }).first().click();
+  const downloading = page.waitForEvent('download');
+  await bench.go('save it as a file');
+  const file = await (await downloading).path();
+  const clip = JSON.parse(await readFile(file, 'utf8')) as { sormet: string; nodes: object };
+  expect(clip.sormet).toBe('clip');
+  const choosing = page.waitForEvent('filechooser');
+  await bench.go('paste from a file');
+  await (await choosing).setFiles(file);
+  await expect(bench.canvas.getByRole('heading', { name: 'How it works' })).toHaveCount(2);
+  const body = bench.canvas.locator('body');
+  await expect(body).toHaveCSS('background-color', 'rgb(255, 253, 248)');
+  await page.getByRole('combobox', { name: 'Shown in the theme' }).selectOption('shown in Night');
+  await expect(body).toHaveCSS('background-color', 'rgb(32, 38, 43)');
+  await page.getByRole('combobox', { name: 'Shown in the theme' }).selectOption('as published');
+  await expect(body).toHaveCSS('background-color', 'rgb(255, 253, 248)');
+});

@@ -1,4 +1,11 @@
-import { allOf, own, pointer, type DocId, type Documents } from '../model';
+import {
+  allOf,
+  pointer,
+  type Declared,
+  type DocId,
+  type Documents,
+  type TokensDoc,
+} from '../model';
 import type { Reach } from './reach';
 
 /** Whom a token reaches, directly and through the tokens that are made from it. */
@@ -29,23 +36,34 @@ export function reachOfToken(documents: Documents, reach: Reach, token: string):
   return { declarations, tokens: made, pages: [...pages] };
 }
 
+const known = new WeakMap<TokensDoc, ReadonlyMap<string, readonly string[]>>();
+
+/** For each token those that name it, themselves or where a theme makes them so; worked out once for each state of them. */
+function namedBy(doc: TokensDoc): ReadonlyMap<string, readonly string[]> {
+  const kept = known.get(doc);
+  if (kept) return kept;
+  const made = new Map<string, string[]>();
+  const note = (id: string, value: Declared) => {
+    for (const ref of Object.values(value.refs ?? {}))
+      if ('token' in ref) made.set(ref.token, [...(made.get(ref.token) ?? []), id]);
+  };
+  for (const id in doc.tokens) note(id, doc.tokens[id]!.value);
+  for (const { values } of Object.values(doc.themes ?? {}))
+    for (const id in values) note(id, values[id]!);
+  known.set(doc, made);
+  return made;
+}
+
 /** The tokens that are made from one, directly or through others, also where only a theme makes them so. */
 export function tokensMadeFrom(documents: Documents, token: string): string[] {
-  const { tokens, themes = {} } = documents.tokens;
+  const by = namedBy(documents.tokens);
   const found = new Set<string>();
-  const names = (id: string, other: string) =>
-    [own(tokens, id)?.value, ...Object.values(themes).map(({ values }) => own(values, id))].some(
-      (value) =>
-        Object.values(value?.refs ?? {}).some((ref) => 'token' in ref && ref.token === other),
-    );
-  for (const open = [token]; open.length > 0;) {
-    const at = open.pop()!;
-    for (const id in tokens)
-      if (!found.has(id) && id !== token && names(id, at)) {
+  for (const open = [token]; open.length > 0;)
+    for (const id of by.get(open.pop()!) ?? [])
+      if (!found.has(id) && id !== token) {
         found.add(id);
         open.push(id);
       }
-  }
   return [...found];
 }
 

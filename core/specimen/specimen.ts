@@ -81,6 +81,7 @@ class Maker {
 
   private inTheme(name: string, theme: string): Branch {
     return {
+      id: this.as({ is: 'tag', tag: 'body' }),
       tag: 'section',
       theme,
       style: blockOf({ padding: '24px 32px 40px' }),

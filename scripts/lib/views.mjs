@@ -34,6 +34,16 @@ export async function takePictures(address, folder, say) {
     await page.goto('/sites/brackenfold/content/shed/shed-millgate');
     await take('content');
 
+    await page.goto('/sites/brackenfold/styles');
+    await page.frameLocator('iframe[title="The specimen"]').locator('h1').first().waitFor();
+    const sheet = page.getByRole('group', { name: /^The sheet/ });
+    await sheet.focus();
+    for (let i = 0; i < 72; i += 1) await page.keyboard.press('ArrowDown');
+    await take('specimen');
+    await page.goto('/sites/brackenfold/styles/tokens');
+    await page.getByRole('table', { name: 'Tokens' }).waitFor();
+    await take('tokens');
+
     await page.goto('/sites/brackenfold/settings');
     await take('settings');
     await page.goto('/sites/brackenfold/bench/page-home');
@@ -74,7 +84,7 @@ export async function takePictures(address, folder, say) {
       .evaluate((view) => view.scrollTo(0, 0));
     await page.getByRole('tab', { name: 'Style' }).click();
     const declare = async (property, css, width = 'base') => {
-      const cell = page.getByRole('textbox', { name: `${property}, ${width}`, exact: true });
+      const cell = page.getByRole('combobox', { name: `${property}, ${width}`, exact: true });
       const folded = page.locator('.more-rows[aria-expanded=false]');
       while ((await cell.count()) === 0) await folded.first().click();
       await cell.fill(css);

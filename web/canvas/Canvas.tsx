@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { useDroppable } from '@dnd-kit/core';
-import type { EntryDoc } from '@sormet/core/model';
+import type { Documents, EntryDoc } from '@sormet/core/model';
 import { widthsOf } from '@sormet/core/style';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
@@ -47,6 +47,11 @@ export const UNDRAWN: Drawn = Object.freeze({ width: BASE_WIDTH, scale: 1 });
 /** The share of its full size at which a definition's text can still be read. */
 const LEGIBLE_SHARE = 0.68;
 
+/** A site as it would be if all of it stood in a theme. */
+function inTheme(documents: Documents, theme: string | null): Documents {
+  return theme === null ? documents : documents.with({ ...documents.site, theme });
+}
+
 /** The width at which a definition is drawn so that it fits its pane legibly: in whole tens, never narrower than a telephone. */
 function legibleWidth(paneWidth: number): number {
   if (paneWidth === 0) return BASE_WIDTH;
@@ -57,7 +62,7 @@ function legibleWidth(paneWidth: number): number {
 export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProps): ReactNode {
   const { documents } = useDerived();
   const { site } = documents;
-  const { width, zoom: zooms } = useApp((state) => state.bench);
+  const { width, zoom: zooms, heldTheme } = useApp((state) => state.bench);
   const dispatch = useAppDispatch();
   const zoom = zooms[kind];
   const setZoom = useCallback(
@@ -68,8 +73,8 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
   const registry = useMemo(() => new Registry(), []);
   const styles = useMemo(() => new CanvasCss(), []);
   const css = useMemo(
-    () => (built ? styles.of(documents, built.linked) : ''),
-    [styles, documents, built],
+    () => (built ? styles.of(inTheme(documents, heldTheme), built.linked) : ''),
+    [styles, documents, built, heldTheme],
   );
   const places = useMemo(() => placesOf(documents, doc), [documents, doc]);
   const pane = useRef<HTMLDivElement>(null);

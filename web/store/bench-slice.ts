@@ -38,6 +38,8 @@ export interface BenchState {
   readonly lit: string | null;
   /** The state that is styled, and in which the canvas holds what is selected; rest without one. */
   readonly state: State | null;
+  /** The theme in which the canvas holds what is drawn; the site's own without one. */
+  readonly heldTheme: string | null;
   /** Whether it was asked for the line that declares, and that has not got the focus yet. */
   readonly declareAsked: boolean;
   readonly folded: { readonly left: boolean; readonly ledger: boolean };
@@ -68,6 +70,7 @@ const initialState: BenchState = {
   tab: 'values',
   lit: null,
   state: null,
+  heldTheme: null,
   declareAsked: false,
   folded: { left: false, ledger: false },
   layout: { left: null, ledger: false },
@@ -165,6 +168,9 @@ export const benchSlice = createSlice({
     },
     holdState(state, { payload }: PayloadAction<State | null>) {
       state.state = payload;
+    },
+    holdTheme(state, { payload }: PayloadAction<string | null>) {
+      state.heldTheme = payload;
     },
     askDeclare(state) {
       state.tab = 'style';

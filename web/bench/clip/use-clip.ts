@@ -5,6 +5,7 @@ import {
   fitClip,
   nodeName,
   plant,
+  readClip,
   wordsOf,
   topmost,
   type Branch,
@@ -33,6 +34,9 @@ import { placesFor, type Where } from '../go-line/places';
 import type { Selected } from '../use-selected';
 import { count } from '../words';
 import { clipIn, CLIP_TYPE, keepClip, keptClip } from './kept-clip';
+
+/** The largest file that is read as a clip, in bytes. */
+const LARGEST_CLIP = 8_000_000;
 
 /** Copying, cutting, pasting and duplicating what is selected, in a document, across documents and across sites. */
 export function useClip(
@@ -165,6 +169,35 @@ export function useClip(
     if (clip) pasteClip(clip, placeFor(where));
     else say('Nothing has been copied in this browser yet; text and pictures come with Ctrl+V.');
   };
+  const saveAsFile = () => {
+    const clip = copy();
+    if (!clip) return;
+    const file = new Blob([JSON.stringify(clip, null, 2)], { type: 'application/json' });
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(file);
+    link.download = `${documents.site.slug}.clip.json`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+  const pasteFile = () => {
+    const field = document.createElement('input');
+    field.type = 'file';
+    field.accept = '.json,application/json';
+    field.onchange = () => {
+      const [file] = field.files ?? [];
+      if (!file) return;
+      if (file.size > LARGEST_CLIP) {
+        say('That file is larger than anything that can be pasted.');
+        return;
+      }
+      void file.text().then((words) => {
+        const clip = readClip(words);
+        if (clip) latest.current.pasteClip(clip, latest.current.placeFor());
+        else say(`${file.name} holds nothing that was copied here: it is no clip of this version.`);
+      });
+    };
+    field.click();
+  };
   const duplicate = () => {
     const clip = selected && clipOf(documents, sync.site, doc, selected.all, selected.entry);
     if (!clip || !selected || selected.doc.id !== doc || selected.isRoot) {
@@ -248,6 +281,14 @@ export function useClip(
       offered: may,
       run: () => pasteKept('before'),
     },
+    {
+      label: 'save it as a file',
+      about: 'copying',
+      key: '',
+      offered,
+      run: saveAsFile,
+    },
+    { label: 'paste from a file', about: 'copying', key: '', offered, run: pasteFile },
     {
       label: 'duplicate',
       about: 'copying',

@@ -3,6 +3,7 @@ import type { EntryDoc, TreeDoc } from '@sormet/core/model';
 import { Canvas, UNDRAWN } from '../../canvas/Canvas';
 import { DefinitionHead } from './DefinitionHead';
 import { EmptyPage } from './EmptyPage';
+import { HeldTheme } from './HeldTheme';
 import { ZoomField } from './ZoomField';
 
 /** The page or definition that was opened, drawn. */
@@ -16,7 +17,7 @@ export function OpenPane({ doc, entry }: { doc: TreeDoc; entry: EntryDoc | undef
         <div className="pane-head">
           <span>Page</span>
           <span className="quiet">
-            <ZoomField kind="page" scale={drawn.scale} />
+            <HeldTheme /> <ZoomField kind="page" scale={drawn.scale} />
           </span>
         </div>
       ) : (

@@ -1,7 +1,14 @@
 import { useEffect, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { Button } from 'antd';
-import { nodeIn, rootOf, treeDocOf, type Documents, type TreeDoc } from '@sormet/core/model';
+import {
+  nodeIn,
+  rootOf,
+  treeDocOf,
+  type Documents,
+  type TagsDoc,
+  type TreeDoc,
+} from '@sormet/core/model';
 import {
   build,
   rulesOf,
@@ -11,6 +18,7 @@ import {
   type ResolvedElement,
 } from '@sormet/core/resolve';
 import { SPECIMEN, specimenOf, type Stands } from '@sormet/core/specimen';
+import type { AppliedBlock } from '@sormet/core/style';
 import { StyleLedger } from '../../../bench/ledger/style/StyleLedger';
 import { useRuleWords } from '../../../bench/ledger/style/rule-words';
 import { litRule } from '../../../bench/ledger/style/lit-rule';
@@ -209,7 +217,7 @@ function Below({
 }): ReactNode {
   const lit = useApp((state) => state.bench.lit);
   const what = standsOf(element, built, stands);
-  const selected = selectedFor(documents, built, element);
+  const selected = selectedFor(documents, built, element, what);
   const words = useRuleWords(selected);
   const { tokens, themes = {} } = documents.tokens;
   if (what?.is === 'token' && tokens[what.token])
@@ -250,14 +258,20 @@ function selectedFor(
   documents: Documents,
   built: Built,
   element: ResolvedElement,
+  what: Stands | undefined,
 ): Selected | undefined {
   const { doc: id } = element.scope.within;
   const doc: TreeDoc | undefined = treeDocOf(documents, id);
   const node = doc && nodeIn(documents, id, element.from.id);
   if (!doc || !node) return undefined;
-  const rules = rulesOf(element, documents, documents.tags).filter(
-    ({ origin }) => !('doc' in origin && origin.doc === SPECIMEN),
-  );
+  // What a sheet lies on is the page itself: what its body is given.
+  const { tags } = documents;
+  const rules =
+    what?.is === 'tag' && what.tag === 'body'
+      ? [bodyRule(tags)]
+      : rulesOf(element, documents, tags).filter(
+          ({ origin }) => !('doc' in origin && origin.doc === SPECIMEN),
+        );
   return {
     doc,
     id: element.from.id,
@@ -272,6 +286,14 @@ function selectedFor(
     rules,
     count: 1,
     all: [element.from.id],
+  };
+}
+
+function bodyRule(tags: TagsDoc): AppliedBlock {
+  return {
+    origin: { is: 'tag', doc: tags.id, tag: 'body' },
+    level: { of: 'tags' },
+    block: tags.tags['body'] ?? {},
   };
 }
 
