@@ -75,7 +75,7 @@ describe('a release', () => {
     expect(html).toContain('<title>Millgate</title>');
     expect(html).toContain('<meta name="description" content="The old dye works by the weir.');
     expect(html).toContain('<meta name="viewport"');
-    for (const landmark of ['<header', '<nav aria-label="Main"', '<main>', '<footer'])
+    for (const landmark of ['<header', '<nav aria-label="Main"', '<main id="main">', '<footer'])
       expect(html).toContain(landmark);
     expect(parse(html).nodeName).toBe('#document');
   });
