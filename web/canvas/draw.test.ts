@@ -1,6 +1,6 @@
 import { createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { literal, type LinkValue, type RichPiece } from '@sormet/core/model';
+import { literal, text, type LinkValue, type RichPiece } from '@sormet/core/model';
 import { build, Linker, prepare, write } from '@sormet/core/resolve';
 import { component, documentsOf, page, queryOf, signDocs } from '@sormet/core/test';
 import { dataOf } from '@sormet/core/value';
@@ -73,3 +73,59 @@ test('the canvas draws classes, custom properties and rich text as publishing wr
   expect(written).toContain('style="--sign-root_sign_opacity_base_share:0.5"');
   expect(written).toContain('<div>Bring <strong>&lt;it&gt;</strong><br></div>');
 });
+
+test('the canvas draws forms and what opens as publishing writes them', () => {
+  const yes = literal({ type: 'boolean', value: true });
+  const form = documentsOf(
+    page('form', '/', {
+      tag: 'form',
+      children: [
+        {
+          tag: 'label',
+          attributes: { for: text('mail') },
+          children: [{ tag: 'span', text: 'Mail' }],
+        },
+        {
+          tag: 'input',
+          attributes: {
+            id: text('mail'),
+            type: text('email'),
+            autocomplete: text('email'),
+            required: yes,
+            value: text('a@b.example'),
+          },
+        },
+        { tag: 'input', attributes: { type: text('checkbox'), checked: yes, disabled: yes } },
+        { tag: 'textarea', attributes: { name: text('words'), required: yes } },
+        {
+          tag: 'details',
+          attributes: { open: yes },
+          children: [{ tag: 'summary', text: 'More' }],
+        },
+      ],
+    }),
+  );
+  const linked = new Linker().link(form, 'form');
+  const data = dataOf(form);
+  const registry = { set: () => undefined } as unknown as Registry;
+  const { root } = build(linked, data, undefined);
+  // Words that stand alone in an element are put there by hand afterwards.
+  const drawn = renderToStaticMarkup(createElement(Draw, { node: root!, registry }))
+    .replace('<span></span>', '<span>Mail</span>')
+    .replace('<summary></summary>', '<summary>More</summary>');
+  expect(sorted(drawn)).toBe(sorted(write(prepare(linked, data))));
+});
+
+/** The attributes of each element in the order of their names, and elements that hold nothing without their last mark. */
+function sorted(html: string): string {
+  return html.replace(
+    /<([a-z0-9]+)((?: [a-z-]+(?:="[^"]*")?)*) ?\/?>/gi,
+    (_, tag: string, attributes: string) => {
+      const list = attributes.match(/ [a-z-]+(?:="[^"]*")?/gi) ?? [];
+      return `<${tag}${list
+        .map((each) => each.toLowerCase())
+        .sort()
+        .join('')}>`;
+    },
+  );
+}

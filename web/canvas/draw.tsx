@@ -15,11 +15,17 @@ import { EMPTY, Places } from './places';
 
 /** HTML attributes whose name in React is another. */
 const REACT_NAMES: Record<string, string> = {
+  autocomplete: 'autoComplete',
+  checked: 'defaultChecked',
   class: 'className',
   datetime: 'dateTime',
+  for: 'htmlFor',
   hreflang: 'hrefLang',
   tabindex: 'tabIndex',
 };
+
+/** Attributes that are there or not (HTML 2.3.2): React wants to be told so. */
+const THERE = new Set(['checked', 'disabled', 'open', 'required']);
 
 interface DrawProps {
   readonly node: Resolved;
@@ -90,7 +96,9 @@ function propsOf(node: ResolvedElement): Record<string, unknown> {
   const props: Record<string, unknown> = node.waiting ? { 'data-sormet-waiting': '' } : {};
   for (const name in node.attributes) {
     const value = node.attributes[name]!;
-    props[REACT_NAMES[name] ?? name] = name === 'style' ? styleOf(value) : value;
+    // What a field holds is what it begins with: nobody types into one on a canvas.
+    const given = name === 'value' && node.tag !== 'li' ? 'defaultValue' : REACT_NAMES[name];
+    props[given ?? name] = name === 'style' ? styleOf(value) : THERE.has(name) ? true : value;
   }
   return props;
 }
@@ -122,7 +130,7 @@ function DrawElement({ node, registry, empty }: DrawElementProps): ReactNode {
   const ref = useRef<HTMLElement>(null);
   useLayoutEffect(() => registry.set(ref.current!, node));
   const props = { ...propsOf(node), ...empty, ref };
-  return node.from.isVoid
+  return node.from.isVoid || node.tag === 'textarea'
     ? createElement(node.tag, props)
     : createElement(
         node.tag,
