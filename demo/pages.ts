@@ -204,6 +204,24 @@ export const pages: readonly PageDoc[] = [
     entries: 'shed',
     main: [
       {
+        tag: 'div',
+        name: 'Title',
+        shared: { 'style-wide': true },
+        style: styled(
+          { padding: '{space 4} {space 7} 0' },
+          { w600: { 'padding-inline': '{space 5}' } },
+        ),
+        children: [
+          // The first heading of the page, and no larger than its text: looks are free of levels.
+          {
+            tag: 'h1',
+            name: 'Heading',
+            text: ofPage('shed-name'),
+            shared: { 'style-quiet-heading': true },
+          },
+        ],
+      },
+      {
         component: 'lines',
         name: 'sessions',
         values: { 'lines-heading': text('Sessions here') },

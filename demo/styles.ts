@@ -140,6 +140,17 @@ const WRITTEN: readonly Written[] = [
     { w600: { 'font-size': '{title}' } },
   ],
   [
+    'style-quiet-heading',
+    'Quiet heading',
+    null,
+    {
+      'font-family': '{text family}',
+      'font-size': '{small text}',
+      'font-weight': '{plain weight}',
+      'line-height': '{roomy}',
+    },
+  ],
+  [
     'style-skip',
     'Skip link',
     null,

@@ -1,5 +1,7 @@
 import { expect, test } from '@playwright/test';
 import fc from 'fast-check';
+import { isOnEveryScreen, nearestHex, readColour } from '../core/colour';
+import { arithmetic } from '../core/style';
 import { expand } from '../core/style/expand';
 
 /** Pieces of which values are made, those that break things among them. */
@@ -133,4 +135,78 @@ test('a value is stored as the parser writes it, and is the same when it is give
   expect(once).toEqual({ ok: true, longhands: { width: 'CALC(1px + 2px)' } });
   const { longhands } = once as { longhands: Record<string, string> };
   expect(expand('width', longhands['width']!)).toEqual(once);
+});
+
+/** A sum of lengths as people type it, and as `calc()` asks for it. */
+const sum = fc
+  .array(
+    fc.record({
+      sign: fc.constantFrom('+', '-'),
+      value: fc.integer({ min: 0, max: 400 }).map((n) => n / 4),
+      unit: fc.constantFrom('px', 'px', 'rem'),
+      by: fc.constantFrom(undefined, undefined, ['*', 3], ['/', 4], ['*', 0.5]) as fc.Arbitrary<
+        readonly [string, number] | undefined
+      >,
+    }),
+    { minLength: 1, maxLength: 4 },
+  )
+  .map((terms) => {
+    const typed = terms.map(({ sign, value, unit, by }, i) => {
+      const times = by ? by.join('') : '';
+      return `${i === 0 ? '' : sign}${value}${unit}${times}`;
+    });
+    const css = terms.map(({ sign, value, unit, by }, i) => {
+      const times = by ? ` ${by.join(' ')}` : '';
+      return `${i === 0 ? '' : ` ${sign} `}${value}${unit}${times}`;
+    });
+    return { typed: typed.join(''), css: `calc(${css.join('')})` };
+  });
+
+test('arithmetic in a length comes to what calc() comes to in Chromium (CSS Values and Units 4, 10)', async ({
+  page,
+}) => {
+  await page.setContent('<p>words</p>');
+  const cases = fc
+    .sample(sum, { numRuns: 400, seed: 20261126 })
+    .map(({ typed, css }) => ({ typed, css, worked: arithmetic(typed) ?? typed }));
+  const results = await page.evaluate((all) => {
+    const words = document.querySelector('p')!;
+    const px = (value: string) => {
+      words.style.marginLeft = '';
+      words.style.marginLeft = value;
+      return words.style.marginLeft === '' ? NaN : parseFloat(getComputedStyle(words).marginLeft);
+    };
+    return all.map(({ css, worked }) => [px(css), px(worked)] as const);
+  }, cases);
+  const wrong = cases.filter((_, i) => !(Math.abs(results[i]![0] - results[i]![1]) < 0.01));
+  expect(wrong).toEqual([]);
+  expect(cases.filter(({ worked }) => !worked.startsWith('calc')).length).toBeGreaterThan(100);
+});
+
+test('mixed colours are those that Chromium paints (CSS Color 5, 3)', async ({ page }) => {
+  await page.setContent('<canvas width="1" height="1"></canvas>');
+  const hex = fc
+    .integer({ min: 0, max: 0xffffff })
+    .map((n) => '#' + n.toString(16).padStart(6, '0'));
+  const cases = fc
+    .sample(fc.tuple(hex, hex, fc.integer({ min: 0, max: 100 })), { numRuns: 300, seed: 20261126 })
+    .map(([a, b, share]) => `color-mix(in oklab, ${a}, ${b} ${share}%)`)
+    // How a colour that no screen can show is brought to one that can is the browser's own affair.
+    .filter((css) => isOnEveryScreen(readColour(css)!))
+    .map((css) => ({ css, worked: nearestHex(readColour(css)!) }));
+  const painted = await page.evaluate((all) => {
+    const pen = document.querySelector('canvas')!.getContext('2d', { willReadFrequently: true })!;
+    return all.map(({ css }) => {
+      pen.fillStyle = css;
+      pen.fillRect(0, 0, 1, 1);
+      return [...pen.getImageData(0, 0, 1, 1).data.slice(0, 3)];
+    });
+  }, cases);
+  const far = cases.filter(({ worked }, i) =>
+    painted[i]!.some(
+      (value, at) => Math.abs(value - parseInt(worked.slice(1 + 2 * at, 3 + 2 * at), 16)) > 1,
+    ),
+  );
+  expect(far).toEqual([]);
+  expect(cases.length).toBeGreaterThan(200);
 });

@@ -10,8 +10,10 @@ export function writeOklch({ l, c, h, alpha }: Colour): string {
 }
 
 /** The nearest colour that every screen can show, as six hexadecimal digits: less chroma, the same lightness and hue. */
-export function nearestHex({ l, c, h }: Colour): string {
-  return formatHex(clampChroma({ mode: 'oklch', l, c, h } satisfies Oklch, 'oklch'));
+export function nearestHex(colour: Colour): string {
+  const { l, c, h } = colour;
+  const at: Oklch = { mode: 'oklch', l, c, h };
+  return formatHex(isOnEveryScreen(colour) ? at : clampChroma(at, 'oklch'));
 }
 
 const fits = inGamut('rgb');
