@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { allOf, docOf, nodeIn, own, type Documents } from '../../model';
+import { allOf, docOf, nodeIn, own, type Documents, type StyleDoc } from '../../model';
 import { exact, Id } from '../args';
 import { changeTo, type Change } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
@@ -50,13 +50,13 @@ export const exchangeStyle = defineEdit({
     const other = docOf(documents, 'style', instead);
     if (!docOf(documents, 'style', style) || !other) return gone('The shared style', style);
     return wearersOf(documents, style).flatMap(({ doc, node, shared }) => {
-      const kept = without(documents, shared, style);
-      const base = other.base === null ? {} : { [other.base]: true as const };
-      return changeTo(documents, doc, ['nodes', node, 'shared'], {
-        ...kept,
-        ...base,
-        [instead]: true,
-      });
+      const worn: Record<string, true> = without(documents, shared, style);
+      // What modifies another is on together with it, and with what that modifies.
+      for (let at: StyleDoc | undefined = other; at && !own(worn, at.id);) {
+        worn[at.id] = true;
+        at = at.base === null ? undefined : docOf(documents, 'style', at.base);
+      }
+      return changeTo(documents, doc, ['nodes', node, 'shared'], worn);
     });
   },
   says: (documents, { style, instead }) =>

@@ -51,6 +51,9 @@ function stepOf({ key, shiftKey, altKey }: React.KeyboardEvent): number {
   return key === 'ArrowUp' ? by : -by;
 }
 
+/** What nobody can type: stored where several things hold different values. */
+const MIXED = '\u0000';
+
 /** What a rule declares for a property at a width, else what shows there and which rule says so. */
 export function StyleCell(props: StyleCellProps): ReactNode {
   const { selected, rule, property, width, state, words, onLight } = props;
@@ -79,7 +82,8 @@ export function StyleCell(props: StyleCellProps): ReactNode {
   };
   const { draft, wrong, type, commit, drop } = useDraft(
     `${ruleKey(origin)} ${property} ${width} ${state ?? ''}`,
-    stored ?? '',
+    // Where what is selected differs, typing what the first of it has is typing something else for the others.
+    mixed ? MIXED : (stored ?? ''),
     give,
     (css, reason) => dispatch(benchActions.notice(`“${css}” was not kept. ${reason}`)),
   );
