@@ -107,6 +107,13 @@ test('a shared style is made of chosen declarations, put on elsewhere by its nam
   await expect(bench.sentence).toContainText(`the shared style ${name}: 2 elements on 1 page`);
   await bench.declare('color', 'ink');
   await expect(heading).toHaveCSS('color', 'rgb(32, 38, 43)');
+  // A style of its own: what is said there is said of this alone, the rest follows.
+  await page.getByRole('button', { name: `A style of its own that begins from ${name}` }).click();
+  await expect(bench.sentence).toContainText(`${name}, own: 1 element on 1 page`);
+  await bench.declare('color', 'brand');
+  await expect(words).toHaveCSS('color', 'rgb(154, 59, 23)');
+  await expect(words).toHaveCSS('background-color', 'rgb(250, 244, 230)');
+  await expect(heading).toHaveCSS('color', 'rgb(32, 38, 43)');
   await page.getByRole('button', { name: `Take ${name} off` }).click();
   await expect(words).toHaveCSS('background-color', 'rgba(0, 0, 0, 0)');
   await expect(heading).toHaveCSS('background-color', 'rgb(250, 244, 230)');

@@ -1,5 +1,5 @@
 import { useEffect, useRef, type ReactNode } from 'react';
-import { X } from 'lucide-react';
+import { GitFork, X } from 'lucide-react';
 import type { AppliedBlock, Origin } from '@sormet/core/style';
 import { ruleKey } from '../../../canvas/rule-key';
 import type { Selected } from '../../use-selected';
@@ -27,6 +27,7 @@ export function Chain({
   onLight,
   canTakeOff,
   onTakeOff,
+  onBranch,
 }: {
   rules: readonly AppliedBlock[];
   lit: Origin;
@@ -35,6 +36,8 @@ export function Chain({
   onLight: (key: string) => void;
   canTakeOff: (origin: Origin) => boolean;
   onTakeOff: (style: string) => void;
+  /** Makes a style of its own for what is selected, beginning from one that it has. */
+  onBranch: (style: string) => void;
 }): ReactNode {
   const chain = useRef<HTMLDivElement>(null);
   const key = ruleKey(lit);
@@ -62,6 +65,14 @@ export function Chain({
             >
               {word} <span className="chain-reach">{elements}</span>
             </button>
+            {origin.is === 'shared' && isLit && canTakeOff(origin) ? (
+              <IconButton
+                icon={GitFork}
+                name={`A style of its own that begins from ${word}`}
+                title={`A style of its own that begins from ${word}: what differs is said there`}
+                onPress={() => onBranch(origin.doc)}
+              />
+            ) : null}
             {origin.is === 'shared' && canTakeOff(origin) ? (
               <IconButton
                 icon={X}

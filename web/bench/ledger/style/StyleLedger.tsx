@@ -1,5 +1,8 @@
 import { useState, type ReactNode } from 'react';
+import { styleName } from '@sormet/core/edit';
+import { allOf, newId, orderBetween, type Documents } from '@sormet/core/model';
 import { declaredProperties, widthsOf, type Origin } from '@sormet/core/style';
+import { ruleKey } from '../../../canvas/rule-key';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { benchActions } from '../../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../../store/store';
@@ -45,6 +48,22 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
   );
   const more = { group: 'More', properties: [...new Set(others)] };
   const columns = [ROWS.slice(0, 2), [...ROWS.slice(2), ...(others.length > 0 ? [more] : [])]];
+  const branch = (from: string) => {
+    const own = newId();
+    const { doc, id } = selected;
+    const made = sync.edit({
+      name: 'addStyle',
+      args: {
+        style: own,
+        name: freeStyleName(documents, `${styleName(documents, from)}, own`),
+        order: orderBetween(lastStyleOrder(documents), null),
+        base: from,
+        block: {},
+        from: { doc: doc.id, node: id },
+      },
+    });
+    if (made) onLight(ruleKey({ is: 'shared', doc: own, on: { doc: doc.id, node: id } }));
+  };
   return (
     <Offers>
       <div className="ledger-actions style-line">
@@ -66,6 +85,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
               args: { doc: selected.doc.id, nodes: [...selected.all], style, on: false },
             })
           }
+          onBranch={branch}
         />
         {isStored ? <PutOn selected={selected} /> : null}
         <States tag={selected.element?.tag ?? ''} />
@@ -121,5 +141,22 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
         ))}
       </div>
     </Offers>
+  );
+}
+
+/** A name that no shared style has yet: with a number behind it where it is taken. */
+function freeStyleName(documents: Documents, wanted: string): string {
+  const taken = new Set(allOf(documents, 'style').map(({ name }) => name.toLowerCase()));
+  let name = wanted;
+  for (let n = 2; taken.has(name.toLowerCase()); n += 1) name = `${wanted} ${n}`;
+  return name;
+}
+
+function lastStyleOrder(documents: Documents): string | null {
+  return (
+    allOf(documents, 'style')
+      .map(({ order }) => order)
+      .sort()
+      .at(-1) ?? null
   );
 }
