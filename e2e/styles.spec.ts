@@ -188,7 +188,7 @@ test('things are wrapped in a box, the box is arranged in one step, and taken aw
 test('a theme begins at a section: everything in it follows, its ground too', async ({ page }) => {
   const { bench, heading } = await styleHeading(page, 'own-theme');
   await page.locator('.outline-row', { hasText: 'How it works' }).first().click();
-  await page.getByRole('combobox', { name: 'Theme' }).selectOption('Night');
+  await page.getByRole('combobox', { name: 'Theme', exact: true }).selectOption('Night');
   const section = heading.locator('xpath=..');
   await expect(section).toHaveCSS('background-color', 'rgb(32, 38, 43)');
   await expect(heading).toHaveCSS('color', 'rgb(243, 230, 211)');
