@@ -208,7 +208,7 @@ export const pages: readonly PageDoc[] = [
         name: 'Title',
         shared: { 'style-wide': true },
         style: styled(
-          { padding: '{space 4} {space 7} 0' },
+          { padding: '{space 4} {space 7}' },
           { w600: { 'padding-inline': '{space 5}' } },
         ),
         children: [
