@@ -1,4 +1,4 @@
-import { contrast, readColour, type Colour } from '../colour';
+import { contrast, LEAST_CONTRAST, readColour, type Colour } from '../colour';
 import { own, type Declared, type Documents } from '../model';
 import { rulesOf, type Built, type Resolved, type ResolvedElement } from '../resolve';
 import { cascade, filled, type AppliedBlock, type Width } from '../style';
@@ -161,5 +161,5 @@ function leastFor(documents: Documents, element: ResolvedElement, at: Width): nu
   const [, number, unit] = /^([\d.]+)(px|rem)$/.exec(said('font-size') ?? '') ?? [];
   const px = Number(number ?? 0) * (unit === 'rem' ? 16 : 1);
   const bold = Number(said('font-weight') ?? 400) >= 700;
-  return px >= 24 || (bold && px >= 18.66) ? 3 : 4.5;
+  return px >= 24 || (bold && px >= 18.66) ? LEAST_CONTRAST.largeText : LEAST_CONTRAST.text;
 }

@@ -130,3 +130,11 @@ export function named(documents: Documents, doc: string, node: string): string {
 export function folderOf(name: string): string {
   return name.slice(0, Math.max(0, name.lastIndexOf('/')));
 }
+
+/** A name that none of those taken is, however they are written: with a number behind it where it is taken. */
+export function freeName(wanted: string, taken: Iterable<string>): string {
+  const names = new Set([...taken].map((name) => name.toLowerCase()));
+  let free = wanted;
+  for (let n = 2; names.has(free.toLowerCase()); n += 1) free = `${wanted} ${n}`;
+  return free;
+}

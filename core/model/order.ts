@@ -25,6 +25,13 @@ export function orderBetween(before: string | null, after: string | null): strin
   return generateKeyBetween(before, after);
 }
 
+/** An order after those of all that is given. */
+export function orderAfterAll(ordered: Iterable<{ readonly order: string }>): string {
+  let last: string | null = null;
+  for (const { order } of ordered) if (last === null || order > last) last = order;
+  return orderBetween(last, null);
+}
+
 /** The first `count` orders of an empty list. */
 export function ordersFor(count: number): string[] {
   return generateNKeysBetween(null, null, count);

@@ -28,6 +28,7 @@ import {
 } from '../../model';
 import { declarationKey, filled, keyParts } from '../../style';
 import { emptyLiteral } from '../control';
+import { freeName } from '../names';
 import type { Choices } from './clashes';
 import { type Clip } from './clip';
 import { Counterparts } from './counterparts';
@@ -467,7 +468,7 @@ class Fitting {
 
   private style(style: StyleDoc, id: string): StyleDoc {
     const base = style.base === null ? null : (this.there.style(style.base) ?? null);
-    const taken = new Set(allOf(this.documents, 'style').map(({ name }) => name.toLowerCase()));
+    const taken = allOf(this.documents, 'style').map((each) => each.name);
     const name = freeName(style.name, taken);
     return { ...style, id, name, base, style: this.block(style.style, 'here') };
   }
@@ -486,7 +487,7 @@ class Fitting {
   private tokensTaken(): Record<string, Token> {
     const { tokens } = this.documents.tokens;
     const taken: Record<string, Token> = {};
-    const names = new Set(Object.values(tokens).map(({ name }) => name.toLowerCase()));
+    const names = new Set(Object.values(tokens).map(({ name }) => name));
     for (const [id, theirs] of Object.entries(this.clip.tokens)) {
       const here = own(this.choices, id) === 'theirs' ? this.there.token(id) : undefined;
       const value = here === undefined ? undefined : this.declared(theirs.value, 'here');
@@ -498,7 +499,7 @@ class Fitting {
       const value = theirs && this.declared(theirs.value, 'here');
       if (!theirs || !value) continue;
       const name = freeName(theirs.name, names);
-      names.add(name.toLowerCase());
+      names.add(name);
       taken[here] = { ...theirs, name, value };
     }
     return taken;
@@ -578,11 +579,4 @@ function repeatsAt(doc: TreeDoc, place: Place): NodeId[] {
     { ...doc, nodes: { ...doc.nodes, [at]: { kind: 'slot', place, slot: at } } },
     at,
   );
-}
-
-/** A name that is not among those taken: with a number behind it where it is. */
-function freeName(name: string, taken: ReadonlySet<string>): string {
-  let free = name;
-  for (let n = 2; taken.has(free.toLowerCase()); n += 1) free = `${name} ${n}`;
-  return free;
 }

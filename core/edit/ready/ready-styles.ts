@@ -3,7 +3,7 @@ import {
   FORMAT,
   groupOf,
   inOrder,
-  orderBetween,
+  orderAfterAll,
   type DocId,
   type Documents,
   type StyleDoc,
@@ -189,11 +189,6 @@ export class ReadyStyles {
     if (known) return known;
     const ready = READY.find((each) => each.name === name);
     if (!ready) throw new Error(`There is no ready style called ${name}.`);
-    const last =
-      styles
-        .map(({ order }) => order)
-        .sort()
-        .at(-1) ?? null;
     const base = ready.base === undefined ? null : this.called(ready.base).id;
     const others = Object.entries(ready.others ?? {}).flatMap(
       ([where, says]): [string, Declarations][] => {
@@ -206,7 +201,7 @@ export class ReadyStyles {
       kind: 'style',
       format: FORMAT,
       name,
-      order: orderBetween(last, null),
+      order: orderAfterAll(styles),
       base,
       origin: null,
       style: readBlock(

@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { own, Theme, Token, type Documents } from '../../model';
+import { own, Theme, Token } from '../../model';
 import { exact, Id } from '../args';
 import { changeTo, type Change } from '../changes';
 import { defineEdit, refuse } from '../define';
@@ -39,11 +39,4 @@ export const takeTokens = defineEdit({
 
 function tokenCount(many: number): string {
   return many === 1 ? 'one token' : `${many} tokens`;
-}
-
-/** The token of a site that has a name, however written. */
-export function tokenCalled(documents: Documents, name: string): string | undefined {
-  const { tokens } = documents.tokens;
-  const wanted = name.trim().toLowerCase();
-  return Object.keys(tokens).find((id) => tokens[id]!.name.toLowerCase() === wanted);
 }

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Checkbox, Form, Input, Select } from 'antd';
-import { allOf, docOf, newId, orderBetween, own, type Block } from '@sormet/core/model';
+import { allOf, docOf, newId, orderAfterAll, own, type Block } from '@sormet/core/model';
 import { keyParts, valueText } from '@sormet/core/style';
 import { Dialog } from '../../../site/Dialog';
 import { useDerived, useSync } from '../../../site/SiteProvider';
@@ -27,20 +27,6 @@ const BUNDLES: readonly { readonly word: string; readonly has: (property: string
 
 /** Makes a shared style of declarations of one's choice, which whatever is selected has from then on in their place. */
 export function MakeStyle({
-  open,
-  name,
-  selected,
-  onClose,
-}: {
-  open: boolean;
-  name: string;
-  selected: Selected;
-  onClose: () => void;
-}): ReactNode {
-  return open ? <Making begun={name} selected={selected} onClose={onClose} /> : null;
-}
-
-function Making({
   begun,
   selected,
   onClose,
@@ -78,16 +64,12 @@ function Making({
     const picked: Block = Object.fromEntries(
       keys.filter((key) => chosen.has(key)).map((key) => [key, block[key]!]),
     );
-    const last = allOf(documents, 'style')
-      .map(({ order }) => order)
-      .sort()
-      .at(-1);
     const done = sync.edit({
       name: 'addStyle',
       args: {
         style: newId(),
         name: name.trim(),
-        order: orderBetween(last ?? null, null),
+        order: orderAfterAll(allOf(documents, 'style')),
         base,
         block: picked,
         from: { doc: doc.id, node: id },

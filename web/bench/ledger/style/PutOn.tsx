@@ -71,12 +71,9 @@ export function PutOn({ selected }: { selected: Selected }): ReactNode {
           wanted === '' ? 'There is no other style to put on.' : `No style is called “${typed}”.`
         }
       />
-      <MakeStyle
-        open={making !== null}
-        name={making ?? ''}
-        selected={selected}
-        onClose={() => setMaking(null)}
-      />
+      {making === null ? null : (
+        <MakeStyle begun={making} selected={selected} onClose={() => setMaking(null)} />
+      )}
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Form, Input, Radio, Select } from 'antd';
-import { newId, orderBetween, pointer, TOKEN_GROUPS, type TokenGroup } from '@sormet/core/model';
+import { newId, orderAfterAll, pointer, TOKEN_GROUPS, type TokenGroup } from '@sormet/core/model';
 import { placesOfValue } from '@sormet/core/edit';
 import { readTokenValue, type AppliedBlock } from '@sormet/core/style';
 import { Dialog } from '../../../site/Dialog';
@@ -50,10 +50,6 @@ export function SaveAsToken({
   const alike = group === undefined ? [] : placesOfValue(documents, css, TOKEN_GROUPS[group].type);
   const save = () => {
     if (!ready) return;
-    const last = Object.values(tokens)
-      .map(({ order }) => order)
-      .sort()
-      .at(-1);
     const places = everywhere ? alike : here ? [here] : [];
     const done = sync.edit({
       name: 'addToken',
@@ -61,7 +57,7 @@ export function SaveAsToken({
         token: newId(),
         name: name.trim(),
         group,
-        order: orderBetween(last ?? null, null),
+        order: orderAfterAll(Object.values(tokens)),
         css,
         places: [...places],
       },

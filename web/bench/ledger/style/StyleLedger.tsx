@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
-import { styleName } from '@sormet/core/edit';
-import { allOf, newId, orderBetween, type Documents } from '@sormet/core/model';
+import { freeName, styleName } from '@sormet/core/edit';
+import { allOf, newId, orderAfterAll } from '@sormet/core/model';
 import { declaredProperties, widthsOf, type Origin } from '@sormet/core/style';
 import { ruleKey } from '../../../canvas/rule-key';
 import { useDerived, useSync } from '../../../site/SiteProvider';
@@ -50,13 +50,17 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
   const columns = [ROWS.slice(0, 2), [...ROWS.slice(2), ...(others.length > 0 ? [more] : [])]];
   const branch = (from: string) => {
     const own = newId();
+    const styles = allOf(documents, 'style');
     const { doc, id } = selected;
     const made = sync.edit({
       name: 'addStyle',
       args: {
         style: own,
-        name: freeStyleName(documents, `${styleName(documents, from)}, own`),
-        order: orderBetween(lastStyleOrder(documents), null),
+        name: freeName(
+          `${styleName(documents, from)}, own`,
+          styles.map(({ name }) => name),
+        ),
+        order: orderAfterAll(styles),
         base: from,
         block: {},
         from: { doc: doc.id, node: id },
@@ -141,22 +145,5 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
         ))}
       </div>
     </Offers>
-  );
-}
-
-/** A name that no shared style has yet: with a number behind it where it is taken. */
-function freeStyleName(documents: Documents, wanted: string): string {
-  const taken = new Set(allOf(documents, 'style').map(({ name }) => name.toLowerCase()));
-  let name = wanted;
-  for (let n = 2; taken.has(name.toLowerCase()); n += 1) name = `${wanted} ${n}`;
-  return name;
-}
-
-function lastStyleOrder(documents: Documents): string | null {
-  return (
-    allOf(documents, 'style')
-      .map(({ order }) => order)
-      .sort()
-      .at(-1) ?? null
   );
 }

@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Button, Dropdown, Popconfirm, Select } from 'antd';
 import { ArrowDown, ArrowUp, Ellipsis } from 'lucide-react';
 import { allOf, docOf, newId, orderBetween, type StyleDoc } from '@sormet/core/model';
-import { styleName } from '@sormet/core/edit';
+import { freeName, styleName } from '@sormet/core/edit';
 import { reachOfStyle, unusedStyles } from '@sormet/core/reach';
 import { stylesInOrder, valueText } from '@sormet/core/style';
 import { IconButton } from '../../../bench/ledger/IconButton';
@@ -84,9 +84,10 @@ function Row({ style, styles }: { style: StyleDoc; styles: readonly StyleDoc[] }
   };
   const { elements, pages } = reachOfStyle(reach, id);
   const duplicate = () => {
-    const names = new Set(allOf(documents, 'style').map((each) => each.name.toLowerCase()));
-    let copy = `${name} copy`;
-    for (let i = 2; names.has(copy.toLowerCase()); i += 1) copy = `${name} copy ${i}`;
+    const copy = freeName(
+      `${name} copy`,
+      allOf(documents, 'style').map((each) => each.name),
+    );
     const order = orderBetween(style.order, beside[at + 1]?.order ?? null);
     sync.edit({
       name: 'addStyle',

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Button, Form, Input, Select } from 'antd';
 import { isRefusal, runEdit } from '@sormet/core/edit';
-import { newId, orderBetween, TOKEN_GROUPS, type TokenGroup } from '@sormet/core/model';
+import { newId, orderAfterAll, TOKEN_GROUPS, type TokenGroup } from '@sormet/core/model';
 import { readTokenText } from '@sormet/core/style';
 import { Dialog } from '../../../site/Dialog';
 import { useDerived, useSync } from '../../../site/SiteProvider';
@@ -29,14 +29,13 @@ function Adding({ onClose }: { onClose: () => void }): ReactNode {
   const add = () => {
     const { tokens } = documents.tokens;
     const read = readTokenText(TOKEN_GROUPS[group].type, value, tokens);
-    const orders = Object.values(tokens).map(({ order }) => order);
     const edit = {
       name: 'addToken' as const,
       args: {
         token: newId(),
         name,
         group,
-        order: orderBetween(orders.sort().at(-1) ?? null, null),
+        order: orderAfterAll(Object.values(tokens)),
         ...(read.ok ? { css: read.css, tokens: { ...read.tokens } } : { css: value }),
         places: [],
       },

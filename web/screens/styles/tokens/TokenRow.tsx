@@ -11,6 +11,7 @@ import {
   type Theme,
   type Token,
 } from '@sormet/core/model';
+import { freeName } from '@sormet/core/edit';
 import { reachOfToken } from '@sormet/core/reach';
 import { filled, readTokenText, valueText } from '@sormet/core/style';
 import { count } from '../../../bench/words';
@@ -42,9 +43,10 @@ export function TokenRow({
     return read.ok ? { css: read.css, tokens: { ...read.tokens } } : { css: typed };
   };
   const derive = (how: Derivation) => {
-    const names = new Set(Object.values(tokens).map(({ name }) => name.toLowerCase()));
-    let name = `${token.name}, ${how}`;
-    for (let i = 2; names.has(name.toLowerCase()); i += 1) name = `${token.name}, ${how} ${i}`;
+    const name = freeName(
+      `${token.name}, ${how}`,
+      Object.values(tokens).map((each) => each.name),
+    );
     sync.edit({
       name: 'addToken',
       args: {
