@@ -1,4 +1,11 @@
-import { FORMAT, ordersFor, type SiteDoc, type StyleDoc, type TagsDoc } from '@sormet/core/model';
+import {
+  EVERY_TAG,
+  FORMAT,
+  ordersFor,
+  type SiteDoc,
+  type StyleDoc,
+  type TagsDoc,
+} from '@sormet/core/model';
 import { styled } from './styled';
 
 const HEADING = {
@@ -16,12 +23,22 @@ const FOCUS = {
   },
 };
 
+const CELL = {
+  'text-align': 'left',
+  'vertical-align': 'top',
+  padding: '{space 1} {space 3} {space 1} 0',
+  'border-bottom-width': '1px',
+  'border-bottom-style': 'solid',
+  'border-bottom-color': '{line}',
+};
+
 /** How Brackenfold looks before any section says otherwise. */
 export const tags: TagsDoc = {
   id: 'tags',
   kind: 'tags',
   format: FORMAT,
   tags: {
+    [EVERY_TAG]: styled({}, FOCUS),
     body: styled({
       'font-family': '{text family}',
       'font-size': '{text}',
@@ -45,7 +62,7 @@ export const tags: TagsDoc = {
     h3: styled({ ...HEADING, 'font-size': '{small title}', 'line-height': '{snug}' }),
     h4: styled({ ...HEADING, 'font-size': '{text}', 'line-height': '{snug}' }),
     p: styled({ 'margin-top': '{space 3}', 'max-width': '62ch' }),
-    a: styled({ color: '{link}', 'text-underline-offset': '3px' }, FOCUS),
+    a: styled({ color: '{link}', 'text-underline-offset': '3px' }),
     li: styled({}, { '::marker': { color: '{brand}' } }),
     blockquote: styled({
       'font-family': '{heading family}',
@@ -54,8 +71,12 @@ export const tags: TagsDoc = {
     }),
     figcaption: styled({ 'margin-top': '{space 4}' }),
     code: styled({ 'font-size': '0.95em', 'background-color': '{sand}', padding: '0 0.25em' }),
-    button: styled({ 'font-family': 'inherit', 'font-size': 'inherit' }, FOCUS),
-    summary: styled({ cursor: 'pointer', 'font-weight': '{bold}' }, FOCUS),
+    button: styled({ 'font-family': 'inherit', 'font-size': 'inherit' }),
+    summary: styled({ cursor: 'pointer', 'font-weight': '{bold}' }),
+    table: styled({ 'margin-top': '{space 3}', 'border-collapse': 'collapse' }),
+    caption: styled({ 'text-align': 'left', 'padding-bottom': '{space 1}' }),
+    th: styled({ ...CELL, 'font-weight': '{bold}' }),
+    td: styled(CELL),
   },
 };
 

@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test';
 import fc from 'fast-check';
 import { PageCompiler, asWritten } from '@sormet/core/compile';
 import {
+  EVERY_TAG,
   addressesOf,
   literal,
   type Block,
@@ -11,7 +12,14 @@ import {
 } from '@sormet/core/model';
 import { type Branch } from '@sormet/core/edit';
 import { build, Linker, rulesOf, type ResolvedElement } from '@sormet/core/resolve';
-import { blockOf, cascade, declarationKey, declaredProperties, widthsOf } from '@sormet/core/style';
+import {
+  blockOf,
+  cascade,
+  declarationKey,
+  declaredProperties,
+  keyParts,
+  widthsOf,
+} from '@sormet/core/style';
 import {
   component,
   documentsOf,
@@ -119,6 +127,11 @@ const generated = fc.record({
   outer: definition,
   onInner: block,
   tag: pageBlock,
+  /** Of every element only states are said. */
+  everywhere: pageBlock.map(
+    (made) =>
+      Object.fromEntries(Object.entries(made).filter(([key]) => keyParts(key).state)) as Block,
+  ),
   placed: fc.array(
     fc.record({
       of: fc.constantFrom('inner', 'outer'),
@@ -169,7 +182,7 @@ const BODY: Block = {
   'padding-left': { css: '0' },
 };
 
-function siteOfGenerated({ inner, outer, onInner, tag, placed }: Generated): Documents {
+function siteOfGenerated({ inner, outer, onInner, tag, everywhere, placed }: Generated): Documents {
   const innerDoc = made('inner', inner, {
     id: 'inner-root',
     tag: 'div',
@@ -205,7 +218,10 @@ function siteOfGenerated({ inner, outer, onInner, tag, placed }: Generated): Doc
   const home = pageDoc('home', '/', { tag: 'main', children: branches });
   const documents = documentsOf(signTokens, ...sharedStyles, innerDoc, outerDoc, home);
   const tags = documents.tags;
-  return documents.with({ ...tags, tags: { p: tag, div: tag, body: BODY } });
+  return documents.with({
+    ...tags,
+    tags: { [EVERY_TAG]: everywhere, p: tag, div: tag, body: BODY },
+  });
 }
 
 /** For each element what the core says wins, and what would win if that were left out, where the two look different. */

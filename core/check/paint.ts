@@ -82,6 +82,19 @@ export function paintAt(
   );
 }
 
+/** The paint of what an element stands in: what its border and the ring around it are seen against. */
+export function paintAround(
+  documents: Documents,
+  built: Built,
+  element: ResolvedElement,
+  at: Width,
+): Paint | undefined {
+  const way = wayTo(built.root, element);
+  return way
+    ?.slice(0, -1)
+    .reduce((around, each) => paintOf(documents, each, around, at), firstPaint(documents, at));
+}
+
 /** The theme in which an element stands. */
 export function themeAt(
   documents: Documents,

@@ -97,6 +97,12 @@ test('a colour is written so that reading it gives no visible difference', () =>
   );
 });
 
+test('a colour of sRGB is itself in hexadecimal digits, also at the edge of what screens show', () => {
+  for (const css of ['#0000ff', '#ff00ff', '#00ff00', '#ffff00', '#ff0000', '#00ffff'])
+    expect(nearestHex(colour(css))).toBe(css);
+  fc.assert(fc.property(hex, (css) => expect(nearestHex(colour(css))).toBe(css)));
+});
+
 test('a colour that not every screen can show is told, and brought to the nearest that is', () => {
   const strong = colour('oklch(70% 0.35 150)');
   expect(isOnEveryScreen(strong)).toBe(false);

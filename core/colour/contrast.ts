@@ -15,3 +15,14 @@ export function contrast(colour: Colour, ground: Colour): number {
   const below = blend([asOklch(white), asOklch(ground)], 'normal', 'rgb');
   return wcagContrast(blend([below, asOklch(colour)], 'normal', 'rgb'), below);
 }
+
+/** What is looked at: words on their ground, the ground of words, or what shows where a control is. */
+export type Seen = 'words' | 'ground' | 'control';
+
+/** A contrast as WCAG 2.2 judges it: for any size of text (`enough`), for large text or a control alone, or not at all. */
+export function judged(ratio: number, seen: Seen): 'enough' | 'large' | 'weak' {
+  const { text, largeText, control } = LEAST_CONTRAST;
+  if (seen === 'control') return ratio >= control ? 'enough' : 'weak';
+  if (ratio >= text) return 'enough';
+  return ratio >= largeText ? 'large' : 'weak';
+}

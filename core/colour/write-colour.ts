@@ -1,4 +1,4 @@
-import { clampChroma, formatHex, inGamut, type Oklch } from 'culori';
+import { clampChroma, formatHex, rgb, type Oklch } from 'culori';
 import { written } from '../style';
 import type { Colour } from './read-colour';
 
@@ -16,9 +16,11 @@ export function nearestHex(colour: Colour): string {
   return formatHex(isOnEveryScreen(colour) ? at : clampChroma(at, 'oklch'));
 }
 
-const fits = inGamut('rgb');
+/** By how much rounding alone may take a share of red, green or blue out of its range: one of the 256 steps it has. */
+const BY_ROUNDING = 1 / 255;
 
 /** Whether every screen can show a colour (that it lies in sRGB): what rounding alone takes out of it, it can. */
 export function isOnEveryScreen({ l, c, h }: Colour): boolean {
-  return fits({ mode: 'oklch', l, c: Math.max(0, c - 0.002), h } satisfies Oklch);
+  const { r, g, b } = rgb({ mode: 'oklch', l, c, h } satisfies Oklch);
+  return [r, g, b].every((share) => share >= -BY_ROUNDING && share <= 1 + BY_ROUNDING);
 }

@@ -1,6 +1,7 @@
 import {
   assetPath,
   docOf,
+  EVERY_TAG,
   isTheme,
   nodeIn,
   own,
@@ -39,7 +40,7 @@ const RESET = [
 ].join('');
 
 /** Tags whose style applies to every page, whatever stands on it. */
-const ALWAYS = ['html', 'body'];
+const ALWAYS = [EVERY_TAG, 'html', 'body'];
 
 /** A block with what selects it, at its level. */
 interface Written {
@@ -61,7 +62,7 @@ export interface CssOptions {
 }
 
 /**
- * The CSS of a page as cascade layers, weakest first: reset, tags, themes, then by height what each level says. Only
+ * The CSS of a page as cascade layers, weakest first: reset, everything, tags, themes, then by height what each level says. Only
  * the rules that something on the page can select, and the tokens those use; the same input gives the same bytes.
  */
 export function cssOf(documents: Documents, used: Used, options: CssOptions = {}): string {
@@ -116,7 +117,7 @@ function writtenFor(documents: Documents, used: Used): Written[] {
     .map((tag) => ({
       selector: tag,
       className: tag,
-      level: { of: 'tags' },
+      level: { of: tag === EVERY_TAG ? 'everything' : 'tags' },
       block: tags[tag]!,
     }));
   const styles = stylesInOrder(documents);

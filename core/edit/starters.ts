@@ -50,7 +50,54 @@ export const STARTERS: readonly Starter[] = [
       { tag: 'li', text: 'Second' },
     ],
   }),
+  element('table', 'Table', {
+    tag: 'table',
+    children: [
+      {
+        tag: 'thead',
+        children: [
+          { tag: 'tr', children: [columnHead('First column'), columnHead('Second column')] },
+        ],
+      },
+      {
+        tag: 'tbody',
+        children: [
+          {
+            tag: 'tr',
+            children: [
+              { tag: 'td', text: 'One' },
+              { tag: 'td', text: 'Two' },
+            ],
+          },
+          {
+            tag: 'tr',
+            children: [
+              { tag: 'td', text: 'Three' },
+              { tag: 'td', text: 'Four' },
+            ],
+          },
+        ],
+      },
+    ],
+  }),
+  element('choice', 'Choice of a form', {
+    tag: 'label',
+    children: [
+      { text: 'Choose one ' },
+      {
+        tag: 'select',
+        children: [
+          { tag: 'option', text: 'First' },
+          { tag: 'option', text: 'Second' },
+        ],
+      },
+    ],
+  }),
 ];
+
+function columnHead(words: string): Branch {
+  return { tag: 'th', attributes: { scope: text('col') }, text: words };
+}
 
 function element(key: string, label: string, branch: Branch): Starter {
   return { key, label, folder: 'Elements', make: () => ({ branch, styles: [] }) };

@@ -1,6 +1,8 @@
 import { pointer, TOKEN_GROUPS, type Finding, type Json, type TokenGroup } from '../model';
 import { EXTENSION } from './write-tokens';
-import { cssOfValue, FORMAT_TYPES, WrongValue } from './token-values';
+import { extendedGroups } from './extended-groups';
+import { FORMAT_TYPES, STYLE_TYPES, type StyleType } from './format-types';
+import { aliasOf, ValuesIn, WrongValue } from './values-in';
 
 /** A token that a file brings: where it stands there, and what it holds, other tokens by their names in braces. */
 export interface ReadToken {
@@ -13,8 +15,20 @@ export interface ReadToken {
   readonly themes: Readonly<Record<string, string>>;
 }
 
+/** A token that says several things at once: here it is a shared style. */
+export interface ReadStyle {
+  readonly path: readonly string[];
+  readonly name: string;
+  /** What it declares, by longhand: tokens by their names in braces. */
+  readonly declares: Readonly<Record<string, string>>;
+}
+
 export type ReadTokens =
-  | { readonly ok: true; readonly tokens: readonly ReadToken[] }
+  | {
+      readonly ok: true;
+      readonly tokens: readonly ReadToken[];
+      readonly styles: readonly ReadStyle[];
+    }
   | { readonly ok: false; readonly findings: readonly Finding[] };
 
 type JsonObject = Readonly<Record<string, Json>>;
@@ -37,12 +51,22 @@ export function readTokens(file: Json): ReadTokens {
   if (!isObject(file))
     return { ok: false, findings: [{ path: '', reason: 'a file of tokens is a JSON object' }] };
   const found = new Map<string, Found>();
-  collect(file, [], undefined, found, findings);
+  collect(extendedGroups(file, findings), [], undefined, found, findings);
   const tokens: ReadToken[] = [];
+  const styles: ReadStyle[] = [];
   const names = namesOf([...found.values()]);
+  const values = new ValuesIn({
+    name: (alias) => (isStyle(found.get(alias)?.type) ? undefined : names.get(alias)),
+    value: (alias) => found.get(alias)?.token['$value'],
+  });
   for (const [key, each] of found) {
     const type = typeOf(each, found, findings);
     if (type === undefined) continue;
+    if (isStyle(type)) {
+      const declares = telling(each, findings, () => declaredBy(type, each, found, values));
+      if (declares) styles.push({ path: each.path, name: names.get(key)!, declares });
+      continue;
+    }
     const group = groupFor(type, each);
     if (group === undefined) {
       findings.push({
@@ -51,7 +75,11 @@ export function readTokens(file: Json): ReadTokens {
       });
       continue;
     }
-    const css = cssOf(each, type, found, names, findings);
+    const alias = aliasIn(each.token);
+    const css =
+      alias === undefined
+        ? telling(each, findings, () => values.css(type, each.token['$value'] ?? null))
+        : `{${names.get(alias)}}`;
     const extension = extensionOf(each.token);
     const { $description: about } = each.token;
     const themes = isObject(extension['themes']) ? extension['themes'] : {};
@@ -69,7 +97,7 @@ export function readTokens(file: Json): ReadTokens {
         ),
       });
   }
-  return findings.length > 0 ? { ok: false, findings } : { ok: true, tokens };
+  return findings.length > 0 ? { ok: false, findings } : { ok: true, tokens, styles };
 }
 
 /** Every token of a group and of the groups in it, with the type that the nearest group around it says. */
@@ -84,11 +112,6 @@ function collect(
   if (said !== undefined && typeof said !== 'string')
     findings.push({ path: pointer(...path, '$type'), reason: 'a type is a text' });
   const type = typeof said === 'string' ? said : around;
-  if (group['$extends'] !== undefined)
-    findings.push({
-      path: pointer(...path, '$extends'),
-      reason: 'groups that extend another are not read here',
-    });
   for (const [name, inner] of Object.entries(group)) {
     if (name.startsWith('$') && name !== '$root') continue;
     const at = [...path, name];
@@ -114,7 +137,7 @@ function collect(
 
 /** The whole of what an alias names (`{group.token}`), or a reference by JSON Pointer does. */
 function aliasIn({ $value, $ref }: JsonObject): string | undefined {
-  if (typeof $value === 'string') return /^\{([^{}]+)\}$/.exec($value)?.[1];
+  if (typeof $value === 'string') return aliasOf($value);
   if (typeof $ref !== 'string') return undefined;
   const parts = $ref.replace(/^#\//, '').split('/');
   return parts
@@ -162,32 +185,31 @@ function typeOf(
   return undefined;
 }
 
-/** The value with every alias in it replaced by what it names; a part of a composite value may be one. */
-function resolved(value: Json, found: ReadonlyMap<string, Found>, depth = 0): Json {
-  if (depth > 40) return value;
-  if (typeof value === 'string') {
-    const named = /^\{([^{}]+)\}$/.exec(value)?.[1];
-    const other = named === undefined ? undefined : found.get(named);
-    return other ? resolved(other.token['$value'] ?? null, found, depth + 1) : value;
-  }
-  if (Array.isArray(value)) return value.map((each) => resolved(each, found, depth + 1));
-  if (!isObject(value)) return value;
-  return Object.fromEntries(
-    Object.entries(value).map(([name, each]) => [name, resolved(each, found, depth + 1)]),
-  );
+function isStyle(type: string | undefined): type is StyleType {
+  return type !== undefined && Object.hasOwn(STYLE_TYPES, type);
 }
 
-function cssOf(
-  { token, path }: Found,
-  type: string,
+/** What a token of a composite type declares, its own or that of the one it is an alias of. */
+function declaredBy(
+  type: StyleType,
+  { token }: Found,
   found: ReadonlyMap<string, Found>,
-  names: ReadonlyMap<string, string>,
-  findings: Finding[],
-): string | undefined {
-  const alias = aliasIn(token);
-  if (alias !== undefined) return `{${names.get(alias)}}`;
+  values: ValuesIn,
+): Record<string, string> {
+  let at = token;
+  // A circle was told when its type was looked for.
+  for (let alias = aliasIn(at); alias !== undefined; alias = aliasIn(at))
+    at = found.get(alias)!.token;
+  const members: Readonly<Record<string, readonly [string, string]>> = STYLE_TYPES[type];
+  const types = Object.fromEntries(Object.entries(members).map(([name, [, of]]) => [name, of]));
+  const made = values.members(at['$value'] ?? null, types);
+  return Object.fromEntries(Object.entries(made).map(([name, css]) => [members[name]![0], css]));
+}
+
+/** What is made of a token's value; where that is wrong, it is told by its place. */
+function telling<T>({ path }: Found, findings: Finding[], make: () => T): T | undefined {
   try {
-    return cssOfValue(type, resolved(token['$value'] ?? null, found));
+    return make();
   } catch (error) {
     if (!(error instanceof WrongValue)) throw error;
     findings.push({ path: pointer(...path, '$value', ...error.where), reason: error.message });

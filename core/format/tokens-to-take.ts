@@ -1,32 +1,45 @@
 import {
-  own,
+  allOf,
+  FORMAT,
+  orderAfterAll,
   orderBetween,
+  own,
+  sameJson,
   TOKEN_GROUPS,
+  type Block,
   type Declared,
+  type Documents,
+  type StyleDoc,
   type Theme,
   type Token,
   type TokensDoc,
 } from '../model';
-import { readTokenText, readTokenValue } from '../style';
-import type { ReadToken } from './read-tokens';
+import { readBlock, readTokenText, readTokenValue } from '../style';
+import type { ReadTokens } from './read-tokens';
 
 /** What of a file goes into a site: the records of its tokens and themes as they would be then. */
 export interface ToTake {
   readonly tokens: Record<string, Token>;
   readonly themes: Record<string, Theme>;
+  /** Shared styles, new ones and those of the site that would say something else. */
+  readonly styles: readonly StyleDoc[];
   /** The names of those that the site has and that would be changed. */
   readonly changed: readonly string[];
 }
 
 /**
- * The tokens of a file as a site would have them: one of the same name is changed, the others come new. @returns why one
+ * The tokens and shared styles of a file as a site would have them: one of the same name is changed, the others come new. @returns why one
  * cannot be, by its place in the file, where that is so
  */
 export function tokensToTake(
-  doc: TokensDoc,
-  read: readonly ReadToken[],
+  documents: Documents,
+  {
+    tokens: read,
+    styles: readStyles,
+  }: Pick<Extract<ReadTokens, { ok: true }>, 'tokens' | 'styles'>,
   newId: () => string,
 ): ToTake | { readonly refused: string; readonly path: readonly string[] } {
+  const doc = documents.tokens;
   const named = new Map(
     Object.entries(doc.tokens).map(([id, { name }]) => [name.toLowerCase(), id]),
   );
@@ -85,7 +98,32 @@ export function tokensToTake(
       themes[themeId] = { ...kept, values: { ...kept.values, [id]: otherValue } };
     }
   }
-  return { tokens, themes, changed };
+  const known = allOf(documents, 'style');
+  const styles: StyleDoc[] = [];
+  for (const { path, name, declares } of readStyles) {
+    const before = known.find((each) => each.name.toLowerCase() === name.toLowerCase());
+    let style: Block;
+    try {
+      style = readBlock(all, declares);
+    } catch (error) {
+      return { refused: (error as Error).message, path };
+    }
+    const made: StyleDoc = before
+      ? { ...before, style: { ...before.style, ...style } }
+      : {
+          id: newId(),
+          kind: 'style',
+          format: FORMAT,
+          name,
+          order: orderAfterAll([...known, ...styles]),
+          base: null,
+          origin: null,
+          style,
+        };
+    if (before && !sameJson(before.style, made.style)) changed.push(before.name);
+    styles.push(made);
+  }
+  return { tokens, themes, styles, changed };
 }
 
 function themeCalled(

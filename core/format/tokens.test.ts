@@ -1,23 +1,35 @@
 import { brackenfold } from '@sormet/demo';
 import { EXTENSION, readTokens, tokensToTake, writeTokens } from '.';
 import { doEdit, isRefusal } from '../edit';
-import { documentFindings, newId, sameJson, type Json, type TokensDoc } from '../model';
+import {
+  allOf,
+  documentFindings,
+  newId,
+  sameJson,
+  type Documents,
+  type Json,
+  type TokensDoc,
+} from '../model';
 import { documentsOf } from '../test';
 
-const empty: TokensDoc = { ...documentsOf().tokens, tokens: {} };
+const empty = documentsOf({ ...documentsOf().tokens, tokens: {} });
 
-function taken(doc: TokensDoc, file: Json): TokensDoc {
+function taken(documents: Documents, file: Json): Documents {
   const read = readTokens(file);
   if (!read.ok) throw new Error(JSON.stringify(read.findings));
-  const take = tokensToTake(doc, read.tokens, newId);
+  const take = tokensToTake(documents, read, newId);
   if ('refused' in take) throw new Error(take.refused);
-  const done = doEdit(documentsOf(doc), {
+  const { tokens, themes, styles } = take;
+  const done = doEdit(documents, {
     name: 'takeTokens',
-    args: { tokens: take.tokens, themes: take.themes },
+    args: { tokens, themes, styles: [...styles] },
   });
   if (isRefusal(done)) throw new Error(done.refused);
-  return done.documents.tokens;
+  return done.documents;
 }
+
+const writtenOf = (documents: Documents): Json =>
+  plain(writeTokens(documents.tokens, allOf(documents, 'style')));
 
 const plain = (file: Json): Json =>
   JSON.parse(JSON.stringify(file, (name, value) => (name === '$extensions' ? undefined : value)));
@@ -52,6 +64,13 @@ const EXAMPLE: Json = {
         style: 'solid',
       },
     },
+    'of aliases': {
+      $value: {
+        color: '{colour.action}',
+        width: '{space.spacing-stack-0}',
+        style: '{stroke.focus-ring-style}',
+      },
+    },
   },
   shadow: {
     $type: 'shadow',
@@ -64,16 +83,64 @@ const EXAMPLE: Json = {
         spread: { value: 0, unit: 'px' },
       },
     },
+    layered: {
+      $value: [0, 1].map((y) => ({
+        color: '{colour.translucent}',
+        offsetX: { value: 0, unit: 'px' },
+        offsetY: { value: y, unit: 'px' },
+        blur: '{space.spacing-stack-0}',
+        spread: { value: 0, unit: 'px' },
+        inset: true,
+      })),
+    },
   },
   duration: { $type: 'duration', quick: { $value: { value: 100, unit: 'ms' } } },
   easing: { $type: 'cubicBezier', accelerate: { $value: [0.5, 0, 1, 1] } },
   stroke: { $type: 'strokeStyle', 'focus-ring-style': { $value: 'dashed' } },
+  gradient: {
+    $type: 'gradient',
+    'blue-to-red': {
+      $value: [
+        { color: { colorSpace: 'srgb', components: [0, 0, 1], hex: '#0000ff' }, position: 0 },
+        { color: { colorSpace: 'srgb', components: [1, 0, 0], hex: '#ff0000' }, position: 1 },
+      ],
+    },
+    'mostly-magenta': {
+      $value: [
+        { color: '{colour.majestic magenta}', position: 0 },
+        { color: '{colour.action}', position: 0.666 },
+      ],
+    },
+  },
+  typography: {
+    $type: 'typography',
+    'type styles heading-level-1': {
+      $value: {
+        fontFamily: '{family.primary}',
+        fontSize: '{space.spacing-stack-0}',
+        fontWeight: 700,
+        letterSpacing: { value: 0.1, unit: 'px' },
+        lineHeight: 1.2,
+      },
+    },
+  },
+  transition: {
+    $type: 'transition',
+    emphasis: {
+      $value: {
+        duration: { value: 200, unit: 'ms' },
+        delay: { value: 0, unit: 'ms' },
+        timingFunction: '{easing.accelerate}',
+      },
+    },
+  },
 };
 
 describe('tokens in the Design Tokens Format Module', () => {
   test('its examples are read, resolved, and written as they were', () => {
-    const doc = taken(empty, EXAMPLE);
-    expect(documentFindings(doc)).toEqual([]);
+    const documents = taken(empty, EXAMPLE);
+    const doc = documents.tokens;
+    expect([doc, ...allOf(documents, 'style')].flatMap(documentFindings)).toEqual([]);
     const value = (name: string) =>
       Object.values(doc.tokens).find((each) => each.name === name)!.value;
     expect(value('majestic magenta').css).toBe('#ff00ff');
@@ -84,12 +151,18 @@ describe('tokens in the Design Tokens Format Module', () => {
     ]);
     expect(value('body').css).toBe('Helvetica,Arial');
     expect(value('heavy').css).toBe('3px solid #333333');
-    expect(plain(writeTokens(doc))).toEqual(EXAMPLE);
+    expect(value('mostly-magenta').css).toMatch(
+      /^linear-gradient\(var\(--\w+\) 0%,var\(--\w+\) 66.6%\)$/,
+    );
+    const style = (name: string) => allOf(documents, 'style').find((each) => each.name === name)!;
+    expect(style('emphasis').style['transition-duration']).toEqual({ css: '200ms' });
+    expect(Object.keys(style('type styles heading-level-1').style)).toHaveLength(5);
+    expect(writtenOf(documents)).toEqual(EXAMPLE);
   });
 
   test('the demo’s tokens and themes come back from a file as they were', () => {
     const { tokens } = brackenfold().documents;
-    const back = taken(empty, writeTokens(tokens));
+    const back = taken(empty, writeTokens(tokens)).tokens;
     const byName = (doc: TokensDoc) => {
       const names = (css: Json) =>
         JSON.parse(
@@ -123,7 +196,50 @@ describe('tokens in the Design Tokens Format Module', () => {
 
   test('taking a file in twice changes nothing the second time', () => {
     const once = taken(empty, EXAMPLE);
-    expect(sameJson(taken(once, EXAMPLE), once)).toBe(true);
+    expect(writtenOf(taken(once, EXAMPLE))).toEqual(writtenOf(once));
+    expect(sameJson(taken(once, EXAMPLE).tokens, once.tokens)).toBe(true);
+  });
+
+  // Design Tokens Format Module 2025.10, 6.4 (extending groups), its example; from memory.
+  test('a group that extends another has what that one has, and what it says itself instead', () => {
+    const color = (hex: string): Json => ({
+      $value: {
+        colorSpace: 'srgb',
+        components: [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16) / 255),
+      },
+    });
+    const file: Json = {
+      button: { $type: 'color', background: color('#0066cc'), text: { on: color('#ffffff') } },
+      'button-primary': {
+        $extends: '{button}',
+        background: color('#cc0066'),
+        border: color('#990044'),
+      },
+      third: { $extends: '#/button-primary', text: { off: color('#808080') } },
+    };
+    const read = readTokens(file);
+    if (!read.ok) throw new Error(JSON.stringify(read.findings));
+    expect(Object.fromEntries(read.tokens.map(({ path, css }) => [path.join('.'), css]))).toEqual({
+      'button.background': '#0066cc',
+      'button.text.on': '#ffffff',
+      'button-primary.background': '#cc0066',
+      'button-primary.text.on': '#ffffff',
+      'button-primary.border': '#990044',
+      'third.background': '#cc0066',
+      'third.text.on': '#ffffff',
+      'third.text.off': '#808080',
+      'third.border': '#990044',
+    });
+  });
+
+  test('an alias of a whole composite token declares what that one declares', () => {
+    const transition = (EXAMPLE as Record<string, Json>)['transition'] as Record<string, Json>;
+    const easing = (EXAMPLE as Record<string, Json>)['easing']!;
+    const file: Json = { easing, transition, again: { $value: '{transition.emphasis}' } };
+    const read = readTokens(file);
+    if (!read.ok) throw new Error(JSON.stringify(read.findings));
+    expect(read.styles.map(({ name }) => name)).toEqual(['emphasis', 'again']);
+    expect(read.styles[1]!.declares).toEqual(read.styles[0]!.declares);
   });
 
   test.each<[string, Json, string, string]>([
@@ -162,6 +278,46 @@ describe('tokens in the Design Tokens Format Module', () => {
       { a: { $type: 'number', $value: 1, b: {} } },
       '/a/b',
       'nothing stands',
+    ],
+    ['a group that is not there', { a: { $extends: '{b}' } }, '/a/$extends', 'names b'],
+    [
+      'groups that extend each other',
+      { a: { $extends: '{b}' }, b: { $extends: '{a}' } },
+      '/a/$extends',
+      'would hold itself',
+    ],
+    [
+      'a group that extends what it stands in',
+      { a: { b: { $extends: '{a}' } } },
+      '/a/b/$extends',
+      'would hold itself',
+    ],
+    [
+      'a text style without its size',
+      { a: { $type: 'typography', $value: { fontFamily: 'Arial' } } },
+      '/a/$value',
+      'fontSize is missing',
+    ],
+    [
+      'a part that names nothing',
+      {
+        a: {
+          $type: 'transition',
+          $value: {
+            duration: '{none}',
+            delay: { value: 0, unit: 'ms' },
+            timingFunction: [0, 0, 1, 1],
+          },
+        },
+      },
+      '/a/$value/duration',
+      'names none',
+    ],
+    [
+      'a gradient of one colour',
+      { a: { $type: 'gradient', $value: [] } },
+      '/a/$value',
+      'two colours or more',
     ],
   ])('%s is told where it stands, and nothing is taken', (_, file, path, reason) => {
     const read = readTokens(file);

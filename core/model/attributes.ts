@@ -38,6 +38,10 @@ const OWN: Readonly<Record<string, Readonly<Record<string, TypeSpec>>>> = {
     checked: BOOLEAN,
     autocomplete: TEXT,
   },
+  select: { name: TEXT, required: BOOLEAN, disabled: BOOLEAN, autocomplete: TEXT },
+  option: { value: TEXT, selected: BOOLEAN, disabled: BOOLEAN },
+  th: { scope: TEXT, colspan: NUMBER, rowspan: NUMBER, abbr: TEXT, headers: TEXT },
+  td: { colspan: NUMBER, rowspan: NUMBER, headers: TEXT },
   textarea: { name: TEXT, placeholder: TEXT, rows: NUMBER, required: BOOLEAN, disabled: BOOLEAN },
 };
 
@@ -53,6 +57,9 @@ const USUAL: Readonly<Record<string, readonly string[]>> = {
   button: ['type'],
   input: ['type', 'name', 'required'],
   textarea: ['name', 'required'],
+  select: ['name', 'required'],
+  option: ['value'],
+  th: ['scope'],
 };
 
 const YES_NO = ['true', 'false'];
@@ -117,6 +124,7 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
 /** The same where it depends on the element. */
 const OWN_WORDS: Readonly<Record<string, Readonly<Record<string, readonly string[]>>>> = {
   ol: { type: ['1', 'a', 'A', 'i', 'I'] },
+  th: { scope: ['col', 'row', 'colgroup', 'rowgroup'] },
   button: { type: ['button', 'submit', 'reset'] },
   form: { method: ['get', 'post'] },
   input: {

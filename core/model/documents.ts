@@ -100,8 +100,12 @@ export const TokensDoc = document('tokens', {
 export type TokensDoc = Static<typeof TokensDoc>;
 
 /** How every element of a tag looks. */
+/** The name among tags of what holds for every element, whatever its tag. */
+export const EVERY_TAG = '*';
+
+/** The look of a site's tags; under `*` what holds for every element in some state. */
 export const TagsDoc = document('tags', {
-  tags: Type.Record(Type.String({ pattern: '^[a-z][a-z0-9]*$' }), Block, {
+  tags: Type.Record(Type.String({ pattern: '^([a-z][a-z0-9]*|\\*)$' }), Block, {
     additionalProperties: false,
   }),
 });

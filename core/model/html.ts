@@ -1,3 +1,5 @@
+import { own } from './own';
+
 /** What of HTML (Living Standard) a tree may hold: the elements, and which nesting an HTML parser keeps as it is. */
 const CONTAINERS = [
   'div',
@@ -44,6 +46,18 @@ const CONTAINERS = [
   'label',
   'button',
   'textarea',
+  'select',
+  'option',
+  'table',
+  'caption',
+  'thead',
+  'tbody',
+  'tfoot',
+  'tr',
+  'th',
+  'td',
+  'sub',
+  'sup',
 ];
 const VOID = new Set(['img', 'hr', 'br', 'input']);
 
@@ -88,6 +102,7 @@ const CLOSES_P = new Set([
   'summary',
   'fieldset',
   'form',
+  'table',
 ]);
 const PHRASING = new Set([
   'a',
@@ -107,6 +122,9 @@ const PHRASING = new Set([
   'button',
   'input',
   'textarea',
+  'select',
+  'sub',
+  'sup',
 ]);
 /** Elements that take phrasing content only (their content model, not just the parser). */
 const PHRASING_ONLY = new Set([
@@ -129,9 +147,28 @@ const PHRASING_ONLY = new Set([
   'mark',
   'label',
   'button',
+  'sub',
+  'sup',
 ]);
+/** What a table and its parts hold, and nothing else (HTML 4.9, content models; 13.2.6.4.9 to 13.2.6.4.15). */
+const HOLDS_ONLY: Readonly<Record<string, readonly string[]>> = {
+  table: ['caption', 'thead', 'tbody', 'tfoot'],
+  thead: ['tr'],
+  tbody: ['tr'],
+  tfoot: ['tr'],
+  tr: ['th', 'td'],
+  select: ['option'],
+  option: [],
+};
+/** The elements that stand in one of those and nowhere else, each with where. */
+const STANDS_ONLY: Readonly<Record<string, readonly string[]>> = Object.fromEntries(
+  [...new Set(Object.values(HOLDS_ONLY).flat())].map((tag) => [
+    tag,
+    Object.keys(HOLDS_ONLY).filter((holder) => HOLDS_ONLY[holder]!.includes(tag)),
+  ]),
+);
 /** What somebody works with, and that holds no other of them: a link and a button (HTML 4.5.1 and 4.10.6, content model). */
-const INTERACTIVE = new Set(['a', 'button', 'input', 'textarea', 'label', 'details']);
+const INTERACTIVE = new Set(['a', 'button', 'input', 'textarea', 'select', 'label', 'details']);
 
 /**
  * Why an element may not stand where it would; `null` when it may.
@@ -147,9 +184,16 @@ export function nestingFault(tag: string, above: readonly string[]): string | nu
       return `${parent} holds only text-level elements, not ${tag}`;
     if ((parent === 'ul' || parent === 'ol') && tag !== 'li')
       return `${parent} holds only li, not ${tag}`;
+    const holds = own(HOLDS_ONLY, parent);
+    if (holds && !holds.includes(tag))
+      return `${parent} holds only ${holds.join(', ') || 'words'}, not ${tag}`;
     if (parent === 'dl' && tag !== 'dt' && tag !== 'dd' && tag !== 'div')
       return `dl holds only dt and dd, not ${tag}`;
   }
+  const stands = own(STANDS_ONLY, tag);
+  if (stands && parent !== undefined && !stands.includes(parent))
+    return `${tag} stands only in ${stands.join(', ')}`;
+  if (tag === 'table' && above.includes('caption')) return 'a caption holds no table';
   if (tag === 'li' && parent !== undefined && parent !== 'ul' && parent !== 'ol')
     return 'li stands only in ul or ol';
   if ((tag === 'dt' || tag === 'dd') && parent !== undefined) {
@@ -180,7 +224,11 @@ export function nestingFault(tag: string, above: readonly string[]): string | nu
   return null;
 }
 
+const WITHOUT_TEXT = new Set(
+  'ul ol dl details fieldset textarea table thead tbody tfoot tr select'.split(' '),
+);
+
 /** Whether text may stand in an element. */
 export function takesText(tag: string): boolean {
-  return !isVoid(tag) && !['ul', 'ol', 'dl', 'details', 'fieldset', 'textarea'].includes(tag);
+  return !isVoid(tag) && !WITHOUT_TEXT.has(tag);
 }

@@ -17,6 +17,7 @@ export const TOKEN_GROUPS = {
   duration: { word: 'Duration', type: 'duration' },
   easing: { word: 'Easing', type: 'easing' },
   stroke: { word: 'Stroke', type: 'line' },
+  gradient: { word: 'Gradient', type: 'gradient' },
 } as const satisfies Readonly<Record<string, { word: string; type: PlaceholderType }>>;
 
 export const TokenGroup = Type.Union(

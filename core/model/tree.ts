@@ -33,6 +33,7 @@ export const PlaceholderType = Type.Union(
       'shadow',
       'border',
       'line',
+      'gradient',
     ] as const
   ).map((type) => Type.Literal(type)),
 );

@@ -1,5 +1,6 @@
 import {
   docOf,
+  EVERY_TAG,
   isTheme,
   nodeIn,
   own,
@@ -24,6 +25,7 @@ export function rulesOf(
   documents: Documents,
   tags: TagsDoc,
 ): AppliedBlock[] {
+  const everywhere = own(tags.tags, EVERY_TAG);
   const found: AppliedBlock[] = [
     {
       origin: { is: 'tag', doc: tags.id, tag: element.tag },
@@ -31,6 +33,12 @@ export function rulesOf(
       block: own(tags.tags, element.tag) ?? {},
     },
   ];
+  if (everywhere)
+    found.push({
+      origin: { is: 'tag', doc: tags.id, tag: EVERY_TAG },
+      level: { of: 'everything' },
+      block: everywhere,
+    });
   const styles = stylesInOrder(documents);
   // Which rules hold is what was written: each has a class of its own.
   const classes = new Set((element.attributes['class'] ?? '').split(' '));

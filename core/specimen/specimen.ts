@@ -2,6 +2,7 @@ import { plant, type Branch } from '../edit';
 import {
   allOf,
   docOf,
+  EVERY_TAG,
   FORMAT,
   groupOf,
   inOrder,
@@ -26,7 +27,7 @@ export const SPECIMEN = 'the-specimen';
 /** What a part of the specimen stands for, by the id of its node. */
 export type Stands =
   | { readonly is: 'token'; readonly token: string }
-  | { readonly is: 'tag'; readonly tag: string }
+  | { readonly is: 'tag'; readonly tag: string; readonly held?: State }
   | { readonly is: 'style'; readonly style: string; readonly held?: State }
   | { readonly is: 'component'; readonly component: string };
 
@@ -215,6 +216,7 @@ class Maker {
         ],
       },
       { id: tag('hr'), tag: 'hr' },
+      this.table(),
       this.caption('Form'),
       this.row(
         { id: tag('label'), tag: 'label', text: 'A label' },
@@ -234,8 +236,41 @@ class Maker {
           attributes: { type: text('button') },
           text: 'A button',
         },
+        {
+          id: tag('select'),
+          tag: 'select',
+          attributes: { 'aria-label': text('A choice') },
+          children: [{ id: tag('option'), tag: 'option', text: 'A choice' }],
+        },
       ),
+      this.caption('Where the focus is'),
+      {
+        id: this.as({ is: 'tag', tag: EVERY_TAG, held: ':focus-visible' }),
+        tag: 'a',
+        attributes: { href: ANY_ADDRESS },
+        text: 'What the keyboard is at',
+      },
     ];
+  }
+
+  private table(): Branch {
+    const part = (tag: string, ...children: Branch[]): Branch => ({
+      id: this.as({ is: 'tag', tag }),
+      tag,
+      children,
+    });
+    const cell = (tag: string, words: string, scope?: string): Branch => ({
+      id: this.as({ is: 'tag', tag }),
+      tag,
+      ...(scope ? { attributes: { scope: text(scope) } } : {}),
+      text: words,
+    });
+    return part(
+      'table',
+      cell('caption', 'A table'),
+      part('thead', part('tr', cell('th', 'Column', 'col'), cell('th', 'Another', 'col'))),
+      part('tbody', part('tr', cell('th', 'Row', 'row'), cell('td', 'A cell'))),
+    );
   }
 
   private styles(): Branch[] {
@@ -325,6 +360,7 @@ const SHOWS: Readonly<
     words: '↝',
     beside: { 'transition-property': 'opacity' },
   },
+  gradient: { property: 'background-image', beside: { height: '44px' } },
   stroke: {
     property: 'border-top-style',
     beside: { 'border-top-width': '3px', 'border-top-color': 'currentcolor' },

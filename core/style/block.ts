@@ -63,6 +63,7 @@ export const TAKES: Readonly<Record<PlaceholderType, string>> = {
   shadow: 'box-shadow',
   border: 'border-top',
   line: 'border-top-style',
+  gradient: 'background-image',
 };
 
 /** The parts of a border, as `borderParts` takes them from its value. */
@@ -121,6 +122,7 @@ const WORDS: Record<PlaceholderType, string> = {
   shadow: 'shadow',
   border: 'border',
   line: 'kind of line',
+  gradient: 'gradient',
 };
 
 /** A declaration as it goes into a stylesheet. */

@@ -7,8 +7,8 @@ import { STATES, type State } from '../model';
  */
 export type Level = (
   | {
-      /** The style of a tag. */
-      readonly of: 'tags';
+      /** What holds for every element in some state, as the ring of focus; or the style of a tag. */
+      readonly of: 'everything' | 'tags';
     }
   | {
       /** What a theme says of whatever begins it; of two that begin at one element, that of the greater height. */
@@ -28,7 +28,7 @@ export type Level = (
   readonly state?: State;
 };
 
-const SITE_WIDE = ['tags', 'themes'] as const;
+const SITE_WIDE = ['everything', 'tags', 'themes'] as const;
 const KINDS = ['shared', 'own', 'rules'] as const;
 
 /** Compares two levels: negative when the first is the weaker. */
@@ -56,8 +56,8 @@ function compareGroups(a: Level, b: Level): number {
 
 type Nearer = Extract<Level, { height: number }>;
 
-function siteWide({ of }: Level): 'tags' | 'themes' | undefined {
-  return of === 'tags' || of === 'themes' ? of : undefined;
+function siteWide({ of }: Level): (typeof SITE_WIDE)[number] | undefined {
+  return SITE_WIDE.find((each) => each === of);
 }
 
 function placeOf(level: Level): number {

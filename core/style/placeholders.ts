@@ -30,6 +30,7 @@ const SAMPLES: Record<PlaceholderType, string> = {
   shadow: '0 0 1px #012345',
   border: '1px solid #012345',
   line: 'solid',
+  gradient: 'linear-gradient(#012345,#543210)',
 };
 
 const PART_SAMPLES: Record<BorderPart, string> = {

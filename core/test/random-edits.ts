@@ -40,6 +40,7 @@ import {
   ENTRY,
   TEXT,
   type Operator,
+  type StyleDoc,
   type TypeSpec,
 } from '../model';
 import { feeds } from '../value';
@@ -342,6 +343,17 @@ class Chooser {
       : { property, ...state, css: 'var(--x)', tokens: { x: token } };
   }
 
+  /** Shared styles as a file would bring them: none, one that is there, a new one. */
+  private takenStyles(step: number): StyleDoc[] {
+    const { choices, documents } = this;
+    const known = choices.of(allOf(documents, 'style'));
+    if (!known || choices.below(2) === 0) return [];
+    const style = { color: { css: 'teal' } };
+    return choices.below(2) === 0
+      ? [{ ...known, style }]
+      : [{ ...known, id: `taken-style-${step}`, name: `Taken ${step}`, base: null, style }];
+  }
+
   private style(): string | undefined {
     return this.choices.of(allOf(this.documents, 'style'))?.id;
   }
@@ -461,7 +473,7 @@ class Chooser {
         const declaring = { ...this.declaring(property, value), width: choices.of(WIDTHS)! };
         return name === 'declare'
           ? { name, args: { doc: doc.id, nodes: this.several(), ...declaring } }
-          : { name, args: { tag: choices.of(['h1', 'p', 'a', 'ul', 'body'])!, ...declaring } };
+          : { name, args: { tag: choices.of(['h1', 'p', 'a', 'ul', 'body', '*'])!, ...declaring } };
       }
       case 'declareShared': {
         const style = choices.of(allOf(documents, 'style'));
@@ -559,6 +571,7 @@ class Chooser {
           args: {
             tokens: choices.below(2) === 0 ? { [id()]: fresh } : { [token]: fresh },
             themes: choices.below(2) === 0 ? {} : { ...themes },
+            styles: this.takenStyles(step),
           },
         };
       }

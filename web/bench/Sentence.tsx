@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Button } from 'antd';
-import { docOf, isPerEntry, own, type TreeDoc } from '@sormet/core/model';
+import { docOf, EVERY_TAG, isPerEntry, own, type TreeDoc } from '@sormet/core/model';
 import { describe } from '../canvas/address';
 import { useApp, useAppDispatch } from '../store/store';
 import { siteActions } from '../store/site-slice';
@@ -78,7 +78,7 @@ export function Sentence({
     edge = 'plain';
     body = (
       <>
-        You are styling <b>every {rule.origin.tag}</b> of the site:{' '}
+        You are styling <b>every {rule.origin.tag === EVERY_TAG ? 'element' : rule.origin.tag}</b> of the site:{' '}
         {count(words.reach(rule.origin), 'element')} on {count(words.pages(rule.origin), 'page')}.
       </>
     );

@@ -3,12 +3,42 @@ import { Slider } from 'antd';
 import {
   contrast,
   isOnEveryScreen,
+  judged,
+  LEAST_CONTRAST,
   nearestHex,
   readColour,
   writeOklch,
   type Colour,
+  type Seen,
 } from '@sormet/core/colour';
 import './ColourPicker.css';
+
+/** A colour that another is seen against, and as what that other is. */
+export interface Against {
+  readonly colour: Colour;
+  readonly as: Seen;
+}
+
+/** What is meant by a contrast, by what is looked at. */
+export const CONTRAST_OF: Readonly<Record<Seen, string>> = {
+  words: 'Words in it on their ground',
+  ground: 'The words on it',
+  control: 'It against what is around',
+};
+
+/** A contrast in words, with what WCAG 2.2 asks for. */
+export function contrastWords(ratio: number, seen: Seen): string {
+  const { text, largeText, control } = LEAST_CONTRAST;
+  const enough = judged(ratio, seen);
+  if (seen === 'control')
+    return enough === 'enough'
+      ? 'Enough to see a control by.'
+      : `Too weak to see a control by (WCAG 2.2, 1.4.11: ${control}).`;
+  if (enough === 'enough') return 'Enough for any text.';
+  return enough === 'large'
+    ? `Enough for large text only (${text} for the rest).`
+    : `Too weak to be read (WCAG 2.2, 1.4.3: ${text}; large text ${largeText}).`;
+}
 
 /**
  * Picks a colour in OKLCH, by lightness, chroma and hue as people see them, and says at once whether words in it can be
@@ -16,13 +46,13 @@ import './ColourPicker.css';
  */
 export function ColourPicker({
   colour,
-  ground,
+  against,
   onPick,
   onClose,
 }: {
   colour: string | undefined;
-  /** What words in it would stand on; left out where no words are meant. */
-  ground: Colour | undefined;
+  /** What it is seen against; nothing where nobody has to tell the two apart. */
+  against: Against | undefined;
   onPick: (css: string) => void;
   onClose: () => void;
 }): ReactNode {
@@ -50,7 +80,7 @@ export function ColourPicker({
       shown: `${Math.round(picked.alpha * 100)} %`,
     },
   ] as const;
-  const ratio = ground ? contrast(picked, ground) : undefined;
+  const ratio = against && ratioOf(picked, against);
   return (
     <form
       className="colour-picker"
@@ -83,14 +113,10 @@ export function ColourPicker({
         </label>
       ))}
       <p className="colour-picker-says">
-        {ratio === undefined ? null : (
+        {ratio === undefined || !against ? null : (
           <>
-            Words in it on their ground: <b>{ratio.toFixed(2)} to 1</b>.{' '}
-            {ratio >= 4.5
-              ? 'Enough for any text.'
-              : ratio >= 3
-                ? 'Enough for large text only (4.5 for the rest).'
-                : 'Too weak to be read (WCAG 2.2, 1.4.3: 4.5; large text 3).'}
+            {CONTRAST_OF[against.as]}: <b>{ratio.toFixed(2)} to 1</b>.{' '}
+            {contrastWords(ratio, against.as)}
           </>
         )}{' '}
         {isOnEveryScreen(picked) ? '' : 'Not every screen can show it.'}
@@ -105,4 +131,11 @@ export function ColourPicker({
       </div>
     </form>
   );
+}
+
+/** The contrast of a colour with what it is seen against: whichever lies below is blended first. */
+export function ratioOf(colour: Colour, against: Against): number {
+  return against.as === 'ground'
+    ? contrast(against.colour, colour)
+    : contrast(colour, against.colour);
 }

@@ -24,6 +24,7 @@ export function TokenDrawn({
 function styleOf(type: PlaceholderType, group: TokenGroup, css: string): CSSProperties | undefined {
   switch (type) {
     case 'colour':
+    case 'gradient':
       return { background: css };
     case 'length':
       if (group === 'radius') return { borderRadius: css, background: 'var(--soft)' };

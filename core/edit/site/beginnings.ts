@@ -1,4 +1,5 @@
 import {
+  EVERY_TAG,
   type ComponentDoc,
   type Doc,
   Documents,
@@ -46,6 +47,11 @@ const TAGS: TagsDoc['tags'] = {
   h3: blockOf({ 'font-size': '1.25rem', 'line-height': '1.3', 'font-weight': '700' }),
   p: blockOf({ 'margin-top': '12px', 'max-width': '65ch' }),
   a: blockOf({ color: '#1d4f91', 'text-underline-offset': '3px' }),
+  [EVERY_TAG]: readBlock(
+    {},
+    {},
+    { ':focus-visible': { outline: '2px solid #1d4f91', 'outline-offset': '2px' } },
+  ),
 };
 
 const ROOM = { 'padding-block': '24px', 'padding-inline': '32px' };

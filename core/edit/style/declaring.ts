@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { docOf, nodeIn, own } from '../../model';
+import { docOf, EVERY_TAG, nodeIn, own } from '../../model';
 import { exact, Id } from '../args';
 import { changeTo, isRefusal, type Change } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
@@ -35,18 +35,24 @@ export const declare = defineEdit({
 /** Declares a CSS property on every element of a tag. */
 export const declareTag = defineEdit({
   args: Type.Object(
-    { tag: Type.String({ pattern: '^[a-z][a-z0-9]*$', maxLength: 20 }), ...DECLARATION },
+    { tag: Type.String({ pattern: '^([a-z][a-z0-9]*|\\*)$', maxLength: 20 }), ...DECLARATION },
     exact,
   ),
   run(documents, { tag, ...declaring }) {
     const tags = documents.tags;
     if (!STYLED_TAGS.has(tag)) return refuse(`There is no tag ${tag} to style.`, tags.id);
+    if (tag === EVERY_TAG && declaring.css !== null && declaring.state === undefined)
+      return refuse(
+        'What holds for every element is a state, as the ring of focus. What all words have is said of the body.',
+        tags.id,
+      );
     const block = own(tags.tags, tag);
     const changes = declareIn(documents, tags.id, ['tags', tag], block ?? {}, declaring);
     if (isRefusal(changes) || block || changes.length === 0) return changes;
     return [...changeTo(documents, tags.id, ['tags', tag], {}), ...changes];
   },
-  says: (_, { tag, property }) => `styled ${property} of every ${tag}`,
+  says: (_, { tag, property }) =>
+    `styled ${property} of every ${tag === EVERY_TAG ? 'element' : tag}`,
 });
 
 /** Declares a CSS property in a shared style. */

@@ -1,19 +1,21 @@
 import { Type } from '@sinclair/typebox';
-import { own, Theme, Token } from '../../model';
+import { allOf, own, StyleDoc, Theme, Token } from '../../model';
 import { exact, Id } from '../args';
 import { changeTo, type Change } from '../changes';
 import { defineEdit, refuse } from '../define';
 
-/** Takes tokens and themes in as they were read from a file: all of them or none. */
+/** Takes tokens, themes and shared styles in as they were read from a file: all of them or none. */
 export const takeTokens = defineEdit({
   args: Type.Object(
     {
       tokens: Type.Record(Id, Token, { ...exact, maxProperties: 2000 }),
       themes: Type.Record(Id, Theme, { ...exact, maxProperties: 50 }),
+      /** Shared styles: one that the site has says then what this one says. */
+      styles: Type.Optional(Type.Array(StyleDoc, { maxItems: 500 })),
     },
     exact,
   ),
-  run(documents, { tokens, themes }) {
+  run(documents, { tokens, themes, styles = [] }) {
     const { id, tokens: held, themes: known } = documents.tokens;
     const changes: Change[] = [];
     for (const token in tokens) {
@@ -32,10 +34,23 @@ export const takeTokens = defineEdit({
       changes.push(...changeTo(documents, id, ['themes'], {}));
     for (const theme in themes)
       changes.push(...changeTo(documents, id, ['themes', theme], themes[theme]));
+    for (const style of styles) {
+      const before = documents.get(style.id);
+      if (before && before.kind !== 'style')
+        return refuse('There is a document of this id already.', style.id);
+      if (before) changes.push(...changeTo(documents, style.id, ['style'], style.style));
+      else if (allOf(documents, 'style').some((each) => sameName(each, style)))
+        return refuse(`There is a shared style ${style.name} already.`, style.id);
+      else changes.push({ doc: style.id, path: '', now: style });
+    }
     return changes;
   },
   says: (_, { tokens }) => `took in ${tokenCount(Object.keys(tokens).length)} from a file`,
 });
+
+function sameName(a: StyleDoc, b: StyleDoc): boolean {
+  return a.name.toLowerCase() === b.name.toLowerCase();
+}
 
 function tokenCount(many: number): string {
   return many === 1 ? 'one token' : `${many} tokens`;

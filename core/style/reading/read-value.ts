@@ -104,6 +104,12 @@ class Words {
 
 /** Words with what stands in brackets or quotes left whole; arithmetic with spaces around its signs is one word. */
 export function splitAtSpaces(text: string): string[] {
+  return splitAt(text, ' ');
+}
+
+/** Text taken apart at what stands between its parts, a space or a comma; what is in brackets or quotes stays whole. */
+export function splitAt(text: string, between: ' ' | ','): string[] {
+  const isBetween = (sign: string) => (between === ' ' ? /\s/.test(sign) : sign === between);
   const words: string[] = [];
   let word = '';
   let depth = 0;
@@ -113,7 +119,7 @@ export function splitAtSpaces(text: string): string[] {
     else if (sign === '"' || sign === "'") quote = sign;
     else if (sign === '(') depth += 1;
     else if (sign === ')') depth -= 1;
-    if (/\s/.test(sign) && depth === 0 && !quote) {
+    if (isBetween(sign) && depth === 0 && !quote) {
       if (word) words.push(word);
       word = '';
     } else word += sign;

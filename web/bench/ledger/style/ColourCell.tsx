@@ -1,13 +1,19 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { Popover } from 'antd';
-import { paintAt } from '@sormet/core/check';
-import { contrast, readColour, type Colour } from '@sormet/core/colour';
-import { ColourPicker } from '../../../values/ColourPicker';
+import { paintAround, paintAt } from '@sormet/core/check';
+import { judged, readColour } from '@sormet/core/colour';
+import {
+  ColourPicker,
+  CONTRAST_OF,
+  contrastWords,
+  ratioOf,
+  type Against,
+} from '../../../values/ColourPicker';
 import { useDerived } from '../../../site/SiteProvider';
 import { useApp } from '../../../store/store';
 import type { Selected } from '../../use-selected';
 
-/** The colour of a cell as a small area; pressed, it opens what picks another. Ink says its contrast on the ground. */
+/** The colour of a cell as a small area; pressed, it opens what picks another. What has to be told from something says its contrast. */
 export function ColourCell({
   label,
   colour,
@@ -22,9 +28,9 @@ export function ColourCell({
   onPick: (css: string) => void;
 }): ReactNode {
   const [open, setOpen] = useState(false);
-  const ground = useGround(selected, property);
+  const against = useAgainst(selected, property);
   const read = colour === undefined ? undefined : readColour(colour);
-  const ratio = read && ground ? contrast(read, ground) : undefined;
+  const ratio = read && against && ratioOf(read, against);
   const button = (
     <button
       type="button"
@@ -47,7 +53,7 @@ export function ColourCell({
           content={
             <ColourPicker
               colour={colour}
-              ground={ground}
+              against={against}
               onPick={onPick}
               onClose={() => setOpen(false)}
             />
@@ -58,10 +64,10 @@ export function ColourCell({
       ) : (
         button
       )}
-      {ratio === undefined ? null : (
+      {ratio === undefined || !against ? null : (
         <span
-          className={ratio < 4.5 ? 'contrast is-weak' : 'contrast'}
-          title={`Contrast on the ground it stands on: ${ratio.toFixed(2)} to 1. WCAG 2.2 asks for 4.5, for large text 3 (1.4.3).`}
+          className={judged(ratio, against.as) === 'enough' ? 'contrast' : 'contrast is-weak'}
+          title={`${CONTRAST_OF[against.as]}: ${ratio.toFixed(2)} to 1. ${contrastWords(ratio, against.as)}`}
         >
           {ratio.toFixed(1)}
         </span>
@@ -70,15 +76,27 @@ export function ColourCell({
   );
 }
 
-/** The ground that what is selected stands on: its own, or that of whatever is around it. */
-function useGround({ element, built }: Selected, property: string): Colour | undefined {
+/** What people work with: where it is must be seen (WCAG 2.2, 1.4.11). */
+const CONTROLS = new Set(['button', 'input', 'select', 'textarea', 'summary', 'a']);
+
+/** What a colour of what is selected is seen against; nothing where nobody has to tell it from anything. */
+function useAgainst({ element, built }: Selected, property: string): Against | undefined {
   const { documents } = useDerived();
   const width = useApp((state) => state.bench.width);
-  return useMemo(
-    () =>
-      property === 'color' && element && built
-        ? paintAt(documents, built, element, width)?.ground
-        : undefined,
-    [documents, built, element, width, property],
-  );
+  return useMemo((): Against | undefined => {
+    if (!element || !built) return undefined;
+    const own = () => paintAt(documents, built, element, width);
+    const isEdge =
+      property === 'outline-color' || (property.startsWith('border-') && CONTROLS.has(element.tag));
+    const [colour, as] =
+      property === 'color'
+        ? [own()?.ground, 'words' as const]
+        : property === 'background-color'
+          ? [own()?.ink, 'ground' as const]
+          : [
+              isEdge ? paintAround(documents, built, element, width)?.ground : undefined,
+              'control' as const,
+            ];
+    return colour && { colour, as };
+  }, [documents, built, element, width, property]);
 }

@@ -1,4 +1,4 @@
-import { docOf, nodeIn, own, treeDocOf, type TreeDoc } from '@sormet/core/model';
+import { docOf, EVERY_TAG, nodeIn, own, treeDocOf, type TreeDoc } from '@sormet/core/model';
 import { nodeName } from '@sormet/core/edit';
 import { reachOfStyle } from '@sormet/core/reach';
 import type { Origin } from '@sormet/core/style';
@@ -23,7 +23,7 @@ export function useRuleWords(selected: Selected | undefined): RuleWords {
   const isHere = (doc: string) => doc === selected?.doc.id;
   return {
     word(origin) {
-      if (origin.is === 'tag') return `${origin.tag} tag`;
+      if (origin.is === 'tag') return tagWord(origin.tag);
       if (origin.is === 'theme')
         return `theme ${own(documents.tokens.themes ?? {}, origin.theme)?.name ?? origin.theme}`;
       if (origin.is === 'shared')
@@ -41,7 +41,7 @@ export function useRuleWords(selected: Selected | undefined): RuleWords {
         : definition;
     },
     short(origin) {
-      if (origin.is === 'tag') return `${origin.tag} tag`;
+      if (origin.is === 'tag') return tagWord(origin.tag);
       if (origin.is === 'theme') return 'theme';
       if (origin.is === 'shared')
         return docOf(documents, 'style', origin.doc)?.name ?? 'a style that is gone';
@@ -59,6 +59,11 @@ export function useRuleWords(selected: Selected | undefined): RuleWords {
       return origin.is === 'theme' ? 1 : reach.answer(origin.doc).pages.length;
     },
   };
+}
+
+/** What the style of a tag is called; of all of them, the ring that shows where the focus is, as nearly all say there. */
+export function tagWord(tag: string): string {
+  return tag === EVERY_TAG ? 'every element' : `${tag} tag`;
 }
 
 /** When a rule holds, in words: the options it asks for, and the state. */

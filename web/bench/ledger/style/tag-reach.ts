@@ -1,4 +1,4 @@
-import { allOf, type Documents, type Tree } from '@sormet/core/model';
+import { allOf, EVERY_TAG, type Documents, type Tree } from '@sormet/core/model';
 import type { Reach } from '@sormet/core/reach';
 
 /** By tree, how many elements of each tag it holds: counted once for each state of a tree. */
@@ -10,7 +10,8 @@ function tagsIn(tree: Tree): ReadonlyMap<string, number> {
   const made = new Map<string, number>();
   for (const id in tree) {
     const node = tree[id]!;
-    if (node.kind === 'element') made.set(node.tag, (made.get(node.tag) ?? 0) + 1);
+    if (node.kind !== 'element') continue;
+    for (const tag of [node.tag, EVERY_TAG]) made.set(tag, (made.get(tag) ?? 0) + 1);
   }
   tags = made;
   counted.set(tree, tags);

@@ -2,6 +2,7 @@ import { useEffect, useLayoutEffect, useMemo, useRef, useState, type ReactNode }
 import { createPortal } from 'react-dom';
 import { Button } from 'antd';
 import {
+  EVERY_TAG,
   nodeIn,
   rootOf,
   treeDocOf,
@@ -65,8 +66,9 @@ export function SpecimenScreen(): ReactNode {
   const frame = useRef<HTMLIFrameElement | null>(null);
   const choose = (found: ResolvedElement) => {
     setChosen(addressOf(found));
-    dispatch(benchActions.holdState(null));
     const what = standsOf(found, built, stands);
+    // Of every element only states are said.
+    dispatch(benchActions.holdState((what?.is === 'tag' && what.held) || null));
     const rule =
       what?.is === 'style'
         ? rulesOf(found, all, all.tags).find(
@@ -136,7 +138,7 @@ function Sheet({
     const visit = (node: Resolved): void => {
       if (node.kind === 'text') return;
       const what = stands.get(node.from.id);
-      if (node.kind === 'element' && what?.is === 'style' && what.held)
+      if (node.kind === 'element' && what && 'held' in what && what.held)
         for (const each of registry.elementsOf(node)) each.setAttribute(HELD, what.held.slice(1));
       node.children.forEach(visit);
     };
@@ -264,11 +266,11 @@ function selectedFor(
   const doc: TreeDoc | undefined = treeDocOf(documents, id);
   const node = doc && nodeIn(documents, id, element.from.id);
   if (!doc || !node) return undefined;
-  // What a sheet lies on is the page itself: what its body is given.
+  // What a sheet lies on is the page itself: what its body is given. Nothing on it stands for every element.
   const { tags } = documents;
   const rules =
-    what?.is === 'tag' && what.tag === 'body'
-      ? [bodyRule(tags)]
+    what?.is === 'tag' && (what.tag === 'body' || what.tag === EVERY_TAG)
+      ? [wholeRule(tags, what.tag)]
       : rulesOf(element, documents, tags).filter(
           ({ origin }) => !('doc' in origin && origin.doc === SPECIMEN),
         );
@@ -289,11 +291,11 @@ function selectedFor(
   };
 }
 
-function bodyRule(tags: TagsDoc): AppliedBlock {
+function wholeRule(tags: TagsDoc, tag: string): AppliedBlock {
   return {
-    origin: { is: 'tag', doc: tags.id, tag: 'body' },
-    level: { of: 'tags' },
-    block: tags.tags['body'] ?? {},
+    origin: { is: 'tag', doc: tags.id, tag },
+    level: { of: tag === EVERY_TAG ? 'everything' : 'tags' },
+    block: tags.tags[tag] ?? {},
   };
 }
 

@@ -28,6 +28,7 @@ export function TokenColour({
     else sync.edit(edit(css));
   };
   const shown = colour === undefined || readColour(colour) === undefined ? undefined : colour;
+  const { ground } = firstPaint(documents, 'base');
   return (
     <Popover
       open={open}
@@ -38,7 +39,7 @@ export function TokenColour({
         open ? (
           <ColourPicker
             colour={shown}
-            ground={firstPaint(documents, 'base').ground}
+            against={ground && { colour: ground, as: 'words' }}
             onPick={pick}
             onClose={() => setOpen(false)}
           />

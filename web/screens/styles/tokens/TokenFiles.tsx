@@ -1,7 +1,7 @@
 import { useRef, useState, type ReactNode } from 'react';
 import { Button } from 'antd';
 import { readTokens, tokensToTake, writeTokens, type ToTake } from '@sormet/core/format';
-import { newId, pointer, type Finding, type Json } from '@sormet/core/model';
+import { allOf, newId, pointer, type Finding, type Json } from '@sormet/core/model';
 import { count } from '../../../bench/words';
 import { Dialog } from '../../../site/Dialog';
 import { useDerived, useSync } from '../../../site/SiteProvider';
@@ -20,7 +20,7 @@ export function TokenFiles(): ReactNode {
   const field = useRef<HTMLInputElement>(null);
   const [outcome, setOutcome] = useState<Outcome | null>(null);
   const save = () => {
-    const text = JSON.stringify(writeTokens(documents.tokens), null, 2);
+    const text = JSON.stringify(writeTokens(documents.tokens, allOf(documents, 'style')), null, 2);
     const link = document.createElement('a');
     link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
     link.download = `${documents.site.slug}.tokens.json`;
@@ -39,7 +39,7 @@ export function TokenFiles(): ReactNode {
     }
     const read = readTokens(json);
     if (!read.ok) return setOutcome({ is: 'wrong', findings: read.findings });
-    const take = tokensToTake(documents.tokens, read.tokens, newId);
+    const take = tokensToTake(documents, read, newId);
     if ('refused' in take) return wrong(pointer(...take.path), take.refused);
     setOutcome({ is: 'ready', take });
   };
@@ -86,8 +86,9 @@ export function TokenFiles(): ReactNode {
         <Taking
           take={outcome.take}
           onTake={() => {
-            const { tokens, themes } = outcome.take;
-            if (sync.edit({ name: 'takeTokens', args: { tokens, themes } })) setOutcome(null);
+            const { tokens, themes, styles } = outcome.take;
+            const args = { tokens, themes, styles: [...styles] };
+            if (sync.edit({ name: 'takeTokens', args })) setOutcome(null);
           }}
           onClose={() => setOutcome(null)}
         />
@@ -98,7 +99,7 @@ export function TokenFiles(): ReactNode {
 
 /** What would come in and what of the site would change, before it does. */
 function Taking({
-  take: { tokens, changed },
+  take: { tokens, styles, changed },
   onTake,
   onClose,
 }: {
@@ -108,6 +109,8 @@ function Taking({
 }): ReactNode {
   const { documents } = useDerived();
   const fresh = Object.keys(tokens).filter((id) => !Object.hasOwn(documents.tokens.tokens, id));
+  const all = Object.keys(tokens).length + styles.length;
+  const freshStyles = styles.filter(({ id }) => !documents.get(id)).length;
   return (
     <Dialog
       open
@@ -118,8 +121,9 @@ function Taking({
       onCancel={onClose}
     >
       <p>
-        {count(fresh.length, 'token')} new, {count(changed.length, 'token')} changed,{' '}
-        {Object.keys(tokens).length - fresh.length - changed.length} the same.
+        {count(fresh.length, 'token')} new
+        {freshStyles > 0 ? `, ${count(freshStyles, 'shared style')} new` : ''}, {changed.length}{' '}
+        changed, {all - fresh.length - freshStyles - changed.length} the same.
       </p>
       {changed.length > 0 ? <p>Changed: {changed.join(', ')}.</p> : null}
     </Dialog>

@@ -4,12 +4,15 @@ import { Button } from 'antd';
 import { nodeName } from '@sormet/core/edit';
 import { weakPairs, type WeakPair } from '@sormet/core/check';
 import { writeOklch } from '@sormet/core/colour';
+import { widthsOf } from '@sormet/core/style';
 import { allOf, nodeIn, own, type PageDoc } from '@sormet/core/model';
 import { count } from '../../../bench/words';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 
 interface OnPage extends WeakPair {
   readonly page: PageDoc;
+  /** The largest viewport at which it is so, in px; without end at the base. */
+  readonly max: number;
 }
 
 /**
@@ -20,6 +23,7 @@ export function WeakPairs(): ReactNode {
   const { documents, builtOf } = useDerived();
   const sync = useSync();
   const [found, setFound] = useState<{ in: typeof documents; pairs: OnPage[] } | null>(null);
+  const widths = widthsOf(documents.site);
   const look = () => {
     const pairs = allOf(documents, 'page').flatMap((page) => {
       const entry =
@@ -27,7 +31,10 @@ export function WeakPairs(): ReactNode {
           ? undefined
           : allOf(documents, 'entry').find(({ type }) => type === page.entries);
       const built = builtOf(page.id, entry);
-      return built ? weakPairs(documents, built).map((pair) => ({ ...pair, page })) : [];
+      if (!built) return [];
+      return widths.flatMap(({ id, max }) =>
+        weakPairs(documents, built, id).map((pair) => ({ ...pair, page, max })),
+      );
     });
     setFound({ in: documents, pairs });
   };
@@ -36,7 +43,8 @@ export function WeakPairs(): ReactNode {
   for (const pair of found?.pairs ?? []) {
     const key = `${pair.element.scope.within.doc} ${pair.element.from.id} ${pair.theme ?? ''}`;
     const line = lines.get(key);
-    if (line) line.many += 1;
+    // Weak at the base, it is so at the narrower widths as well: counted once.
+    if (line) line.many += line.first.max === pair.max ? 1 : 0;
     else lines.set(key, { first: pair, many: 1 });
   }
   return (
@@ -44,8 +52,8 @@ export function WeakPairs(): ReactNode {
       <h2>Words that are hard to read</h2>
       {found === null || found.in !== documents ? (
         <p>
-          Every text on every page against its ground, in the theme that holds there (WCAG 2.2,
-          1.4.3).{' '}
+          Every text on every page against its ground, at every width and in the theme that holds
+          there (WCAG 2.2, 1.4.3).{' '}
           <Button size="small" onClick={look}>
             Look through the site
           </Button>
@@ -55,7 +63,7 @@ export function WeakPairs(): ReactNode {
       ) : (
         <ul>
           {[...lines.values()].map(({ first, many }) => {
-            const { element, page, theme, ink, ground, ratio, least } = first;
+            const { element, page, theme, ink, ground, ratio, least, max } = first;
             const { doc } = element.scope.within;
             const node = nodeIn(documents, doc, element.from.id);
             const themeWord = own(documents.tokens.themes ?? {}, theme ?? '')?.name;
@@ -68,8 +76,9 @@ export function WeakPairs(): ReactNode {
                   {node ? nodeName(documents, node) : element.tag}
                 </span>{' '}
                 {ratio.toFixed(2)} to 1, at least {least}
-                {themeWord ? `, in ${themeWord}` : ''}: {count(many, 'place')}, first on{' '}
-                <Link to={`/sites/${sync.site}/bench/${page.id}`}>{page.path}</Link>
+                {themeWord ? `, in ${themeWord}` : ''}
+                {max === Infinity ? '' : `, at ${max} px and below`}: {count(many, 'place')}, first
+                on <Link to={`/sites/${sync.site}/bench/${page.id}`}>{page.path}</Link>
               </li>
             );
           })}

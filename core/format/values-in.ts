@@ -1,0 +1,239 @@
+import type { Json } from '../model';
+import { written } from '../style';
+import { WEIGHTS } from './format-types';
+
+/** The colour spaces of the Color Module, as CSS names them in `color()` or as functions. */
+const SPACES = new Set([
+  'srgb',
+  'srgb-linear',
+  'display-p3',
+  'a98-rgb',
+  'prophoto-rgb',
+  'rec2020',
+  'xyz-d50',
+  'xyz-d65',
+]);
+const FUNCTIONS = new Set(['oklab', 'oklch', 'lab', 'lch', 'hsl', 'hwb']);
+
+const LINES = new Set([
+  'solid',
+  'dashed',
+  'dotted',
+  'double',
+  'groove',
+  'ridge',
+  'outset',
+  'inset',
+]);
+
+/** A value that is none of its type, with where in it. */
+export class WrongValue extends Error {
+  constructor(
+    readonly where: readonly string[],
+    reason: string,
+  ) {
+    super(reason);
+  }
+}
+
+/** What a value may name: other tokens of the file. */
+export interface Named {
+  /** What a token is called here, by its path in the file; nothing for one that is not there. */
+  name(alias: string): string | undefined;
+  /** What it holds. */
+  value(alias: string): Json | undefined;
+}
+
+/** The path that a value names, where it is an alias and nothing more (`{group.token}`). */
+export function aliasOf(value: Json | undefined): string | undefined {
+  return typeof value === 'string' ? /^\{([^{}]+)\}$/.exec(value)?.[1] : undefined;
+}
+
+/** How many aliases may lead to each other. */
+const LONGEST_WAY = 40;
+
+/** Values of the format as CSS. What is an alias in one stays one: another token's name in braces. */
+export class ValuesIn {
+  constructor(private readonly named: Named) {}
+
+  /** The CSS of a value. @throws WrongValue where it is none of its type */
+  css(type: string, value: Json): string {
+    const alias = aliasOf(value);
+    if (alias !== undefined) {
+      const name = this.named.name(alias);
+      if (name === undefined) throw new WrongValue([], `names ${alias}, which is not there`);
+      return `{${name}}`;
+    }
+    switch (type) {
+      case 'color':
+        return colourIn(value);
+      case 'dimension':
+        return dimensionIn(value, ['px', 'rem']);
+      case 'duration':
+        return dimensionIn(value, ['ms', 's']);
+      case 'number':
+        if (typeof value !== 'number') throw new WrongValue([], 'a number is a JSON number');
+        return written(value);
+      case 'fontWeight':
+        return weightIn(value);
+      case 'fontFamily':
+        return this.family(value);
+      case 'cubicBezier':
+        return curveIn(this.plain(value));
+      case 'strokeStyle':
+        if (typeof value === 'string' && LINES.has(value)) return value;
+        throw new WrongValue([], 'a stroke style is one of the kinds of line that CSS has');
+      case 'border':
+        return this.parts(value, { width: 'dimension', style: 'strokeStyle', color: 'color' });
+      case 'shadow':
+        return Array.isArray(value)
+          ? value.map((each, i) => at(String(i), () => this.shadow(each))).join(',')
+          : this.shadow(value);
+      case 'gradient':
+        return this.gradient(value);
+      default:
+        throw new WrongValue([], `tokens of the type ${type} are not kept here`);
+    }
+  }
+
+  /** The CSS of each member of a composite value. @throws WrongValue */
+  members(value: Json, types: Readonly<Record<string, string>>): Record<string, string> {
+    const found = members(value, Object.keys(types));
+    return Object.fromEntries(
+      Object.entries(types).map(([name, type]) => [
+        name,
+        at(name, () => this.css(type, found[name]!)),
+      ]),
+    );
+  }
+
+  private parts(value: Json, types: Readonly<Record<string, string>>): string {
+    return Object.values(this.members(value, types)).join(' ');
+  }
+
+  private shadow(value: Json): string {
+    const { color, ...lengths } = this.members(value, {
+      offsetX: 'dimension',
+      offsetY: 'dimension',
+      blur: 'dimension',
+      spread: 'dimension',
+      color: 'color',
+    });
+    const inset = (value as Members)['inset'] === true ? 'inset ' : '';
+    return `${inset}${Object.values(lengths).join(' ')} ${color}`;
+  }
+
+  private gradient(value: Json): string {
+    if (!Array.isArray(value) || value.length < 2)
+      throw new WrongValue([], 'a gradient is a list of two colours or more');
+    const stops = value.map((stop, i) =>
+      at(String(i), () => {
+        const { color, position } = members(stop, ['color', 'position']);
+        const place = this.plain(position!);
+        if (typeof place !== 'number')
+          throw new WrongValue(['position'], 'a place is a number from 0 to 1');
+        // What lies outside is the nearest that is inside (9.6, Gradient).
+        const percent = written(Math.min(1, Math.max(0, place)) * 100);
+        return `${at('color', () => this.css('color', color!))} ${percent}%`;
+      }),
+    );
+    return `linear-gradient(${stops.join(',')})`;
+  }
+
+  private family(value: Json): string {
+    const list = Array.isArray(value) ? value : [value];
+    if (list.length === 0 || !list.every((each) => typeof each === 'string' && each !== ''))
+      throw new WrongValue([], 'a family is a name, or a list of names');
+    return (list as string[])
+      .map((name) => {
+        if (aliasOf(name) !== undefined) return this.css('fontFamily', name);
+        return /^[a-z-]+$/i.test(name) ? name : JSON.stringify(name);
+      })
+      .join(', ');
+  }
+
+  /** A value with what its aliases name in their place. */
+  private plain(value: Json, way = 0): Json {
+    if (Array.isArray(value)) return value.map((each) => this.plain(each, way));
+    const alias = aliasOf(value);
+    const other = alias === undefined ? undefined : this.named.value(alias);
+    return other === undefined || way > LONGEST_WAY ? value : this.plain(other, way + 1);
+  }
+}
+
+function at<T>(member: string, read: () => T): T {
+  try {
+    return read();
+  } catch (error) {
+    if (error instanceof WrongValue) throw new WrongValue([member, ...error.where], error.message);
+    throw error;
+  }
+}
+
+type Members = Readonly<Record<string, Json | undefined>>;
+
+function members(value: Json, needed: readonly string[]): Members {
+  if (value === null || typeof value !== 'object' || Array.isArray(value))
+    throw new WrongValue([], `an object with ${needed.join(', ')} stands here`);
+  const found = value as Members;
+  for (const name of needed)
+    if (found[name] === undefined) throw new WrongValue([], `${name} is missing`);
+  return found;
+}
+
+function colourIn(value: Json): string {
+  const { colorSpace, components, alpha, hex } = members(value, ['colorSpace', 'components']);
+  if (typeof colorSpace !== 'string' || !(SPACES.has(colorSpace) || FUNCTIONS.has(colorSpace)))
+    throw new WrongValue(['colorSpace'], 'is no colour space of the format');
+  const isComponent = (each: Json) => typeof each === 'number' || each === 'none';
+  if (!Array.isArray(components) || components.length !== 3 || !components.every(isComponent))
+    throw new WrongValue(['components'], 'three numbers stand here, or "none"');
+  if (alpha !== undefined && (typeof alpha !== 'number' || alpha < 0 || alpha > 1))
+    throw new WrongValue(['alpha'], 'an opacity is a number from 0 to 1');
+  if (hex !== undefined && (typeof hex !== 'string' || !/^#[0-9a-f]{6}$/i.test(hex)))
+    throw new WrongValue(['hex'], 'a colour in hexadecimal digits is # and six of them');
+  const numbers = components as (number | 'none')[];
+  const opacity = typeof alpha === 'number' && alpha < 1 ? ` / ${written(alpha)}` : '';
+  const isHex = numbers.every((each) => typeof each === 'number' && isByte(each));
+  if (colorSpace === 'srgb' && isHex) {
+    const bytes = (numbers as number[]).map((each) => Math.round(each * 255));
+    if (opacity) return `rgb(${bytes.join(' ')}${opacity})`;
+    return '#' + bytes.map((each) => each.toString(16).padStart(2, '0')).join('');
+  }
+  const words = numbers.map((each) => (each === 'none' ? each : written(each)));
+  const percent = ['hsl', 'hwb'].includes(colorSpace)
+    ? words.map((word, i) => (i === 0 || word === 'none' ? word : word + '%'))
+    : words;
+  return FUNCTIONS.has(colorSpace)
+    ? `${colorSpace}(${percent.join(' ')}${opacity})`
+    : `color(${colorSpace} ${words.join(' ')}${opacity})`;
+}
+
+/** Whether a share is one of the 256 steps that six hexadecimal digits tell. */
+function isByte(share: number): boolean {
+  return share >= 0 && share <= 1 && Math.abs(share * 255 - Math.round(share * 255)) < 1e-3;
+}
+
+function dimensionIn(value: Json, units: readonly string[]): string {
+  const { value: number, unit } = members(value, ['value', 'unit']);
+  if (typeof number !== 'number') throw new WrongValue(['value'], 'a number stands here');
+  if (typeof unit !== 'string' || !units.includes(unit))
+    throw new WrongValue(['unit'], `the unit is ${units.join(' or ')}`);
+  return `${written(number)}${unit}`;
+}
+
+function weightIn(value: Json): string {
+  if (typeof value === 'number' && value >= 1 && value <= 1000) return String(value);
+  if (typeof value === 'string' && Object.hasOwn(WEIGHTS, value)) return String(WEIGHTS[value]);
+  throw new WrongValue([], 'a weight is a number from 1 to 1000 or one of the names of weights');
+}
+
+function curveIn(value: Json): string {
+  const numbers = Array.isArray(value) ? value : [];
+  if (numbers.length !== 4 || !numbers.every((each) => typeof each === 'number'))
+    throw new WrongValue([], 'a curve is four numbers');
+  const [x1, , x2] = numbers as number[];
+  if (x1! < 0 || x1! > 1 || x2! < 0 || x2! > 1)
+    throw new WrongValue([], 'the first and third number of a curve lie between 0 and 1');
+  return `cubic-bezier(${(numbers as number[]).map(written).join(',')})`;
+}
