@@ -32,6 +32,19 @@ const CELL = {
   'border-bottom-color': '{line}',
 };
 
+const FIELD = {
+  'font-family': 'inherit',
+  'font-size': 'inherit',
+  color: '{ink}',
+  'background-color': '{card}',
+  padding: '{space 2} {space 3}',
+  'border-width': '1px',
+  'border-style': 'solid',
+  // A field is seen by its edge (WCAG 2.2, 1.4.11).
+  'border-color': 'color-mix(in oklab, {ink}, {card} 40%)',
+  'border-radius': '{small round}',
+};
+
 /** How Brackenfold looks before any section says otherwise. */
 export const tags: TagsDoc = {
   id: 'tags',
@@ -72,6 +85,9 @@ export const tags: TagsDoc = {
     figcaption: styled({ 'margin-top': '{space 4}' }),
     code: styled({ 'font-size': '0.95em', 'background-color': '{sand}', padding: '0 0.25em' }),
     button: styled({ 'font-family': 'inherit', 'font-size': 'inherit' }),
+    input: styled(FIELD, { '::placeholder': { color: 'inherit', opacity: '0.7' } }),
+    textarea: styled(FIELD, { '::placeholder': { color: 'inherit', opacity: '0.7' } }),
+    select: styled(FIELD),
     summary: styled({ cursor: 'pointer', 'font-weight': '{bold}' }),
     table: styled({ 'margin-top': '{space 3}', 'border-collapse': 'collapse' }),
     caption: styled({ 'text-align': 'left', 'padding-bottom': '{space 1}' }),

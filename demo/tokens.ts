@@ -81,6 +81,7 @@ const NIGHT: Readonly<Record<string, string>> = {
   card: '#2a3237',
   link: '#f0b48f',
   brand: '#f0b48f',
+  pine: '#9cc7c9',
   'on-brand': '#20262b',
 };
 

@@ -430,3 +430,79 @@ test('a section goes out as a file and comes in from it; the canvas shows all of
   await page.getByRole('combobox', { name: 'Shown in the theme' }).selectOption('as published');
   await expect(body).toHaveCSS('background-color', 'rgb(255, 253, 248)');
 });
+
+test('how things line up, columns, pins and room on each side are chosen by pictures, by keys alone', async ({
+  page,
+}) => {
+  const { bench, heading } = await styleHeading(page, 'own-pictures');
+  const open = async (property: string) => {
+    await (await bench.styleCell(property)).focus();
+    await page.keyboard.press('Tab');
+    await expect(
+      page.getByRole('button', { name: `${property}, base: by a picture` }),
+    ).toBeFocused();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('dialog', { name: `${property} by a picture` })).toBeVisible();
+  };
+  await open('text-align');
+  await expect(page.getByRole('radio', { name: 'at the start' })).toBeFocused();
+  await page.keyboard.press('ArrowRight');
+  await expect(heading).toHaveCSS('text-align', 'center');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'text-align, base: by a picture' })).toBeFocused();
+  await open('grid-template-columns');
+  await page.keyboard.press('ArrowDown');
+  await expect(await bench.styleCell('grid-template-columns')).toHaveValue('repeat(4,1fr)');
+  await page.keyboard.press('Escape');
+  await open('padding');
+  await page.keyboard.type('12');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('20/16rem');
+  await page.keyboard.press('Enter');
+  await expect(heading).toHaveCSS('padding-top', '12px');
+  await expect(heading).toHaveCSS('padding-right', '20px');
+  await page.keyboard.type('lots');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('does not fit padding-right');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(heading).toHaveCSS('padding-right', '20px');
+  // Pinned is only what does not stand in the flow: both together, taken back together.
+  await open('inset');
+  await page.keyboard.press('ArrowRight');
+  await expect(heading).toHaveCSS('position', 'absolute');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+z');
+  await expect(heading).toHaveCSS('position', 'static');
+  await expect(await bench.styleCell('inset')).toHaveValue('');
+});
+
+test('the ring of focus is said once for every element, on the specimen', async ({ page }) => {
+  await page.goto(STYLES);
+  const sheet = page.frameLocator('iframe[title="The specimen"]');
+  const shown = sheet.getByText('What the keyboard is at').first();
+  await expect(shown).toHaveCSS('outline-width', '2px');
+  await shown.scrollIntoViewIfNeeded();
+  const box = (await shown.boundingBox())!;
+  await page.mouse.click(box.x + 20, box.y + 8);
+  await expect(page.locator('.sentence')).toContainText('every element');
+  await expect(page.getByRole('radio', { name: 'focus' })).toBeChecked();
+  const cell = page.getByRole('combobox', { name: 'outline, base, focus' });
+  await expect(cell).toHaveValue('2px solid link');
+  await cell.fill('3px solid brand');
+  await cell.press('Enter');
+  await expect(shown).toHaveCSS('outline-width', '3px');
+  // At rest nothing is said of every element: the cell says where it belongs.
+  await page.getByRole('radio', { name: 'rest' }).click();
+  const ink = await new BenchHand(page).styleCell('color');
+  await ink.fill('red');
+  await ink.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('said of the body');
+  await ink.press('Escape');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(shown).toHaveCSS('outline-width', '2px');
+  await page.keyboard.press('Control+Shift+Z');
+  await expect(shown).toHaveCSS('outline-width', '3px');
+  await page.keyboard.press('Control+Z');
+  await expect(shown).toHaveCSS('outline-width', '2px');
+});

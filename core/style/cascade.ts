@@ -102,9 +102,30 @@ export function cascade(
   return found;
 }
 
-/** Every property that any of the rules declares, sorted. */
-export function declaredProperties(rules: readonly AppliedBlock[]): string[] {
+/**
+ * Every property that any of the rules declares, sorted.
+ * @param states the states that hold besides rest; left out, all do
+ */
+export function declaredProperties(
+  rules: readonly AppliedBlock[],
+  states?: readonly State[],
+): string[] {
   const found = new Set<string>();
-  for (const { block } of rules) for (const key in block) found.add(keyParts(key).property);
+  for (const { block } of rules)
+    for (const key in block) {
+      const { property, state } = keyParts(key);
+      if (!states || state === undefined || states.includes(state)) found.add(property);
+    }
   return [...found].sort();
+}
+
+/** The states in which any of the rules declares something. */
+export function declaredStates(rules: readonly AppliedBlock[]): ReadonlySet<State> {
+  const found = new Set<State>();
+  for (const { block } of rules)
+    for (const key in block) {
+      const { state } = keyParts(key);
+      if (state) found.add(state);
+    }
+  return found;
 }

@@ -3,6 +3,7 @@ import { Link, NavLink, Outlet } from 'react-router';
 import { Button } from 'antd';
 import { Connection } from '../bench/Connection';
 import { useDerived, useSync } from '../site/SiteProvider';
+import { Steps, useStepKeys } from '../site/Steps';
 import { useSummary } from '../site/use-summary';
 import { useApp } from '../store/store';
 import './SiteFrame.css';
@@ -13,6 +14,7 @@ export function SiteFrame(): ReactNode {
   const sync = useSync();
   const refusal = useApp((state) => state.site.refusal);
   const summary = useSummary();
+  useStepKeys();
   const base = `/sites/${sync.site}`;
   return (
     <div className="frame">
@@ -33,6 +35,7 @@ export function SiteFrame(): ReactNode {
         </nav>
         <span className="bar-space" />
         <Connection />
+        <Steps />
         {summary?.live ? (
           <Button size="small" href={summary.address} target="_blank">
             Open the published site

@@ -1,12 +1,12 @@
 import { useDeferredValue, useMemo, useRef, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { Button, Select, Tooltip } from 'antd';
-import { Redo2, Undo2 } from 'lucide-react';
+import { Button, Select } from 'antd';
 import { allOf, entryTitle, type Documents, type EntryDoc, type TreeDoc } from '@sormet/core/model';
 import { widthsOf } from '@sormet/core/style';
 import { useApp, useAppDispatch } from '../store/store';
 import { BASE_WIDTH } from '../canvas/Canvas';
 import { useDerived, useSync } from '../site/SiteProvider';
+import { Steps } from '../site/Steps';
 import { useStable } from '../site/use-stable';
 import { benchActions } from '../store/bench-slice';
 import { Connection } from './Connection';
@@ -27,8 +27,6 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   const width = useApp((state) => state.bench.width);
-  const undoes = useApp((state) => state.site.undo.at(-1)?.says);
-  const redoes = useApp((state) => state.site.redo.at(-1)?.says);
   const changing = useApp((state) => state.site.plan?.pages.length);
   const site = documents.site;
   const at = entry ? entries.indexOf(entry) : -1;
@@ -58,27 +56,6 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
       </>
     ),
     [base, site.name, doc.id, places, navigate],
-  );
-  const steps = useMemo(
-    () => (
-      <>
-        <StepButton
-          name="Undo"
-          says={undoes}
-          keys="Ctrl+Z"
-          icon={<Undo2 size={16} />}
-          onPress={() => sync.undo()}
-        />
-        <StepButton
-          name="Redo"
-          says={redoes}
-          keys="Ctrl+Shift+Z"
-          icon={<Redo2 size={16} />}
-          onPress={() => sync.redo()}
-        />
-      </>
-    ),
-    [undoes, redoes, sync],
   );
   const preview = useRef(onPreview);
   preview.current = onPreview;
@@ -132,39 +109,9 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
       </div>
       <span className="bar-space" />
       <Connection />
-      {steps}
+      <Steps />
       {ends}
     </header>
-  );
-}
-
-/** Takes the last step back, or does it again; what that would be is said where it is pointed at. */
-function StepButton({
-  name,
-  says,
-  keys,
-  icon,
-  onPress,
-}: {
-  name: 'Undo' | 'Redo';
-  says: string | undefined;
-  keys: string;
-  icon: ReactNode;
-  onPress: () => void;
-}): ReactNode {
-  return (
-    <Tooltip
-      title={says === undefined ? `Nothing to ${name.toLowerCase()}` : `${name}: ${says} (${keys})`}
-    >
-      <Button
-        size="small"
-        type="text"
-        aria-label={name}
-        disabled={says === undefined}
-        icon={icon}
-        onClick={onPress}
-      />
-    </Tooltip>
   );
 }
 

@@ -78,8 +78,9 @@ export function Sentence({
     edge = 'plain';
     body = (
       <>
-        You are styling <b>every {rule.origin.tag === EVERY_TAG ? 'element' : rule.origin.tag}</b> of the site:{' '}
-        {count(words.reach(rule.origin), 'element')} on {count(words.pages(rule.origin), 'page')}.
+        You are styling <b>every {rule.origin.tag === EVERY_TAG ? 'element' : rule.origin.tag}</b>{' '}
+        of the site: {count(words.reach(rule.origin), 'element')} on{' '}
+        {count(words.pages(rule.origin), 'page')}.
       </>
     );
   } else if (rule?.origin.is === 'shared') {

@@ -84,3 +84,22 @@ test('names are told apart however they are written; one with braces could not b
   expect(refusal(one, add('x', 'red', { name: '{x}' }))).toContain('No name');
   expect(refusal(one, add('x', '12px'))).toContain('is no colour');
 });
+
+test('of every element only states are said, weaker than what a tag says', () => {
+  const documents = documentsOf();
+  const ring = (state?: ':focus-visible') =>
+    doEdit(documents, {
+      name: 'declareTag',
+      args: {
+        tag: '*',
+        property: 'outline-width',
+        width: 'base',
+        css: '5px',
+        ...(state ? { state } : {}),
+      },
+    });
+  expect(ring()).toMatchObject({ refused: expect.stringContaining('said of the body') });
+  const done = ring(':focus-visible');
+  if (isRefusal(done)) throw new Error(done.refused);
+  expect(done.documents.tags.tags['*']!['outline-width:focus-visible']).toEqual({ css: '5px' });
+});

@@ -3,6 +3,7 @@ import { Bookmark } from 'lucide-react';
 import { themeAt } from '@sormet/core/check';
 import { isRefusal, runEdit } from '@sormet/core/edit';
 import {
+  newId,
   nodeIn,
   own as ownMember,
   type Declared,
@@ -28,6 +29,7 @@ import type { Selected } from '../../use-selected';
 import { IconButton } from '../IconButton';
 import { ColourCell } from './ColourCell';
 import { declaring } from './declaring';
+import { Pictured } from './pictured/Pictured';
 import { OFFERS, useOffer } from './Offers';
 import { joined, ownValue } from './own-value';
 import { longhandsOfRow } from './rows';
@@ -70,16 +72,17 @@ export function StyleCell(props: StyleCellProps): ReactNode {
   const { origin } = rule;
   const mixed = isMixed(props, documents);
   const target = { origin, width, state, nodes: selected.all };
-  const give = (typed: string): string => {
-    const read = typed === '' ? undefined : readValue(property, typed, tokens);
+  const giveOf = (of: string, typed: string, group?: string): string => {
+    const read = typed === '' ? undefined : readValue(of, typed, tokens);
     if (read && !read.ok) return read.reason;
-    const edit = declaring(target, property, read ?? { css: null });
+    const edit = declaring(target, of, read ?? { css: null });
     if (!edit) return '';
     const tried = runEdit(documents, edit);
     if (isRefusal(tried)) return tried.refused;
-    sync.edit(edit);
+    sync.edit(edit, group === undefined ? undefined : { group });
     return '';
   };
+  const give = (typed: string) => giveOf(property, typed);
   const { draft, wrong, type, commit, drop } = useDraft(
     `${ruleKey(origin)} ${property} ${width} ${state ?? ''}`,
     // Where what is selected differs, typing what the first of it has is typing something else for the others.
@@ -116,6 +119,16 @@ export function StyleCell(props: StyleCellProps): ReactNode {
   const literal = names
     .map((name) => ownMember(rule.block, declarationKey(name, width, state)))
     .find((each) => each && !each.refs);
+  const said = (name: string) =>
+    cascade(selected.rules, name, width, site, states)[0]?.declared.css;
+  const choose = (value: string) => {
+    // Pinned is only what does not stand in the flow: both are one step to take back.
+    const flows = property === 'inset' && !/^(absolute|fixed|sticky)$/.test(said('position') ?? '');
+    const group = `by a picture ${newId()}`;
+    const reason =
+      giveOf(property, value, group) || (flows && giveOf('position', 'absolute', group));
+    if (reason) dispatch(benchActions.notice(reason));
+  };
   const quietHere = here && draft === null && !loses;
   const other = quietHere && stored ? inOtherUnit(stored) : undefined;
   return (
@@ -167,6 +180,18 @@ export function StyleCell(props: StyleCellProps): ReactNode {
             event.preventDefault();
             type(next.text);
             requestAnimationFrame(() => field.current?.setSelectionRange(next.at, next.at));
+          }}
+        />
+        <Pictured
+          cell={{
+            property,
+            label,
+            here,
+            shown: stored ?? elsewhere?.text,
+            valueOf: (longhand) => ownValue(rule, longhand, width, state, tokens),
+            downwards: (said('flex-direction') ?? '').startsWith('column'),
+            give: giveOf,
+            choose,
           }}
         />
         {other ? (

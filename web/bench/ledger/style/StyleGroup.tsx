@@ -32,7 +32,7 @@ export function StyleGroup({
   onLight: (key: string) => void;
 }): ReactNode {
   const [unfolded, setUnfolded] = useState(false);
-  const declared = new Set(declaredProperties(selected.rules));
+  const declared = new Set(declaredProperties(selected.rules, state ? [state] : []));
   const applies = (property: string) =>
     longhandsOfRow(property).some((longhand) => declared.has(longhand));
   const shown = unfolded || group === 'More' ? properties : properties.filter(applies);

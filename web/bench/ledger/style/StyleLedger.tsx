@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { freeName, styleName } from '@sormet/core/edit';
 import { allOf, newId, orderAfterAll } from '@sormet/core/model';
-import { declaredProperties, widthsOf, type Origin } from '@sormet/core/style';
+import { declaredProperties, declaredStates, widthsOf, type Origin } from '@sormet/core/style';
 import { ruleKey } from '../../../canvas/rule-key';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { benchActions } from '../../../store/bench-slice';
@@ -40,9 +40,13 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
     );
   // What stands on the specimen alone is put on nothing.
   const isStored = documents.get(selected.doc.id) !== undefined;
+  // What holds for every element speaks of states alone: at rest it would only take room.
+  const shown = selected.rules.filter(
+    (each) => each.level.of !== 'everything' || state !== undefined || each === rule,
+  );
   const kindOf = (origin: Origin) => kindOfRule(origin, selected);
   const onLight = (key: string) => dispatch(benchActions.light(key));
-  const others = [...declaredProperties(selected.rules), ...added].filter(
+  const others = [...declaredProperties(selected.rules, state ? [state] : []), ...added].filter(
     (property) =>
       !KNOWN.has(property) && !ROWS.some(({ properties }) => properties.includes(property)),
   );
@@ -73,7 +77,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
       <div className="ledger-actions style-line">
         <span className="quiet">writing to</span>
         <Chain
-          rules={selected.rules}
+          rules={shown}
           lit={rule.origin}
           words={words}
           kindOf={kindOf}
@@ -92,7 +96,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
           onBranch={branch}
         />
         {isStored ? <PutOn selected={selected} /> : null}
-        <States tag={selected.element?.tag ?? ''} />
+        <States tag={selected.element?.tag ?? ''} declared={declaredStates(selected.rules)} />
         <DeclareLine selected={selected} rule={rule} width={current} state={state} words={words} />
       </div>
       <div className="style-columns" data-lit={kindOf(rule.origin)}>

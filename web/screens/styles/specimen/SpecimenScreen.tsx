@@ -40,6 +40,11 @@ import './SpecimenScreen.css';
 /** At which width the specimen is drawn, in CSS px. */
 const DRAWN = 1200;
 
+/** On paper each theme begins a sheet, grounds are printed, and nothing small is cut in two (CSS Paged Media, CSS Fragmentation). */
+const ON_PAPER =
+  '@media print{@page{size:A4;margin:12mm}*{-webkit-print-color-adjust:exact;print-color-adjust:exact}' +
+  'main>section{break-before:page}main>section:first-child{break-before:auto}main>section>*{break-inside:avoid}main>section>p{break-after:avoid}}';
+
 /**
  * Everything the look of the site is made of, in each theme: whatever is pressed has its rule lit below, and is edited
  * there, with whom it reaches beside it.
@@ -126,7 +131,10 @@ function Sheet({
 }): ReactNode {
   const registry = useMemo(() => new Registry(), []);
   const styles = useMemo(() => new CanvasCss(), []);
-  const css = useMemo(() => styles.of(documents, built.linked), [styles, documents, built]);
+  const css = useMemo(
+    () => styles.of(documents, built.linked) + ON_PAPER,
+    [styles, documents, built],
+  );
   const { language } = documents.site;
   const { frame, body, onLoad, height } = useFrame({ css, language, built, width: DRAWN });
   const lit = useApp((state) => state.bench.lit);

@@ -1,0 +1,68 @@
+import { memo, type ReactNode } from 'react';
+import { Button, Tooltip } from 'antd';
+import { Redo2, Undo2 } from 'lucide-react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useApp } from '../store/store';
+import { useSync } from './SiteProvider';
+
+/** The last step back, and the same again: wherever something of a site is changed. */
+export const Steps = memo(function Steps(): ReactNode {
+  const sync = useSync();
+  const undoes = useApp((state) => state.site.undo.at(-1)?.says);
+  const redoes = useApp((state) => state.site.redo.at(-1)?.says);
+  return (
+    <>
+      <StepButton
+        name="Undo"
+        says={undoes}
+        keys="Ctrl+Z"
+        icon={<Undo2 size={16} />}
+        onPress={() => sync.undo()}
+      />
+      <StepButton
+        name="Redo"
+        says={redoes}
+        keys="Ctrl+Shift+Z"
+        icon={<Redo2 size={16} />}
+        onPress={() => sync.redo()}
+      />
+    </>
+  );
+});
+
+/** The keys of both, on screens that have no others; in a field they belong to what is typed there. */
+export function useStepKeys(): void {
+  const sync = useSync();
+  useHotkeys('mod+z', () => sync.undo(), { preventDefault: true }, [sync]);
+  useHotkeys(['mod+shift+z', 'mod+y'], () => sync.redo(), { preventDefault: true }, [sync]);
+}
+
+/** Takes the last step back, or does it again; what that would be is said where it is pointed at. */
+function StepButton({
+  name,
+  says,
+  keys,
+  icon,
+  onPress,
+}: {
+  name: 'Undo' | 'Redo';
+  says: string | undefined;
+  keys: string;
+  icon: ReactNode;
+  onPress: () => void;
+}): ReactNode {
+  return (
+    <Tooltip
+      title={says === undefined ? `Nothing to ${name.toLowerCase()}` : `${name}: ${says} (${keys})`}
+    >
+      <Button
+        size="small"
+        type="text"
+        aria-label={name}
+        disabled={says === undefined}
+        icon={icon}
+        onClick={onPress}
+      />
+    </Tooltip>
+  );
+}
