@@ -261,7 +261,9 @@ describe('CSS', () => {
 
   test('of nothing is the reset alone', () => {
     expect(
-      cssOf(documentsOf(), { classes: new Map(), tags: new Set() }).split('\n').filter(Boolean),
+      cssOf(documentsOf(), { classes: new Map(), tags: new Set(), fed: new Set() })
+        .split('\n')
+        .filter(Boolean),
     ).toHaveLength(2);
   });
 });

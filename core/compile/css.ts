@@ -71,6 +71,7 @@ export function cssOf(documents: Documents, used: Used, options: CssOptions = {}
     documents,
     written.map(({ block }) => block),
     themesOf(documents, used),
+    used.fed,
   );
   const select = options.stateSelector ?? ((state: State) => state);
   const layers = ranked(written.flatMap((each) => byState(each, select)));
@@ -268,6 +269,8 @@ export function stylesRead(documents: Documents, used: Used): Set<string> {
     for (const value of Object.values(own(tokens.themes ?? {}, theme)?.values ?? {}))
       for (const ref of Object.values(value.refs ?? {})) token(ref);
   }
+  for (const id in tokens.tokens)
+    if (used.fed.has(tokens.tokens[id]!.type)) token({ token: id, type: tokens.tokens[id]!.type });
   const styles = stylesInOrder(documents);
   for (const each of used.classes.values()) {
     if (each.by.is === 'shared')

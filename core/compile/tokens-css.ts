@@ -2,6 +2,7 @@ import {
   BORDER_PARTS,
   own,
   PLAIN_THEME,
+  tokenProperty,
   type BorderPart,
   type Block,
   type Declared,
@@ -14,7 +15,7 @@ type TokenRef = Extract<Ref, { token: string }>;
 
 /** The custom property of a token, or of a part of one. */
 export function tokenName({ token, part }: { token: string; part?: BorderPart }): string {
-  return part === undefined ? `t-${token}` : `t-${token}_${part}`;
+  return part === undefined ? tokenProperty(token) : `${tokenProperty(token)}_${part}`;
 }
 
 /**
@@ -31,7 +32,11 @@ export class TokensInUse {
     private readonly documents: Documents,
     blocks: readonly Block[],
     private readonly themes: readonly string[],
+    /** The types of tokens that a value of some property may be. */
+    chosen: ReadonlySet<string>,
   ) {
+    for (const id in documents.tokens.tokens)
+      if (chosen.has(documents.tokens.tokens[id]!.type)) this.used.add(id);
     for (const block of blocks)
       for (const key in block) for (const { token } of tokensIn(block[key]!)) this.used.add(token);
     // A set gives what is added while it is walked, too.

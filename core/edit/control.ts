@@ -1,7 +1,18 @@
 import { Type, type Static } from '@sinclair/typebox';
 import {
+  allOf,
   attributeType,
+  BLOCK_KEY,
   BOOLEAN,
+  CHOSEN,
+  type ChosenKind,
+  type Declared,
+  type ElementNode,
+  ICON,
+  type InstanceNode,
+  nodeIn,
+  PLAIN_THEME,
+  tagFamily,
   childrenOf,
   docOf,
   type Documents,
@@ -22,7 +33,9 @@ import {
   usualAttributesOf,
 } from '../model';
 import { type Control, sourceAt } from '../resolve';
+import { FED, feedableType, keyParts } from '../style';
 import { Id } from './args';
+import { type Change, changeTo } from './changes';
 import { nodeName } from './names';
 
 /** Which of a node's sources is meant, as an argument of edits. */
@@ -34,6 +47,17 @@ export const ControlArg = Type.Union([
     { additionalProperties: false },
   ),
   Type.Object({ of: Type.Literal('value'), property: Id }, { additionalProperties: false }),
+  Type.Object(
+    {
+      of: Type.Literal('chosen'),
+      what: Type.Union(CHOSEN.map((what) => Type.Literal(what))),
+    },
+    { additionalProperties: false },
+  ),
+  Type.Object(
+    { of: Type.Literal('declaration'), key: Type.String({ pattern: BLOCK_KEY }) },
+    { additionalProperties: false },
+  ),
 ]);
 
 export type ControlArg = Static<typeof ControlArg>;
@@ -49,7 +73,68 @@ export function controlPath(control: Control): string[] {
       return ['attributes', control.name];
     case 'value':
       return ['values', control.property];
+    case 'chosen':
+      return ['chosen', control.what];
+    case 'declaration':
+      return ['style', control.key];
   }
+}
+
+/** The control whose source stands at the end of a path into a definition's nodes, where it is of another shape there. */
+export function controlAt(path: readonly string[]): Control | undefined {
+  const [of, , member, name, refs] = path;
+  if (of !== 'nodes') return undefined;
+  if (member === 'chosen') return { of: 'chosen', what: name as ChosenKind };
+  return member === 'style' && refs === 'refs' && path[5] === FED
+    ? { of: 'declaration', key: name! }
+    : undefined;
+}
+
+/**
+ * The changes that give a control a source: where a node says by itself what may be chosen for it, and where something
+ * feeds a declaration, what stands there is of another shape than a source. `null` takes it away.
+ */
+export function giveControl(
+  documents: Documents,
+  doc: string,
+  node: NodeId,
+  control: Control,
+  source: Source | null,
+): Change[] {
+  const where = ['nodes', node];
+  const stored = nodeIn(documents, doc, node);
+  const to = (path: readonly string[], now: unknown) =>
+    changeTo(documents, doc, [...where, ...path], now);
+  if (control.of === 'declaration')
+    return to(controlPath(control), source === null ? undefined : declaredBy(control.key, source));
+  if (control.of !== 'chosen') return to(controlPath(control), source ?? undefined);
+  if (stored?.kind !== 'element' && stored?.kind !== 'instance') return [];
+  const { what } = control;
+  const said = source?.is === 'value' ? source.value : null;
+  const by = source?.is === 'value' ? null : source;
+  const rest = { ...stored.chosen };
+  delete rest[what];
+  const chosen = by ? { ...rest, [what]: by } : rest;
+  const changes = to(['chosen'], Object.keys(chosen).length > 0 ? chosen : undefined);
+  if (what === 'tag')
+    return typeof said === 'string' ? [...changes, ...to(['tag'], said)] : changes;
+  if (what === 'theme') return [...changes, ...to(['theme'], said ?? undefined)];
+  if (typeof said !== 'string') return changes;
+  return [...changes, ...to(['shared'], { ...stored.shared, [said]: true })];
+}
+
+/** A declaration that a source feeds, or that says what a value says. */
+function declaredBy(key: string, source: Source): Declared {
+  const type = feedableType(keyParts(key).property)!;
+  if (source.is !== 'value' || source.value === null || source.whenEmpty)
+    return { css: `var(--${FED})`, refs: { [FED]: { source, type: type.kind } } };
+  const { value } = source;
+  if (typeof value === 'object' && 'token' in value) {
+    const token = type.kind === 'length' ? 'length' : 'colour';
+    return { css: 'var(--t)', refs: { t: { token: value.token, type: token } } };
+  }
+  const spelt = kindOf(type.kind).spell?.(value as never) ?? String(value);
+  return { css: type.kind === 'length' && spelt === '0px' ? '0' : spelt };
 }
 
 /** The type of value a control takes; nothing when the node has no such control. */
@@ -60,7 +145,13 @@ export function controlType(
 ): TypeSpec | undefined {
   switch (control.of) {
     case 'text':
-      return node.kind === 'text' ? (node.rich ? RICH : TEXT) : undefined;
+      return node.kind === 'text'
+        ? node.rich === 'icon'
+          ? ICON
+          : node.rich
+            ? RICH
+            : TEXT
+        : undefined;
     case 'shown':
       return node.kind === 'slot' || node.kind === 'repeat' ? undefined : BOOLEAN;
     case 'attribute':
@@ -69,7 +160,46 @@ export function controlType(
       return node.kind === 'instance'
         ? propertyOf(documents, node.component, control.property)?.type
         : undefined;
+    case 'chosen':
+      return node.kind === 'element' || node.kind === 'instance'
+        ? choiceType(documents, node, control.what)
+        : undefined;
+    case 'declaration':
+      return node.kind === 'element' || node.kind === 'instance'
+        ? declarationType(node, control.key)
+        : undefined;
   }
+}
+
+/** What a declaration of a node can be given, where what it says now can be said as such a value. */
+function declarationType(node: ElementNode | InstanceNode, key: string): TypeSpec | undefined {
+  const declared = own(node.style, key);
+  const { property, state } = keyParts(key);
+  if (!declared || state) return undefined;
+  const type = feedableType(property);
+  return sourceAt(node, { of: 'declaration', key }) ? type : undefined;
+}
+
+/** What may be chosen for a node: tags of the same family, the themes of the site, its shared styles. */
+function choiceType(
+  documents: Documents,
+  node: ElementNode | InstanceNode,
+  what: ChosenKind,
+): TypeSpec | undefined {
+  const all = (ids: readonly string[]) => Object.fromEntries(ids.map((id) => [id, true as const]));
+  if (what === 'theme') {
+    const themes = Object.keys(documents.tokens.themes ?? {}).sort();
+    return themes.length > 0 ? { kind: 'theme', of: all([PLAIN_THEME, ...themes]) } : undefined;
+  }
+  if (what === 'style') {
+    // A modifier is chosen only for what has its base.
+    const styles = allOf(documents, 'style').filter(
+      ({ base }) => base === null || own(node.shared ?? {}, base),
+    );
+    return styles.length > 0 ? { kind: 'style', of: all(styles.map(({ id }) => id)) } : undefined;
+  }
+  const family = node.kind === 'element' ? tagFamily(node.tag) : [];
+  return family.length > 1 ? { kind: 'tag', of: all(family) } : undefined;
 }
 
 /** A property of a component, when both are there. */
@@ -136,6 +266,20 @@ export function controlsOf(documents: Documents, doc: TreeDoc, only?: NodeId): C
       byDefault: defaultOf(documents, stored, control, type),
     });
   };
+  /** What a node says of its look: the tag of headings and parts of a page, a theme, a shared style, what it declares. */
+  const addLook = (id: NodeId, node: ElementNode | InstanceNode) => {
+    const one = only === id;
+    if (one || (node.kind === 'element' && /^h[1-6]$/.test(node.tag)) || node.chosen?.tag)
+      add(id, { of: 'chosen', what: 'tag' }, 'tag', id);
+    if (one || id === root || node.theme !== undefined || node.chosen?.theme)
+      add(id, { of: 'chosen', what: 'theme' }, 'theme', id);
+    if (one || node.chosen?.style) add(id, { of: 'chosen', what: 'style' }, 'shared style', id);
+    for (const key of Object.keys(node.style).sort()) {
+      const { property, width, state } = keyParts(key);
+      if (width === 'base' && !state)
+        add(id, { of: 'declaration', key }, property.replaceAll('-', ' '), id);
+    }
+  };
   const visit = (id: NodeId) => {
     const node = tree[id]!;
     if (node.kind === 'element') {
@@ -155,6 +299,7 @@ export function controlsOf(documents: Documents, doc: TreeDoc, only?: NodeId): C
         for (const [property, { label }] of inOrder(component.properties))
           add(id, { of: 'value', property }, label.toLowerCase(), id);
     }
+    if (node.kind === 'element' || node.kind === 'instance') addLook(id, node);
     for (const child of children.all(id)) visit(child);
   };
   if (only === undefined) visit(root);

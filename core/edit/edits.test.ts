@@ -407,6 +407,7 @@ describe('exposing', () => {
     expect(controls.map(({ label }) => label)).toEqual([
       'Heading shown',
       'Heading text',
+      'Heading tag',
       'Button shown',
       'Button text',
       'Button address',
@@ -442,7 +443,7 @@ describe('exposing', () => {
 
   test('is taken back with its group, and shows the same', () => {
     let back = exposed;
-    for (const n of [0, 1])
+    for (const n of [0, 1, 2])
       back = after(back, { name: 'unexpose', args: { component: 'intro', property: `p${n}` } });
     expect(Object.keys((back.get('intro') as ComponentDoc).groups)).toEqual(['glink']);
     expect(html(back, 'home')).toBe(html(documents, 'home'));

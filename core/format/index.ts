@@ -1,3 +1,4 @@
+export * from './read-icon';
 export * from './read-tokens';
 export * from './tokens-to-take';
 export { EXTENSION, writeTokens } from './write-tokens';

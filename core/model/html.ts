@@ -228,6 +228,19 @@ const WITHOUT_TEXT = new Set(
   'ul ol dl details fieldset textarea table thead tbody tfoot tr select'.split(' '),
 );
 
+/** Tags that people put in each other's place without meaning another kind of thing: levels of headings, parts of a page, lists. */
+const FAMILIES: readonly (readonly string[])[] = [
+  ['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'p'],
+  ['div', 'section', 'article', 'aside', 'header', 'footer', 'nav'],
+  ['ul', 'ol'],
+  ['span', 'strong', 'em', 'small', 'b', 'i'],
+];
+
+/** The tags of which one may be chosen for an element, its own among them; nothing where there is no other. */
+export function tagFamily(tag: string): readonly string[] {
+  return FAMILIES.find((family) => family.includes(tag)) ?? [];
+}
+
 /** Whether text may stand in an element. */
 export function takesText(tag: string): boolean {
   return !isVoid(tag) && !WITHOUT_TEXT.has(tag);

@@ -1,7 +1,7 @@
 import type { ComponentDoc, Patch } from './documents';
 import type { NodeId } from './ids';
 import type { Source } from './source';
-import type { Block, Query, TreeNode } from './tree';
+import { CHOSEN, type Block, type Query, type TreeNode } from './tree';
 
 /** The sources a node holds, each with the members that lead to it, in an order that storing does not change. */
 export function sourcesOf(node: TreeNode): [string[], Source][] {
@@ -14,6 +14,11 @@ export function sourcesOf(node: TreeNode): [string[], Source][] {
       found.push([['values', id], node.values[id]!]);
   if (node.kind === 'element' || node.kind === 'instance')
     for (const [path, source] of blockSources(node.style)) found.push([['style', ...path], source]);
+  if (node.kind === 'element' || node.kind === 'instance')
+    for (const kind of CHOSEN) {
+      const source = node.chosen?.[kind];
+      if (source) found.push([['chosen', kind], source]);
+    }
   if (node.kind === 'text') found.push([['text'], node.text]);
   if (node.kind === 'repeat') found.push(...querySources(node.query));
   if (node.kind !== 'slot' && node.kind !== 'repeat' && node.shown)

@@ -56,7 +56,9 @@ export const Ref = Type.Union([
   Type.Object(
     {
       source: Source,
-      type: Type.Union([Type.Literal('colour'), Type.Literal('length'), Type.Literal('number')]),
+      type: Type.Union(
+        (['colour', 'length', 'number', 'image'] as const).map((type) => Type.Literal(type)),
+      ),
     },
     { additionalProperties: false },
   ),
@@ -91,7 +93,7 @@ export const STATES = [
 ] as const;
 export type State = (typeof STATES)[number];
 
-const BLOCK_KEY = `^-?[a-z][a-z-]*(@[a-z][a-z0-9-]{0,39})?(${STATES.join('|')})?$`;
+export const BLOCK_KEY = `^-?[a-z][a-z-]*(@[a-z][a-z0-9-]{0,39})?(${STATES.join('|')})?$`;
 
 /**
  * A block of declarations, flat so that two first declarations at one width never meet in one container.
@@ -115,6 +117,21 @@ const shared = Type.Optional(Type.Record(Id, Type.Literal(true), { additionalPro
 /** The theme that begins with it: other values for tokens in all that stands in it. */
 const theme = Type.Optional(Id);
 
+/** What properties of its definition choose for it, out of what those allow: its tag, the theme that begins with it, one shared style. */
+const chosen = Type.Optional(
+  Type.Object(
+    {
+      tag: Type.Optional(Source),
+      theme: Type.Optional(Source),
+      style: Type.Optional(Source),
+    },
+    { additionalProperties: false },
+  ),
+);
+/** What an element or instance may have chosen for it. */
+export const CHOSEN = ['tag', 'theme', 'style'] as const;
+export type ChosenKind = (typeof CHOSEN)[number];
+
 export const ElementNode = Type.Object(
   {
     kind: Type.Literal('element'),
@@ -125,6 +142,7 @@ export const ElementNode = Type.Object(
     style: Block,
     shared,
     theme,
+    chosen,
     shown,
   },
   { additionalProperties: false },
@@ -137,8 +155,10 @@ export const TextNode = Type.Object(
     place: Place,
     name: Name,
     text: Source,
-    /** Rich text: in a line of words, or with blocks of its own; left out for plain text. */
-    rich: Type.Optional(Type.Union([Type.Literal('line'), Type.Literal('blocks')])),
+    /** Rich text: in a line of words, or with blocks of its own; or an icon; left out for plain text. */
+    rich: Type.Optional(
+      Type.Union([Type.Literal('line'), Type.Literal('blocks'), Type.Literal('icon')]),
+    ),
     shown,
   },
   { additionalProperties: false },
@@ -155,6 +175,7 @@ export const InstanceNode = Type.Object(
     style: Block,
     shared,
     theme,
+    chosen,
     shown,
   },
   { additionalProperties: false },

@@ -8,6 +8,7 @@ import {
   lookAt,
   NO_LOOK,
   shownAt,
+  tagAt,
   textAt,
   writtenAttribute,
 } from './semantics';
@@ -95,6 +96,7 @@ class Builder {
     const here = shown === false ? null : elementAt(from, scope);
     if (!here) return null;
     const waiting = shown === WAITING || here.attributes.some(({ value }) => value === WAITING);
+    const tag = tagAt(from, scope);
     const attributes: Record<string, string> = {};
     const { classes, style } = outerOf(from.look, scope, outer);
     if (classes) attributes['class'] = classes;
@@ -105,7 +107,7 @@ class Builder {
     const children = this.list(from.children, scope, before?.children);
     if (
       before &&
-      before.tag === from.tag &&
+      before.tag === tag &&
       before.waiting === waiting &&
       sameOuter(before.outer, outer) &&
       before.children === children &&
@@ -117,7 +119,7 @@ class Builder {
       return before;
     }
     this.made.nodes += 1;
-    return { kind: 'element', from, scope, outer, tag: from.tag, attributes, children, waiting };
+    return { kind: 'element', from, scope, outer, tag, attributes, children, waiting };
   }
 
   private text(from: LinkedText, scope: Scope, before: ResolvedText | undefined): Resolved | null {
@@ -274,7 +276,7 @@ function outerOf(look: Look, scope: Scope, outer: Outer): Outer {
   return {
     classes: joined(classes as readonly string[], ' ', outer.classes),
     style: joined(
-      customs.map(({ name, value }) => customText(name, value as Known)),
+      customs.map(({ name, value }) => customText(name, value as Known, scope.data)),
       ';',
       outer.style,
     ),

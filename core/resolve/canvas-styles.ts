@@ -6,7 +6,7 @@ import { noteLook, type Used } from './write';
  * part that is hidden now may be shown by the next edit.
  */
 export function reachableStyles(linked: Linked): Used {
-  const used: Used = { classes: new Map(), tags: new Set() };
+  const used: Used = { classes: new Map(), tags: new Set(), fed: new Set() };
   const seen = new Set<Linked>();
   const visitDocument = (document: Linked) => {
     if (seen.has(document)) return;
@@ -17,6 +17,8 @@ export function reachableStyles(linked: Linked): Used {
     switch (node.kind) {
       case 'element':
         used.tags.add(node.tag);
+        if (node.tagBy?.type.kind === 'tag')
+          for (const tag in node.tagBy.type.of) used.tags.add(tag);
         noteLook(used, node.look, doc, node.id, 0);
         return visitAll(node.children, doc);
       case 'instance':

@@ -84,7 +84,7 @@ class Emitter {
     if (step.is === 'classes') return this.classes(step.classes);
     if (step.is === 'customs') {
       const { customs } = step;
-      return `${this.constant((run: Run) => customsText(customs, run))}(run)`;
+      return `${this.constant((run: Run) => customsText(customs, this.data, run))}(run)`;
     }
     if (step.is !== 'attribute') return undefined;
     const { name, value, type } = step;

@@ -4,7 +4,6 @@ import {
   isVoid,
   NONE,
   own,
-  RICH,
   rootOf,
   sourcesOf,
   TEXT,
@@ -16,9 +15,10 @@ import {
   type TreeNode,
 } from '../model';
 import type { Linked, LinkedAttribute, LinkedNode, Varied } from './linked';
-import { lookOf } from './look';
+import { lookOf, typeOfChoice } from './look';
 import { memberOf, namesIn, patchesOf, varied, type NodePatch } from './patches';
 import { ReadsBuilder } from './reads';
+import { typeOfText } from './semantics';
 
 /** What a node of one kind is in its tree. */
 type Stored<K extends TreeNode['kind']> = Extract<TreeNode, { kind: K }>;
@@ -102,13 +102,18 @@ export class LinkPass {
     const attributes = this.attributes(node, patches);
     const children = this.list(this.children.of(id));
     const look = lookOf(this.doc, id, node, 0);
+    const tagSource = node.chosen?.tag;
+    const tagType = tagSource && typeOfChoice(this.doc, tagSource, 'tag');
+    const tagBy = tagSource && tagType ? { source: tagSource, type: tagType } : undefined;
     const reads = this.reads().shown(shown).nodes(children).look(look);
+    if (tagBy) reads.source(tagBy.source, tagBy.type);
     for (const attribute of attributes) reads.varied(attribute, attribute.type);
     return {
       kind: 'element',
       id,
       reads: reads.done(),
       tag,
+      tagBy,
       isVoid: isVoid(tag),
       look,
       attributes,
@@ -134,10 +139,7 @@ export class LinkPass {
 
   private text(id: NodeId, { text, rich, shown: stored }: Stored<'text'>): LinkedNode {
     const shown = shownOf(stored, patchesOf(this.doc, id));
-    const reads = this.reads()
-      .shown(shown)
-      .source(text, rich ? RICH : TEXT)
-      .done();
+    const reads = this.reads().shown(shown).source(text, typeOfText(rich)).done();
     return { kind: 'text', id, reads, text, rich, shown };
   }
 

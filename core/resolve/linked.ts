@@ -53,6 +53,8 @@ export interface LinkedAttribute extends Varied {
 export interface ClassTerm {
   readonly className: string;
   readonly when: When;
+  /** The choice that must come to this option: of a theme, or of a shared style. */
+  readonly chosen?: { readonly source: Source; readonly type: TypeSpec; readonly option: string };
   /** What it stands for: what the node declares itself, the theme that begins there, a shared style, a rule of the definition. */
   readonly by:
     | { readonly is: 'own' }
@@ -77,6 +79,8 @@ export interface Look {
 export interface LinkedElement extends LinkedBase {
   readonly kind: 'element';
   readonly tag: string;
+  /** What chooses another, out of those its type allows. */
+  readonly tagBy: { readonly source: Source; readonly type: TypeSpec } | undefined;
   readonly isVoid: boolean;
   readonly look: Look;
   readonly attributes: readonly LinkedAttribute[];
@@ -87,8 +91,8 @@ export interface LinkedElement extends LinkedBase {
 export interface LinkedText extends LinkedBase {
   readonly kind: 'text';
   readonly text: Source;
-  /** Where it is rich: in a line of words, or with blocks of its own. */
-  readonly rich: 'line' | 'blocks' | undefined;
+  /** Where it is rich: in a line of words, or with blocks of its own; or an icon. */
+  readonly rich: 'line' | 'blocks' | 'icon' | undefined;
   readonly shown: Varied | undefined;
 }
 

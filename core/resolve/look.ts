@@ -1,4 +1,16 @@
-import type { Block, DocId, ElementNode, InstanceNode, NodeId, TreeDoc, TypeSpec } from '../model';
+import {
+  own,
+  type Block,
+  type ChosenKind,
+  type DocId,
+  type ElementNode,
+  type InstanceNode,
+  type NodeId,
+  type Source,
+  type SpecOf,
+  type TreeDoc,
+  type TypeSpec,
+} from '../model';
 import { keyParts } from '../style';
 import type { ClassTerm, Custom, Look } from './linked';
 import { patchesOf } from './patches';
@@ -32,13 +44,13 @@ export function customOf(className: string, key: string, name: string): string {
 }
 
 /** What of a node says how its element looks. */
-type Styled = Pick<ElementNode | InstanceNode, 'style' | 'shared' | 'theme'>;
+type Styled = Pick<ElementNode | InstanceNode, 'style' | 'shared' | 'theme' | 'chosen'>;
 
 /** What a node of a document says of its element's look: its own declarations, shared styles, the rules that patch it. */
 export function lookOf(
   doc: TreeDoc,
   id: NodeId,
-  { style, shared, theme }: Styled,
+  { style, shared, theme, chosen = {} }: Styled,
   height: number,
 ): Look {
   const classes: ClassTerm[] = [];
@@ -65,6 +77,15 @@ export function lookOf(
       when: [],
       by: { is: 'shared', style: styleId },
     });
+  for (const { kind, source, type, option } of choicesOf(doc, chosen)) {
+    const isTheme = kind === 'theme';
+    classes.push({
+      className: isTheme ? themeClassOf(option, height) : sharedClassOf(option, height),
+      when: [],
+      chosen: { source, type, option },
+      by: isTheme ? { is: 'theme', theme: option } : { is: 'shared', style: option },
+    });
+  }
   for (const { rule, at, when, patch } of patchesOf(doc, id)) {
     if (!patch.style || !hasAny(patch.style)) continue;
     const className = classOf(doc.id, id, rule);
@@ -72,6 +93,32 @@ export function lookOf(
     declares(patch.style, className);
   }
   return classes.length === 0 ? PLAIN : { classes, customs };
+}
+
+/** The themes and shared styles that may be chosen for a node: each option of what its definition lets somebody choose. */
+export function choicesOf(
+  doc: TreeDoc,
+  chosen: NonNullable<Styled['chosen']>,
+): { kind: 'theme' | 'style'; source: Source; type: TypeSpec; option: string }[] {
+  return (['theme', 'style'] as const).flatMap((kind) => {
+    const source = chosen[kind];
+    const type = source && typeOfChoice(doc, source, kind);
+    if (!source || !type) return [];
+    return Object.keys(type.of)
+      .sort()
+      .map((option) => ({ kind, source, type, option }));
+  });
+}
+
+/** The type of a choice that a property of the definition makes: what it may come to. Nothing else makes one. */
+export function typeOfChoice<K extends ChosenKind>(
+  doc: TreeDoc,
+  source: Source,
+  kind: K,
+): SpecOf<K> | undefined {
+  if (source.is !== 'property' || doc.kind !== 'component') return undefined;
+  const type = own(doc.properties, source.property)?.type;
+  return type?.kind === kind ? (type as SpecOf<K>) : undefined;
 }
 
 function isStateRoot(doc: TreeDoc, id: NodeId): boolean {

@@ -47,7 +47,7 @@ export function interpret(program: Program, data: Data, run: Run): string {
           out += classesText(step.classes, run);
           break;
         case 'customs':
-          out += customsText(step.customs, run);
+          out += customsText(step.customs, data, run);
           break;
         case 'when':
           if (step.tests.every((test) => holds(test, run))) out += interpret(step.then, data, run);
@@ -80,9 +80,11 @@ export function classesText(classes: readonly ClassAt[], run: Run): string {
 }
 
 /** The style attribute for a page, `''` where it has none. */
-export function customsText(customs: readonly CustomAt[], run: Run): string {
+export function customsText(customs: readonly CustomAt[], data: Data, run: Run): string {
   const style = customs
-    .map(({ name, value }) => customText(name, value instanceof Later ? value.read(run) : value))
+    .map(({ name, value }) =>
+      customText(name, value instanceof Later ? value.read(run) : value, data),
+    )
     .filter(Boolean)
     .join(';');
   return style === '' ? '' : ` style="${escapeAttribute(style)}"`;

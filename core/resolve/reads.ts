@@ -72,7 +72,10 @@ export class ReadsBuilder {
   }
 
   look({ classes, customs }: Look): this {
-    for (const { when } of classes) for (const { property } of when) this.properties.add(property);
+    for (const { when, chosen } of classes) {
+      for (const { property } of when) this.properties.add(property);
+      if (chosen) this.source(chosen.source, chosen.type);
+    }
     for (const { source, type } of customs) this.source(source, type);
     return this;
   }

@@ -12,7 +12,7 @@ import {
 import { compareLevels, rulesInOrder, stylesInOrder, type AppliedBlock } from '../style';
 import type { ResolvedElement } from './resolved';
 import { groundOf } from './ground';
-import { classOf } from './look';
+import { choicesOf, classOf, sharedClassOf, themeClassOf } from './look';
 import type { Within } from './scope';
 
 /**
@@ -74,7 +74,7 @@ function saidOf(
       level: { of: 'themes', at: height },
       block: groundOf(documents),
     });
-  for (const style of Object.keys(stored.shared ?? {})) {
+  const puts = (style: string) => {
     const block = docOf(documents, 'style', style)?.style;
     if (block)
       found.push({
@@ -82,7 +82,22 @@ function saidOf(
         level: { of: 'shared', height, at: styles.indexOf(style) },
         block,
       });
-  }
+  };
+  for (const style of Object.keys(stored.shared ?? {})) puts(style);
+  // What was chosen is what was written, too.
+  const tree = treeDocOf(documents, doc);
+  for (const { kind, option } of tree && stored.chosen ? choicesOf(tree, stored.chosen) : [])
+    if (kind === 'style') {
+      if (classes.has(sharedClassOf(option, height)) && !stored.shared?.[option]) puts(option);
+    } else if (
+      classes.has(themeClassOf(option, height)) &&
+      isTheme(documents.tokens.themes, option)
+    )
+      found.push({
+        origin: { is: 'theme', doc, node, theme: option },
+        level: { of: 'themes', at: height },
+        block: groundOf(documents),
+      });
   found.push({
     origin: { is: 'node', doc, node },
     level: { of: 'own', height, at: 0 },

@@ -1,4 +1,14 @@
-import { kindOf, RICH, TEXT, BOOLEAN, type TypeSpec, type Written } from '../model';
+import {
+  attributeType,
+  BOOLEAN,
+  ICON,
+  kindOf,
+  own,
+  RICH,
+  TEXT,
+  type TypeSpec,
+  type Written,
+} from '../model';
 import {
   evaluate,
   HIDE,
@@ -8,12 +18,13 @@ import {
   type Hide,
   type Known,
   type Result,
+  type Run,
   type Waiting,
 } from '../value';
 import { fitted, type Content } from './fragments';
-import type { LinkedElement, LinkedText, Look, Varied } from './linked';
+import type { ClassTerm, LinkedElement, LinkedText, Look, Varied } from './linked';
 import type { Scope } from './scope';
-import { isYes, testsOf, variedAt, type Test } from './varied';
+import { isOption, isYes, testsOf, variedAt, type Test } from './varied';
 
 /**
  * What parts of a tree come to at a place, said once for both writers: with all names known everything is known, and
@@ -41,8 +52,9 @@ export const NO_LOOK: LookAt = Object.freeze({ classes: [], customs: [] });
 export function lookAt({ classes, customs }: Look, scope: Scope, outer: LookAt): LookAt {
   if (classes.length === 0) return outer;
   const here: ClassAt[] = [];
-  for (const { className, when } of classes) {
-    const tests = testsOf(when, scope);
+  for (const { className, when, chosen } of classes) {
+    const axes = testsOf(when, scope);
+    const tests = axes && (chosen ? chosenTests(chosen, scope, axes) : axes);
     if (tests) here.push(tests.length === 0 ? className : { className, tests });
   }
   const set = customs.map(({ name, type, source }) => ({
@@ -52,10 +64,29 @@ export function lookAt({ classes, customs }: Look, scope: Scope, outer: LookAt):
   return { classes: [...here, ...outer.classes], customs: [...set, ...outer.customs] };
 }
 
+/** What must hold besides for a choice to be this one: `null` where it is known to be another. */
+function chosenTests(
+  { source, type, option }: NonNullable<ClassTerm['chosen']>,
+  scope: Scope,
+  axes: readonly Test[],
+): readonly Test[] | null {
+  const value = evaluate(source, type, scope);
+  if (value instanceof Later) return [...axes, { value, passes: { option } }];
+  return isOption(value, option) ? axes : null;
+}
+
+/** The tag of an element at a place: what is chosen for it there, else its own. No content gives a tag, so it is always known. */
+export function tagAt({ tag, tagBy }: LinkedElement, scope: Scope): string {
+  const value = tagBy && evaluate(tagBy.source, tagBy.type, scope);
+  return value && !(value instanceof Later) && value.type === 'tag' && value.value !== null
+    ? value.value
+    : tag;
+}
+
 /** A custom property as it stands in a style attribute; `''` where there is no value. */
-export function customText(name: string, value: Known): string {
+export function customText(name: string, value: Known, data: Data): string {
   if (isNothing(value)) return '';
-  const css = kindOf(value.type).css?.(value.value as never);
+  const css = kindOf(value.type).css?.(value.value as never, data);
   return css === undefined ? '' : `--${name}:${css}`;
 }
 
@@ -92,6 +123,7 @@ export function elementAt(node: LinkedElement, scope: Scope): ElementAt | null {
     attributes.push({ name, type, value });
   }
   if (needed !== undefined) return null;
+  addBeside(node.tag, attributes);
   for (const child of node.children) {
     if (child.kind !== 'text') continue;
     const value = textAt(child, scope);
@@ -99,6 +131,30 @@ export function elementAt(node: LinkedElement, scope: Scope): ElementAt | null {
     if (value instanceof Later && value.mayHide) tests.push({ value, passes: 'unhidden' });
   }
   return { attributes, tests };
+}
+
+/** The attributes that come along with others: where the element says one itself, that is meant; where that is empty, not. */
+function addBeside(tag: string, attributes: AttributeAt[]): void {
+  for (const { type, value } of [...attributes]) {
+    const { beside } = kindOf(type.kind);
+    for (const name in beside) {
+      if (!attributeType(tag, name)) continue;
+      const given = (known: Known): Known => {
+        const text = isNothing(known) ? null : own(beside, name)!(known.value as never);
+        return text === null ? null : { type: 'text', value: text };
+      };
+      const along: Result =
+        value instanceof Later ? new Later((run) => given(value.read(run)), false) : given(value);
+      const at = attributes.findIndex((each) => each.name === name);
+      const said = attributes[at];
+      if (!said) attributes.push({ name, type: TEXT, value: along });
+      else if (said.value instanceof Later) {
+        const { read, mayHide } = said.value;
+        const meant = (run: Run) => read(run) ?? (along instanceof Later ? along.read(run) : along);
+        attributes[at] = { ...said, value: new Later(meant, mayHide) };
+      } else if (said.value === null) attributes[at] = { ...said, value: along };
+    }
+  }
 }
 
 /**
@@ -116,16 +172,22 @@ function isNothing(value: Known): value is Hide | Waiting | null {
   return value === null || value.value === null;
 }
 
-/** What a text gives at a place, as plain or rich text. */
+/** The type of what stands in a text: words, rich text, or an icon. */
+export function typeOfText(rich: LinkedText['rich']): TypeSpec {
+  return rich === undefined ? TEXT : rich === 'icon' ? ICON : RICH;
+}
+
+/** What a text gives at a place. */
 export function textAt(node: LinkedText, scope: Scope): Result {
-  return evaluate(node.text, node.rich === undefined ? TEXT : RICH, scope);
+  return evaluate(node.text, typeOfText(node.rich), scope);
 }
 
 /** What a known text is written as: words, or fragments that fit where it stands. */
 export function contentOf(value: Known, rich: LinkedText['rich'], data: Data): Content {
   if (isNothing(value)) return '';
   if (value.type === 'text') return value.value ?? '';
-  return fitted(kindOf(value.type).fragments?.(value.value as never, data) ?? [], rich ?? 'line');
+  const fragments = kindOf(value.type).fragments?.(value.value as never, data) ?? [];
+  return rich === 'icon' ? fragments : fitted(fragments, rich ?? 'line');
 }
 
 /** What is shown where no rule says otherwise and the node says nothing of it. */

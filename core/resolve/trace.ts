@@ -1,6 +1,18 @@
-import { own, type NodeId, type RuleId, type Source, type TreeNode } from '../model';
+import {
+  literal,
+  own,
+  type ChosenKind,
+  type ElementNode,
+  type InstanceNode,
+  type NodeId,
+  type RuleId,
+  type Source,
+  type TreeNode,
+} from '../model';
+import { FED, literalOfDeclared } from '../style';
 import type { Built } from './build';
 import type { LinkedNode, Varied } from './linked';
+import { customOf } from './look';
 import type { Within } from './scope';
 import { linkedNode, standingAt, type Standing } from './scope-at';
 import { testsOf } from './varied';
@@ -10,7 +22,9 @@ export type Control =
   | { of: 'text' }
   | { of: 'shown' }
   | { of: 'attribute'; name: string }
-  | { of: 'value'; property: string };
+  | { of: 'value'; property: string }
+  | { of: 'chosen'; what: ChosenKind }
+  | { of: 'declaration'; key: string };
 
 /** One step on the way from what shows to where it comes from. */
 export interface Step {
@@ -35,7 +49,30 @@ export function sourceAt(node: TreeNode, control: Control): Source | undefined {
       return node.kind === 'element' ? own(node.attributes, control.name) : undefined;
     case 'value':
       return node.kind === 'instance' ? own(node.values, control.property) : undefined;
+    case 'chosen':
+      return node.kind === 'element' || node.kind === 'instance'
+        ? (node.chosen?.[control.what] ?? ownChoice(node, control.what))
+        : undefined;
+    case 'declaration': {
+      const declared =
+        node.kind === 'element' || node.kind === 'instance'
+          ? own(node.style, control.key)
+          : undefined;
+      const fed = declared && own(declared.refs ?? {}, FED);
+      return fed && 'source' in fed
+        ? fed.source
+        : declared && literalOfDeclared(control.key, declared);
+    }
   }
+}
+
+/** What a node itself says of what may be chosen for it. */
+function ownChoice(node: ElementNode | InstanceNode, what: ChosenKind): Source | undefined {
+  if (what === 'tag')
+    return node.kind === 'element' ? literal({ type: 'tag', value: node.tag }) : undefined;
+  return what === 'theme' && node.theme !== undefined
+    ? literal({ type: 'theme', value: node.theme })
+    : undefined;
 }
 
 /** The same of a linked node, with what rules put in its place. */
@@ -51,7 +88,27 @@ function variedOf(node: LinkedNode, control: Control): Varied | undefined {
         : undefined;
     case 'value':
       return node.kind === 'instance' ? own(node.values, control.property) : undefined;
+    case 'chosen': {
+      if (node.kind !== 'element' && node.kind !== 'instance') return undefined;
+      const by =
+        control.what === 'tag'
+          ? node.kind === 'element'
+            ? node.tagBy
+            : undefined
+          : node.look.classes.find(({ chosen }) => chosen?.type.kind === control.what)?.chosen;
+      return by && { source: by.source, stead: [] };
+    }
+    case 'declaration': {
+      if (node.kind !== 'element' && node.kind !== 'instance') return undefined;
+      const fed = node.look.customs.find(({ name }) => name.endsWith(customEnd(control.key)));
+      return fed && { source: fed.source, stead: [] };
+    }
   }
+}
+
+/** How the custom property of a declaration ends that a source feeds. */
+function customEnd(key: string): string {
+  return customOf('', key, FED);
 }
 
 /** What a node's control holds where it stands: what the strongest rule that holds there says, else the node itself. */

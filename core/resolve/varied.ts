@@ -67,9 +67,12 @@ export function holds({ value, passes }: Test, run: Run): boolean {
   return known !== HIDE && (passes === 'unhidden' || known !== null);
 }
 
+/** Kinds that choose one out of several, by its id. */
+const CHOICES = new Set(['choice', 'theme', 'style']);
+
 /** Whether a value is this option of a choice. */
 export function isOption(value: Known, option: string): boolean {
-  return value !== null && value.type === 'choice' && value.value === option;
+  return value !== null && CHOICES.has(value.type) && value.value === option;
 }
 
 /** Whether a value is a boolean that is true. */

@@ -21,6 +21,7 @@ import {
   lookAt,
   NO_LOOK,
   shownAt,
+  tagAt,
   textAt,
   type LookAt,
 } from './semantics';
@@ -40,6 +41,8 @@ export interface Used {
   /** By class and height: what declares it. */
   readonly classes: Map<string, UsedClass>;
   readonly tags: Set<string>;
+  /** The types of what sources give declarations: tokens of these types may be among it. */
+  readonly fed: Set<string>;
 }
 
 /** A class that something may have, and where its declarations stand. */
@@ -54,11 +57,12 @@ export interface UsedClass {
 /** Notes the classes of a node at a height; a shared style counts once for each height it is put on at. */
 export function noteLook(
   used: Used,
-  { classes }: Look,
+  { classes, customs }: Look,
   doc: DocId,
   node: NodeId,
   height: number,
 ): void {
+  for (const { type } of customs) used.fed.add(type.kind);
   for (const { className, by } of classes) {
     const key = `${className} ${height}`;
     if (!used.classes.has(key)) used.classes.set(key, { className, by, doc, node, height });
@@ -72,7 +76,7 @@ export function noteLook(
 export function prepare(linked: Linked, data: Data): Template {
   const entries = linked.source.kind === 'page' ? linked.source.entries : null;
   const page = entries === null ? undefined : new LaterItem((run) => run.page, 'page', entries);
-  const parts = new Parts({ classes: new Map(), tags: new Set() });
+  const parts = new Parts({ classes: new Map(), tags: new Set(), fed: new Set() });
   writeNode(linked.root, rootScope(linked, data, page), NO_LOOK, parts);
   const { steps: program, used } = parts;
   return { program, used, write: writerOf(program, data) };
@@ -171,7 +175,8 @@ function writeElement(node: LinkedElement, scope: Scope, outer: LookAt, parts: P
   if (!here) return;
   const open = parts.inner();
   const look = lookAt(node.look, scope, outer);
-  open.add('<' + node.tag);
+  const tag = tagAt(node, scope);
+  open.add('<' + tag);
   open.add(classStep(look));
   for (const { name, type, value } of here.attributes)
     open.add(
@@ -179,15 +184,15 @@ function writeElement(node: LinkedElement, scope: Scope, outer: LookAt, parts: P
         ? { is: 'attribute', name, type, value }
         : attributeText(name, value, scope.data),
     );
-  open.add(styleStep(look));
+  open.add(styleStep(look, scope.data));
   parts.note(node, scope, 0);
-  parts.used.tags.add(node.tag);
+  parts.used.tags.add(tag);
   const all = (inner: Parts) => {
     inner.addAll(open.steps);
     inner.add('>');
     if (node.isVoid) return;
     writeList(node.children, scope, inner);
-    inner.add(`</${node.tag}>`);
+    inner.add(`</${tag}>`);
   };
   if (here.tests.length === 0) return all(parts);
   guarded(parts, here.tests, all);
@@ -201,9 +206,9 @@ function classStep({ classes }: LookAt): Step {
 }
 
 /** The style attribute with the custom properties that are set on the element itself. */
-function styleStep({ customs }: LookAt): Step {
+function styleStep({ customs }: LookAt, data: Data): Step {
   if (customs.some(({ value }) => value instanceof Later)) return { is: 'customs', customs };
-  const known = customs.map(({ name, value }) => customText(name, value as Known));
+  const known = customs.map(({ name, value }) => customText(name, value as Known, data));
   const style = known.filter(Boolean).join(';');
   return style === '' ? '' : ` style="${escapeAttribute(style)}"`;
 }

@@ -4,6 +4,7 @@ export * from './shared-order';
 export * from './placeholders';
 export * from './cascade';
 export * from './expand';
+export * from './declared-value';
 export * from './block';
 export * from './reading/arithmetic';
 export * from './reading/property-names';

@@ -33,6 +33,9 @@ const SAMPLES: Record<PlaceholderType, string> = {
   gradient: 'linear-gradient(#012345,#543210)',
 };
 
+/** Where a picture stands: any image, as CSS checks it. */
+const PICTURE_SAMPLE = SAMPLES.gradient;
+
 const PART_SAMPLES: Record<BorderPart, string> = {
   width: '1px',
   style: 'solid',
@@ -40,6 +43,7 @@ const PART_SAMPLES: Record<BorderPart, string> = {
 };
 
 function sampleOf(ref: Ref): string {
+  if (ref.type === 'image') return PICTURE_SAMPLE;
   return 'part' in ref && ref.part ? PART_SAMPLES[ref.part] : SAMPLES[ref.type];
 }
 

@@ -11,6 +11,9 @@ const link = fc.oneof(
     .constantFrom('/about', 'javascript:alert(1)', '', 'mailto:a@b.example')
     .map((href) => ({ to: 'address' as const, href })),
   fc.constantFrom('home', 'gone').map((page) => ({ to: 'page' as const, page })),
+  fc.constant({ to: 'page' as const, page: 'home', anchor: 'a&b', newTab: true as const }),
+  fc.constant({ to: 'mail' as const, address: 'a+b@c.example', subject: 'x & y' }),
+  fc.constant({ to: 'telephone' as const, number: '+44 (0)20 7946-0018' }),
 );
 
 const RICH_TAGS = [
@@ -53,14 +56,36 @@ const plain = {
   text: words,
   rich,
   link,
-  image: fc.constantFrom('pic', 'gone').map((asset) => ({ asset })),
+  image: fc.oneof(
+    fc.constantFrom('pic', 'gone').map((asset) => ({ asset })),
+    fc.constant({ asset: 'pic', alt: 'A "shed"', lazy: true as const }),
+  ),
   boolean: fc.boolean(),
   number: fc.oneof(fc.integer(), fc.double({ noNaN: true, noDefaultInfinity: true })),
-  length: fc.record({ value: fc.integer(), unit: fc.constantFrom('px' as const, 'rem' as const) }),
+  length: fc.oneof(
+    fc.record({ value: fc.integer(), unit: fc.constantFrom('px' as const, 'rem' as const) }),
+    fc.constantFrom('calc(1rem + 2vw)', 'clamp(1rem,2.5vw,40px)').map((css) => ({ css })),
+  ),
   colour: fc.constantFrom('#a1b2c3', '#a1b2c3d4'),
   choice: fc.constantFrom('one', 'two', 'other'),
   date: fc.constantFrom('2026-12-03', '2024-02-29', ''),
   entry: fc.constantFrom('shed-other', 'shed-gone'),
+  icon: fc.record({
+    name: fc.constantFrom('mark', ''),
+    box: fc.constant([0, 0, 24, 24] as [number, number, number, number]),
+    drawn: fc.constantFrom('lines' as const, 'areas' as const),
+    shapes: fc.array(
+      fc.constantFrom(
+        { tag: 'path' as const, geometry: { d: 'M4 4 L20 20' } },
+        { tag: 'circle' as const, geometry: { cx: '12', cy: '12', r: '9' } },
+      ),
+      { minLength: 1, maxLength: 3 },
+    ),
+  }),
+  video: fc.constantFrom({ asset: 'pic', poster: 'pic' }, { asset: 'gone' }),
+  tag: fc.constantFrom('h2', 'h3', 'script'),
+  theme: fc.constantFrom('night', 'plain'),
+  style: fc.constantFrom('wide', 'gone'),
 } satisfies Record<Exclude<ValueKind, 'list'>, fc.Arbitrary<unknown>>;
 
 const records: fc.Arbitrary<ListRecord[]> = fc

@@ -190,6 +190,19 @@ class Chooser {
           { tag: 'p', children: [this.words(), { tag: 'em', children: [this.words()] }] },
           this.words(),
         ]);
+      case 'icon':
+        return of({
+          name: 'mark',
+          box: [0, 0, 24, 24],
+          drawn: choices.of(['lines', 'areas']),
+          shapes: [{ tag: 'path', geometry: { d: 'M4 4h16' } }],
+        });
+      case 'video':
+        return of({ asset: choices.of(allOf(documents, 'asset'))?.id ?? 'gone' });
+      case 'tag':
+      case 'theme':
+      case 'style':
+        return of(choices.of(Object.keys(type.of).sort()) ?? null);
       case 'list': {
         const fields = Object.keys(type.fields).sort();
         return of(

@@ -18,11 +18,19 @@ export function feeds(from: ValueKind, to: ValueKind): boolean {
 export function convert(value: Typed, to: TypeSpec, data: Data): Typed | null {
   if (isEmpty(value, data)) return null;
   if (value.type === to.kind) return isWide(to) ? value : within(value, to, data);
-  const made = conversion(value.type, to.kind)?.(value.value as never, data) ?? null;
+  const offered = conversion(value.type, to.kind);
+  const made = offered ? offered(value.value as never, data) : inWords(value, to);
   if (made === null) return null;
   const converted = { type: to.kind, value: made } as Typed;
   if (isEmpty(converted, data)) return null;
   return isWide(to) ? converted : within(converted, to, data);
+}
+
+/** What words mean as a type, or a value is in words: where a type has changed since it was written. */
+function inWords(value: Typed, to: TypeSpec): unknown {
+  if (value.type === 'text')
+    return kindOf(to.kind).parse?.(value.value as string, to as never) ?? null;
+  return to.kind === 'text' ? (kindOf(value.type).spell?.(value.value as never) ?? null) : null;
 }
 
 /** A value of the kind of a narrower type, as that lets it through. */

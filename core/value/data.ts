@@ -1,4 +1,5 @@
 import {
+  addressOfContact,
   docOf,
   entryTitle,
   pageForEntries,
@@ -135,11 +136,13 @@ class DocumentsData implements Data {
 
   href(link: LinkValue): string {
     if (link.to === 'address') return safeAddress(link.href);
+    if (link.to !== 'page') return addressOfContact(link);
     const page = this.read('page', link.page);
     if (!page || page.draft) return '';
-    if (page.entries === null) return page.path;
+    const anchor = link.anchor === undefined ? '' : `#${encodeURIComponent(link.anchor)}`;
+    if (page.entries === null) return page.path + anchor;
     const entry = link.entry === undefined ? undefined : this.entry(link.entry);
-    return entry && entry.type === page.entries ? pathOf(page, entry) : '';
+    return entry && entry.type === page.entries ? pathOf(page, entry) + anchor : '';
   }
 
   /** Nobody listens here; `recording` does. */

@@ -1,5 +1,8 @@
 import fc from 'fast-check';
 import {
+  VALUE_KINDS,
+  NUMBER,
+  kindOf,
   text,
   type EntryDoc,
   type LinkValue,
@@ -76,14 +79,24 @@ describe('conversion', () => {
       { to: 'page', page: 'each', entry: 'shed-millgate' },
     ],
     [words('https://example.org/a'), 'link', { to: 'address', href: 'https://example.org/a' }],
+    [words(' 7 '), 'number', 7],
+    [words('Yes'), 'boolean', true],
+    [{ type: 'boolean', value: false }, 'text', 'no'],
+    [words('2026-12-03'), 'date', '2026-12-03'],
+    [words('1.25rem'), 'length', { value: 1.25, unit: 'rem' }],
+    [words('clamp(1rem,2vw,3rem)'), 'length', { css: 'clamp(1rem,2vw,3rem)' }],
+    [{ type: 'length', value: { value: 60, unit: 'ch' } }, 'text', '60ch'],
+    [words('#A1B2C3'), 'colour', '#a1b2c3'],
   ])('makes %j a %s', (value, type, expected) => {
     expect(convert(value, kindOnly(type), data)?.value).toEqual(expected);
   });
 
   test.each<[Typed, ValueKind]>([
-    [words('yes'), 'boolean'],
-    [words('7'), 'number'],
-    [{ type: 'boolean', value: true }, 'text'],
+    [words('perhaps'), 'boolean'],
+    [words('7 or so'), 'number'],
+    [words('2026-02-30'), 'date'],
+    [words('calc(1px; color: red)'), 'length'],
+    [words('teal'), 'colour'],
     [words('javascript:alert(1)'), 'link'],
     [{ type: 'entry', value: 'shed-gone' }, 'text'],
   ])('%j does not become a %s', (value, type) => {
@@ -95,6 +108,26 @@ describe('conversion', () => {
     expect(feeds('text', 'number')).toBe(false);
     for (const type of ['text', 'boolean', 'number', 'date', 'link', 'image', 'entry'] as const)
       expect(feeds(type, type)).toBe(true);
+  });
+
+  test('into words and back gives what there was, of every kind that words can mean', () => {
+    for (const kind of VALUE_KINDS.map((each) => kindOf(each.kind as ValueKind))) {
+      if (!kind.parse || !kind.spell) continue;
+      const type = kindOnly(kind.kind as ValueKind);
+      fc.assert(
+        fc.property(valuesOf(kind.kind as ValueKind), (value) => {
+          const inWords = convert(value, TEXT, data);
+          const isToken = typeof value.value === 'object' && value.value && 'token' in value.value;
+          if (inWords && !isToken) expect(convert(inWords, type, data)).toEqual(value);
+        }),
+      );
+    }
+    fc.assert(
+      fc.property(fc.double({ noNaN: true, noDefaultInfinity: true }), (value) => {
+        const back = convert(convert({ type: 'number', value }, TEXT, data)!, NUMBER, data);
+        expect(back?.value === value || (value === 0 && back?.value === 0)).toBe(true);
+      }),
+    );
   });
 
   test('of dates does not depend on the time zone of the machine', () => {

@@ -9,13 +9,16 @@ import { usePictures } from './use-pictures';
 export function ImageEditor({ value, label, onChange, placeholder, open }: EditorProps): ReactNode {
   const { documents } = useDerived();
   const bringing = usePictures();
-  const asset = value?.type === 'image' ? value.value?.asset : undefined;
+  const given = value?.type === 'image' ? value.value : null;
+  const asset = given?.asset;
+  // What is said of a picture is said of that picture; when it is loaded stays with the place.
+  const lazy = given?.lazy ? { lazy: true as const } : {};
   const pictures = allOf(documents, 'asset').filter(({ mediaType }) =>
     mediaType.startsWith('image/'),
   );
   const bringIn = async (chosen: File) => {
     const [asset] = await bringing.bringIn([chosen]);
-    if (asset !== undefined) onChange({ type: 'image', value: { asset } }, null);
+    if (asset !== undefined) onChange({ type: 'image', value: { asset, ...lazy } }, null);
   };
   // The field is made when it is needed: while somebody chooses a file, the cell may have gone back to rest.
   const ask = () => {
@@ -53,7 +56,8 @@ export function ImageEditor({ value, label, onChange, placeholder, open }: Edito
       // Told of what is chosen again, too: bringing in is not a value that stays.
       onSelect={(chosen: string) => {
         if (chosen === 'upload') ask();
-        else onChange({ type: 'image', value: { asset: chosen } }, null);
+        else if (chosen !== asset)
+          onChange({ type: 'image', value: { asset: chosen, ...lazy } }, null);
       }}
     />
   );

@@ -1,17 +1,19 @@
 import { useRef, type ReactNode } from 'react';
 import { Select } from 'antd';
-import { allOf, safeAddress } from '@sormet/core/model';
+import { allOf } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
 import type { EditorProps } from './editor-props';
+import { readLink } from './read-link';
+import { linkWords } from './value-words';
 
-/** A page or entry of the site, chosen by typing, or any address that may stand in a page. */
+/** A page or entry of the site, chosen by typing (an anchor on it with #), a mail address, a telephone number, or any address that may stand in a page. */
 export function LinkEditor({ value, label, onChange, placeholder, open }: EditorProps): ReactNode {
   const { documents } = useDerived();
   const link = value?.type === 'link' ? value.value : null;
   const chosen = link
-    ? link.to === 'page'
+    ? link.to === 'page' && link.anchor === undefined
       ? `page ${link.page} ${link.entry ?? ''}`
-      : `address ${link.href}`
+      : 'typed'
     : undefined;
   const search = useRef('');
   const pages = allOf(documents, 'page').flatMap((page) =>
@@ -24,7 +26,10 @@ export function LinkEditor({ value, label, onChange, placeholder, open }: Editor
             label: page.path.replace('<slug>', entry.slug),
           })),
   );
-  const options = link?.to === 'address' ? [{ value: chosen!, label: link.href }, ...pages] : pages;
+  const options =
+    link && chosen === 'typed'
+      ? [{ value: 'typed', label: linkWords(documents, link) }, ...pages]
+      : pages;
   const choose = (picked: string) => {
     const [kind, page, entry] = picked.split(' ');
     if (kind === 'page')
@@ -39,9 +44,11 @@ export function LinkEditor({ value, label, onChange, placeholder, open }: Editor
   const typeAddress = () => {
     const typed = search.current.trim();
     search.current = '';
-    if (typed === '' || typed.startsWith('/')) return;
-    if (safeAddress(typed) !== '')
-      onChange({ type: 'link', value: { to: 'address', href: typed } }, null);
+    const read = readLink(
+      typed,
+      pages.map(({ value: of, label: path }) => ({ of, path })),
+    );
+    if (read) onChange({ type: 'link', value: read }, null);
   };
   return (
     <Select
@@ -58,7 +65,11 @@ export function LinkEditor({ value, label, onChange, placeholder, open }: Editor
       value={chosen}
       placeholder={placeholder ?? ' '}
       options={options}
-      notFoundContent={<span className="quiet">Enter takes what is typed as an address</span>}
+      notFoundContent={
+        <span className="quiet">
+          Enter takes what is typed: an address, a mail address, a number, a page with #anchor
+        </span>
+      }
       onChange={choose}
       onInputKeyDown={(event) => {
         if (event.key === 'Enter') typeAddress();

@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { useDerived } from '../site/SiteProvider';
 import type { EditorProps } from './editor-props';
+import { OpensBeside } from './OpensBeside';
+import { PictureWords } from './PictureWords';
 import { RestingChoice } from './RestingChoice';
 import { ShowValue } from './show-value';
 import { ValueEditor, waysToEdit } from './ValueEditor';
@@ -10,7 +12,7 @@ export function ValueCell(props: EditorProps): ReactNode {
   const { documents } = useDerived();
   const { type, value, label, placeholder } = props;
   if (waysToEdit(type) !== 'chosen') return <ValueEditor {...props} />;
-  return (
+  const cell = (
     <RestingChoice
       label={label}
       rest={
@@ -23,5 +25,12 @@ export function ValueCell(props: EditorProps): ReactNode {
     >
       {(open) => <ValueEditor {...props} open={open} />}
     </RestingChoice>
+  );
+  if (type.kind !== 'image' && type.kind !== 'link') return cell;
+  return (
+    <span className="cell-beside">
+      {cell}
+      {type.kind === 'image' ? <PictureWords {...props} /> : <OpensBeside {...props} />}
+    </span>
   );
 }

@@ -2,9 +2,15 @@ import type { ReactNode } from 'react';
 import { Select } from 'antd';
 import { allOf, entryTitle, inOrder, type TypeSpec } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
+import { ChosenEditor } from './ChosenEditor';
+import { ColourEditor } from './ColourEditor';
 import type { EditorProps } from './editor-props';
+import { IconEditor } from './icon/IconEditor';
 import { ImageEditor } from './ImageEditor';
+import { LengthEditor } from './LengthEditor';
 import { LinkEditor } from './LinkEditor';
+import { ListEditor } from './list/ListEditor';
+import { RichEditor } from './rich/RichEditor';
 import { ShowValue } from './show-value';
 import { WordsField } from './WordsField';
 import './values.css';
@@ -21,7 +27,16 @@ export function waysToEdit(type: TypeSpec): 'typed' | 'chosen' | 'shown' {
     case 'image':
     case 'entry':
     case 'choice':
+    case 'colour':
+    case 'tag':
+    case 'theme':
+    case 'style':
       return 'chosen';
+    case 'length':
+    case 'rich':
+    case 'icon':
+    case 'list':
+      return 'typed';
     default:
       return 'shown';
   }
@@ -80,6 +95,20 @@ export function ValueEditor(props: EditorProps): ReactNode {
           onChoose={(chosen) => onChange({ type: 'boolean', value: chosen === 'true' }, null)}
         />
       );
+    case 'length':
+      return <LengthEditor {...props} />;
+    case 'colour':
+      return <ColourEditor {...props} />;
+    case 'tag':
+    case 'theme':
+    case 'style':
+      return <ChosenEditor {...props} type={type} />;
+    case 'icon':
+      return <IconEditor {...props} />;
+    case 'rich':
+      return <RichEditor {...props} />;
+    case 'list':
+      return <ListEditor {...props} type={type} />;
     case 'link':
       return <LinkEditor {...props} />;
     case 'image':

@@ -3,7 +3,9 @@ import {
   docOf,
   entryTitle,
   kindOf,
+  own,
   pathOf,
+  PLAIN_THEME,
   richWords,
   type Documents,
   type LinkValue,
@@ -36,17 +38,30 @@ export function valueWords(documents: Documents, value: Known | undefined): stri
     }
     case 'rich':
       return richWords(value.value).trim() || 'nothing';
+    case 'icon':
+      return value.value.name;
+    case 'video':
+      return docOf(documents, 'asset', value.value.asset)?.name ?? 'a video that is gone';
+    case 'theme':
+      return value.value === PLAIN_THEME
+        ? 'plain'
+        : (own(documents.tokens.themes ?? {}, value.value)?.name ?? 'a theme that is gone');
+    case 'style':
+      return docOf(documents, 'style', value.value)?.name ?? 'a style that is gone';
     case 'list':
       return value.value.length === 1 ? 'one record' : `${value.value.length} records`;
     default:
-      return kind.css?.(value.value as never) ?? String(value.value);
+      return kind.spell?.(value.value as never) ?? String(value.value);
   }
 }
 
-function linkWords(documents: Documents, link: LinkValue): string {
+/** Where a link leads, as people read it. */
+export function linkWords(documents: Documents, link: LinkValue): string {
   if (link.to === 'address') return link.href;
+  if (link.to === 'mail') return link.address;
+  if (link.to === 'telephone') return link.number;
   const page = docOf(documents, 'page', link.page);
   if (!page) return 'a page that is gone';
   const entry = link.entry === undefined ? undefined : docOf(documents, 'entry', link.entry);
-  return pathOf(page, entry);
+  return pathOf(page, entry) + (link.anchor === undefined ? '' : `#${link.anchor}`);
 }

@@ -11,8 +11,8 @@ import {
 } from '../../model';
 import { sourceAt } from '../../resolve';
 import { exact, Id, Label } from '../args';
-import { change, type Change, changeTo } from '../changes';
-import { ControlArg, controlPath, controlType, defaultOf, propertyOf } from '../control';
+import { applyChanges, change, type Change, changeTo, joinChanges } from '../changes';
+import { ControlArg, controlAt, controlType, defaultOf, giveControl, propertyOf } from '../control';
 import { defineEdit, refuse } from '../define';
 import { componentName } from '../names';
 
@@ -45,7 +45,8 @@ export const expose = defineEdit({
   run(documents, { component, controls }) {
     const doc = docOf(documents, 'component', component);
     if (!doc) return refuse('The component is gone.', component);
-    const changes: Change[] = [];
+    let changes: Change[] = [];
+    let state = documents;
     const groups = new Set(Object.keys(doc.groups));
     for (const { node, control, property, label, key, order, group } of controls) {
       const stored = own(doc.nodes, node);
@@ -76,13 +77,13 @@ export const expose = defineEdit({
         order,
         default: defaultOf(documents, stored, control, type),
       };
-      changes.push(
+      // Several may be chosen for one node: each is given on top of those before.
+      const given = giveControl(state, component, node, control, { is: 'property', property });
+      state = applyChanges(state, given);
+      changes = joinChanges(changes, [
         change(component, pointer('properties', property), undefined, made),
-        change(component, pointer('nodes', node, ...controlPath(control)), source, {
-          is: 'property',
-          property,
-        }),
-      );
+        ...given,
+      ]);
     }
     return changes;
   },
@@ -105,7 +106,14 @@ export const unexpose = defineEdit({
       source.is === 'property' && source.property === property ? made.default : source;
     for (const [path, source] of definitionSources(doc)) {
       const now = withSources(source, byDefault);
-      if (now !== source) changes.push(...changeTo(documents, component, path, now));
+      if (now === source) continue;
+      const control = controlAt(path);
+      const node = path[1]!;
+      changes.push(
+        ...(control
+          ? giveControl(documents, component, node, control, now)
+          : changeTo(documents, component, path, now)),
+      );
     }
     changes.push(change(component, pointer('properties', property), made, undefined));
     const { group } = made;

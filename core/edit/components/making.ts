@@ -134,7 +134,7 @@ function liftReads(
       const row = controlsOf(documents, tree, owner).find(
         ({ node: of, control }) => of === id && controlPath(control).join() === path.join(),
       );
-      if (path[0] === 'style')
+      if (path[0] === 'style' || path[0] === 'chosen')
         return refuse(
           'One of its declarations reads its surroundings; that cannot be handed in yet.',
         );

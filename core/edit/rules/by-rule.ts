@@ -41,6 +41,8 @@ export const setByRule = defineEdit({
     if (!held || !own(stored.rules, rule)) return gone('The rule', component);
     if (control.of === 'text')
       return refuse('A rule says whether a text is shown, not what it says.', component);
+    if (control.of === 'chosen' || control.of === 'declaration')
+      return refuse('How something looks by a rule is declared in it.', component);
     if (source !== null && !controlType(documents, held, control))
       return gone('The property', component);
     const where = ['rules', rule, 'patch', node, ...controlPath(control)];

@@ -10,9 +10,12 @@ import {
   treeDocOf,
   type ComponentDoc,
   type Documents,
+  type ElementNode,
   type NodeId,
+  type TextNode,
   type TreeDoc,
 } from '../../model';
+import { typeOfChoice } from '../../resolve';
 import { documentWord } from '../names';
 import type { DocumentFinding } from './soundness';
 
@@ -150,10 +153,13 @@ class NestingCheck {
     };
     switch (node.kind) {
       case 'element': {
-        const fault = nestingFault(node.tag, above);
-        if (fault)
-          this.findings.push({ doc: here.doc, path: pointer('nodes', here.node), reason: fault });
-        return each(children.of(id), [node.tag, ...above]);
+        for (const tag of tagsOf(doc, node)) {
+          const fault = nestingFault(tag, above);
+          if (fault)
+            this.findings.push({ doc: here.doc, path: pointer('nodes', here.node), reason: fault });
+          each(children.of(id), [tag, ...above]);
+        }
+        return;
       }
       case 'repeat':
         return each(children.all(id), above);
@@ -211,8 +217,15 @@ class NestingCheck {
   }
 }
 
+/** The tags that an element may come to have: its own, and those that may be chosen for it. */
+function tagsOf(doc: TreeDoc, { tag, chosen }: ElementNode): string[] {
+  const type = chosen?.tag && typeOfChoice(doc, chosen.tag, 'tag');
+  return type ? [...new Set([tag, ...Object.keys(type.of)])] : [tag];
+}
+
 /** Why rich text may not stand somewhere: it may hold links, and blocks where it is said to. */
-function richFault(rich: 'line' | 'blocks', above: readonly string[]): string | null {
+function richFault(rich: NonNullable<TextNode['rich']>, above: readonly string[]): string | null {
+  if (rich === 'icon') return null;
   if (above.includes('a')) return 'rich text may hold links, and a link cannot stand in a link';
   return rich === 'blocks' ? nestingFault('p', above) : null;
 }

@@ -217,15 +217,24 @@ function betweenDocuments(documents: Documents, touched: Touched): DocumentFindi
   return concerned ? siteFindings(documents, touched.keys()) : [];
 }
 
+/** The members of a node on which it depends where it may stand. */
+const NESTS = new Set(['place', 'tag', 'chosen', 'component', 'slot', 'rich']);
+
+/** Whether a property of a component chooses tags. */
+function choosesTag(documents: Documents, doc: string, property: string | undefined): boolean {
+  const { properties = {} } = docOf(documents, 'component', doc) ?? {};
+  return property !== undefined && own(properties, property)?.type.kind === 'tag';
+}
+
 /** Which element would stand where it may not, when something came, moved or became another. */
 function nesting(documents: Documents, touched: Touched): DocumentFinding[] {
   const moved = [...touched].flatMap(([id, paths]) =>
     paths.some(
-      ([member, , inner]) =>
+      ([member, name, inner]) =>
         member === undefined ||
         member === 'slots' ||
-        (member === 'nodes' &&
-          (inner === undefined || ['place', 'tag', 'component', 'slot', 'rich'].includes(inner))),
+        (member === 'properties' && choosesTag(documents, id, name)) ||
+        (member === 'nodes' && (inner === undefined || NESTS.has(inner))),
     )
       ? [id]
       : [],

@@ -1,8 +1,8 @@
 import { Type } from '@sinclair/typebox';
 import { type Documents, nodeIn, Source, type TreeNode } from '../../model';
+import { keyParts } from '../../style';
 import { exact, Id } from '../args';
-import { changeTo } from '../changes';
-import { attributeWord, ControlArg, controlPath, controlType, propertyOf } from '../control';
+import { attributeWord, ControlArg, controlType, giveControl, propertyOf } from '../control';
 import { defineEdit, gone, refuse } from '../define';
 import { named } from '../names';
 
@@ -18,7 +18,7 @@ export const setControl = defineEdit({
     const type = controlType(documents, stored, control);
     if (!type && source !== null) return gone('The property', doc);
     if (control.of === 'text' && source === null) return refuse('A text always has a value.', doc);
-    return changeTo(documents, doc, ['nodes', node, ...controlPath(control)], source ?? undefined);
+    return giveControl(documents, doc, node, control, source);
   },
   says(documents, { doc, node, control, source }) {
     const stored = nodeIn(documents, doc, node);
@@ -31,6 +31,8 @@ export const setControl = defineEdit({
 
 function controlWord(documents: Documents, node: TreeNode, control: ControlArg): string {
   if (control.of === 'attribute') return attributeWord(control.name);
+  if (control.of === 'chosen') return control.what;
+  if (control.of === 'declaration') return keyParts(control.key).property;
   if (control.of !== 'value') return control.of;
   const property =
     node.kind === 'instance' ? propertyOf(documents, node.component, control.property) : undefined;

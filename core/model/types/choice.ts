@@ -33,5 +33,12 @@ export const choiceKind = defineKind({
     const instead = own(options, option.gone);
     return instead && instead.gone === undefined ? option.gone : null;
   },
+  parse(words, { options }) {
+    const wanted = words.trim().toLowerCase();
+    const found = Object.keys(options).find(
+      (id) => options[id]!.label.toLowerCase() === wanted && options[id]!.gone === undefined,
+    );
+    return found ?? null;
+  },
   asksSite: false,
 });

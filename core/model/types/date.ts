@@ -11,6 +11,10 @@ export const dateKind = defineKind({
   value: Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$|^$' }),
   empty: null,
   isEmpty: (value) => value === '',
+  parse(words) {
+    const date = words.trim();
+    return /^\d{4}-\d{2}-\d{2}$/.test(date) && dateInWords(date) !== '' ? date : null;
+  },
   to: { text: dateInWords },
   fragments: (value) => [dateInWords(value)],
   attribute: (name, value) => [[name, value]],

@@ -3,9 +3,17 @@ import { assetPath } from '../assets';
 import { ID_PATTERN } from '../ids';
 import { defineKind, specSchema } from './kind';
 
-/** A picture, by the id of its asset. */
+/** A picture, by the id of its asset, with what is said of it where it is shown. */
 export const ImageValue = Type.Object(
-  { asset: Type.String({ pattern: ID_PATTERN }) },
+  {
+    asset: Type.String({ pattern: ID_PATTERN }),
+    /** What stands for it where it is not seen (HTML, 4.8.4.4); nothing where nobody has said it yet. */
+    alt: Type.Optional(Type.String({ minLength: 1, maxLength: 500 })),
+    /** It says nothing that the words around it do not say: no alternative text is missing. */
+    decorative: Type.Optional(Type.Literal(true)),
+    /** It is loaded when it is about to be seen (HTML, 2.5.7). */
+    lazy: Type.Optional(Type.Literal(true)),
+  },
   { additionalProperties: false },
 );
 export type ImageValue = Static<typeof ImageValue>;
@@ -24,6 +32,14 @@ export const imageKind = defineKind({
     if (asset.width !== undefined) written.push(['width', String(asset.width)]);
     if (asset.height !== undefined) written.push(['height', String(asset.height)]);
     return written;
+  },
+  beside: {
+    alt: ({ alt }) => alt ?? null,
+    loading: ({ lazy }) => (lazy ? 'lazy' : null),
+  },
+  css({ asset }, site) {
+    const found = site.asset(asset);
+    return found ? `url("${assetPath(found)}")` : 'none';
   },
   asksSite: true,
 });

@@ -34,14 +34,20 @@ export const LINK = Object.freeze({ kind: 'link' }) satisfies SpecOf<'link'>;
 export const IMAGE = Object.freeze({ kind: 'image' }) satisfies SpecOf<'image'>;
 export const DATE = Object.freeze({ kind: 'date' }) satisfies SpecOf<'date'>;
 export const NUMBER = Object.freeze({ kind: 'number' }) satisfies SpecOf<'number'>;
+export const ICON = Object.freeze({ kind: 'icon' }) satisfies SpecOf<'icon'>;
+export const VIDEO = Object.freeze({ kind: 'video' }) satisfies SpecOf<'video'>;
 export const ENTRY = Object.freeze({ kind: 'entry' }) satisfies SpecOf<'entry'>;
 
 /** The type of a kind that nothing narrows: a choice of no options, a list of records without fields. */
 export function kindOnly(kind: ValueKind): TypeSpec {
   if (kind === 'choice') return { kind, options: {} };
   if (kind === 'list') return { kind, fields: {} };
+  if (kind === 'tag' || kind === 'theme' || kind === 'style') return { kind, of: {} };
   return { kind };
 }
+
+/** Kinds of which no content holds a value: what they choose from belongs to a definition. */
+export const NEVER_CONTENT: ReadonlySet<ValueKind> = new Set(['tag', 'theme', 'style']);
 
 /** Whether a type lets through every value of its kind. */
 export function isWide(spec: TypeSpec): boolean {
@@ -51,10 +57,14 @@ export function isWide(spec: TypeSpec): boolean {
   return true;
 }
 
+export { ColourValue } from './colour';
 export { dateInWords } from './date';
+export { TokenOf, tokenProperty } from './token-of';
+export { ICON_SHAPES, IconValue } from './icon';
 export { ImageValue } from './image';
 export type { Fragment, FragmentElement, KindOf, SiteValues, Written } from './kind';
-export type { LengthValue } from './length';
-export { LinkValue } from './link';
+export { LENGTH_UNITS, lengthCss, LengthValue } from './length';
+export { addressOfContact, LinkValue, opensBeside } from './link';
 export { ListRecord, RecordField } from './list';
+export { VideoValue } from './video';
 export { RICH_PIECE, richWords, type RichPiece } from './rich';

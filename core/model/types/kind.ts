@@ -67,12 +67,18 @@ export interface KindOf<
   readonly to?: Conversions<Static<V>, unknown>;
   /** What values of other kinds become as this one: for kinds that came later than those. */
   readonly from?: Conversions<never, Static<V>>;
+  /** What words mean as this kind: read where a type has changed, never offered as something to bind to. */
+  parse?(words: string, spec: Static<S>): Static<V> | null;
+  /** A value in words, read back by `parse`: for the same. */
+  spell?(value: Static<V>): string;
   /** What is written where text stands; left out for kinds that are not written there. */
   fragments?(value: Static<V>, site: SiteValues): readonly Fragment[];
   /** What is written as an attribute; left out for kinds that are in none. */
   attribute?(name: string, value: Static<V>, site: SiteValues): Written;
+  /** Attributes that come along with the one it is written in, unless the element says them itself: by name. */
+  readonly beside?: Readonly<Record<string, (value: Static<V>) => string | null>>;
   /** What stands in a declaration's place for it, as CSS; left out for kinds that no declaration takes. */
-  css?(value: Static<V>): string;
+  css?(value: Static<V>, site: SiteValues): string;
   /** Whether reading one asks the site for anything: whoever shows it is shown anew when the site's data is another. */
   readonly asksSite: boolean;
 }

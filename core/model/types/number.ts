@@ -13,6 +13,7 @@ export const numberKind = defineKind({
   empty: null,
   within: (value, { least = -Infinity, most = Infinity }) =>
     value >= least && value <= most ? value : null,
+  parse: (words) => (/^\s*-?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?\s*$/i.test(words) ? Number(words) : null),
   to: { text: (value) => String(value) },
   fragments: (value) => [String(value)],
   attribute: (name, value) => [[name, String(value)]],

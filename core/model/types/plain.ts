@@ -9,7 +9,12 @@ import { lengthKind } from './length';
 import { linkKind } from './link';
 import { numberKind } from './number';
 import { richKind } from './rich';
+import { iconKind } from './icon';
+import { styleKind } from './style';
+import { tagKind } from './tag';
 import { textKind } from './text';
+import { themeKind } from './theme';
+import { videoKind } from './video';
 
 /** Every kind but lists, which hold values of these: one line for each. */
 export const PLAIN_KINDS = [
@@ -24,6 +29,11 @@ export const PLAIN_KINDS = [
   choiceKind,
   dateKind,
   entryKind,
+  iconKind,
+  videoKind,
+  tagKind,
+  themeKind,
+  styleKind,
 ] as const;
 
 type Described = { readonly kind: string; readonly spec: TSchema; readonly value: TSchema };

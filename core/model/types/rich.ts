@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { LinkValue } from './link';
+import { LinkValue, opensBeside } from './link';
 import { defineKind, specSchema, type Fragment, type SiteValues } from './kind';
 
 /** Elements that stand in a line, and those that are blocks of their own. */
@@ -64,5 +64,9 @@ function fragmentOf(piece: RichPiece, site: SiteValues): Fragment {
   const { tag, link, children } = piece;
   const href = tag === 'a' && link ? site.href(link) : '';
   const inner = tag === 'br' ? [] : children.map((child) => fragmentOf(child, site));
-  return { tag, attributes: href === '' ? {} : { href }, children: inner };
+  if (href === '' || !link) return { tag, attributes: {}, children: inner };
+  const attributes: Record<string, string> = opensBeside(link)
+    ? { href, target: '_blank', rel: 'noopener' }
+    : { href };
+  return { tag, attributes, children: inner };
 }

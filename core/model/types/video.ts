@@ -1,0 +1,29 @@
+import { Type, type Static } from '@sinclair/typebox';
+import { assetPath } from '../assets';
+import { ID_PATTERN } from '../ids';
+import { defineKind, specSchema } from './kind';
+
+const Id = Type.String({ pattern: ID_PATTERN });
+
+/** A moving picture, by the id of its asset, with the still picture that stands for it until it plays. */
+export const VideoValue = Type.Object(
+  { asset: Id, poster: Type.Optional(Id) },
+  { additionalProperties: false },
+);
+export type VideoValue = Static<typeof VideoValue>;
+
+/** A video; written as the address of its file, with that of its still picture beside. */
+export const videoKind = defineKind({
+  kind: 'video',
+  spec: specSchema('video', {}),
+  value: VideoValue,
+  empty: null,
+  isEmpty: ({ asset }, site) => site.asset(asset) === undefined,
+  attribute(name, { asset, poster }, site) {
+    const file = site.asset(asset);
+    const still = poster === undefined ? undefined : site.asset(poster);
+    if (!file) return [];
+    return [[name, assetPath(file)], ...(still ? [['poster', assetPath(still)] as const] : [])];
+  },
+  asksSite: true,
+});

@@ -1,0 +1,110 @@
+import { useState, type ReactNode } from 'react';
+import { Popover, Select } from 'antd';
+import { nearestHex, readColour } from '@sormet/core/colour';
+import { inOrder, own, type ColourValue } from '@sormet/core/model';
+import { filled } from '@sormet/core/style';
+import { useDerived } from '../site/SiteProvider';
+import { ColourPicker } from './ColourPicker';
+import type { EditorProps } from './editor-props';
+
+/** A colour: a token of the site, which follows it and its themes, or any other that is picked or typed. */
+export function ColourEditor({
+  value,
+  label,
+  onChange,
+  placeholder,
+  open,
+}: EditorProps): ReactNode {
+  const { documents } = useDerived();
+  const { tokens } = documents.tokens;
+  const [picking, setPicking] = useState(false);
+  const [typed, setTyped] = useState('');
+  const given = value?.type === 'colour' ? value.value : null;
+  const give = (next: ColourValue) => onChange({ type: 'colour', value: next }, null);
+  const css = given === null ? undefined : colourCss(given, documents);
+  const options = inOrder(tokens).flatMap(([id, token]) =>
+    token.type === 'colour'
+      ? [
+          {
+            value: `token ${id}`,
+            name: token.name,
+            label: (
+              <span className="value-words">
+                <span
+                  className="swatch-words"
+                  style={{ background: colourCss({ token: id }, documents) }}
+                />
+                {token.name}
+              </span>
+            ),
+          },
+        ]
+      : [],
+  );
+  const hex = typeof given === 'string' ? [{ value: given, name: given, label: given }] : [];
+  const take = (css: string) => {
+    const read = readColour(css);
+    if (!read) return;
+    const alpha = Math.round(read.alpha * 255)
+      .toString(16)
+      .padStart(2, '0');
+    give(nearestHex(read) + (read.alpha < 1 ? alpha : ''));
+  };
+  return (
+    <span className="colour-editor">
+      <Popover
+        open={picking}
+        trigger="click"
+        destroyOnHidden
+        onOpenChange={setPicking}
+        content={
+          picking ? (
+            <ColourPicker
+              colour={css}
+              against={undefined}
+              onPick={take}
+              onClose={() => setPicking(false)}
+            />
+          ) : null
+        }
+      >
+        <button
+          type="button"
+          className={css ? 'swatch-words is-button' : 'swatch-words is-button is-empty'}
+          style={{ background: css }}
+          aria-label={`${label}: pick a colour`}
+          aria-haspopup="dialog"
+        />
+      </Popover>
+      <Select
+        size="small"
+        variant="borderless"
+        showSearch={{ optionFilterProp: 'name', onSearch: setTyped }}
+        aria-label={label}
+        defaultOpen={open ?? false}
+        value={
+          given === null ? undefined : typeof given === 'string' ? given : `token ${given.token}`
+        }
+        placeholder={placeholder ?? ' '}
+        options={[...hex, ...options]}
+        notFoundContent={<span className="quiet">Enter takes what is typed as a colour</span>}
+        onSelect={(chosen: string) =>
+          chosen.startsWith('token ') ? give({ token: chosen.slice('token '.length) }) : undefined
+        }
+        onInputKeyDown={({ key }) => {
+          if (key === 'Enter' && typed !== '') take(typed);
+        }}
+      />
+    </span>
+  );
+}
+
+/** A colour as CSS that shows it outside of a page: a token by what it is in the plain theme. */
+function colourCss(
+  colour: ColourValue,
+  { tokens: { tokens } }: ReturnType<typeof useDerived>['documents'],
+): string | undefined {
+  if (typeof colour === 'string') return colour;
+  const token = own(tokens, colour.token);
+  return token && filled(token.value, tokens);
+}

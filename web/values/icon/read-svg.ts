@@ -1,0 +1,20 @@
+import { readIcon, type DrawnElement, type ReadIcon } from '@sormet/core/format';
+
+/** An icon of SVG as text: read as XML by the browser, which runs nothing of it, then taken shape by shape. */
+export function readSvg(text: string, name: string): ReadIcon {
+  const parsed = new DOMParser().parseFromString(text, 'image/svg+xml');
+  if (parsed.querySelector('parsererror'))
+    return {
+      ok: false,
+      reason: 'This is no SVG: it does not end, or something in it is not closed.',
+    };
+  return readIcon(drawn(parsed.documentElement), name);
+}
+
+function drawn(element: Element): DrawnElement {
+  return {
+    tag: element.localName,
+    attributes: Object.fromEntries([...element.attributes].map(({ name, value }) => [name, value])),
+    children: [...element.children].map(drawn),
+  };
+}

@@ -1,0 +1,181 @@
+import type { JSONContent } from '@tiptap/react';
+import type { LinkValue, RichPiece } from '@sormet/core/model';
+
+/**
+ * Rich text as it is stored, and as the editor's document (ProseMirror's JSON): the same words, the same elements. Marks
+ * of the editor nest in a fixed order, so that what comes back is written alike each time.
+ */
+
+const MARKS = ['a', 'strong', 'em', 'small', 'code'] as const;
+type Mark = (typeof MARKS)[number];
+const MARK_NAMES: Readonly<Record<Mark, string>> = {
+  a: 'link',
+  strong: 'bold',
+  em: 'italic',
+  small: 'small',
+  code: 'code',
+};
+const BLOCK_NAMES: Readonly<Record<string, string>> = {
+  p: 'paragraph',
+  ul: 'bulletList',
+  ol: 'orderedList',
+  li: 'listItem',
+  blockquote: 'blockquote',
+};
+
+interface Marked {
+  readonly tag: Mark;
+  readonly link?: LinkValue;
+}
+
+/** Stored pieces as a document of the editor: words that stand alone are a paragraph. */
+export function toEditor(pieces: readonly RichPiece[]): JSONContent {
+  const content = blocks(pieces);
+  return { type: 'doc', content: content.length > 0 ? content : [{ type: 'paragraph' }] };
+}
+
+function blocks(pieces: readonly RichPiece[]): JSONContent[] {
+  const out: JSONContent[] = [];
+  let line: JSONContent[] = [];
+  const end = () => {
+    if (line.length > 0) out.push({ type: 'paragraph', content: line });
+    line = [];
+  };
+  for (const piece of pieces) {
+    if (typeof piece === 'string' || isInline(piece.tag)) {
+      line.push(...inline(piece, []));
+      continue;
+    }
+    end();
+    const { tag, children } = piece;
+    if (tag === 'p')
+      out.push({ type: 'paragraph', content: children.flatMap((each) => inline(each, [])) });
+    else if (/^h[2-4]$/.test(tag))
+      out.push({
+        type: 'heading',
+        attrs: { level: Number(tag[1]) },
+        content: children.flatMap((each) => inline(each, [])),
+      });
+    else if (tag === 'ul' || tag === 'ol')
+      out.push({
+        type: BLOCK_NAMES[tag]!,
+        content: children.flatMap((each) =>
+          typeof each === 'string' && each.trim() === ''
+            ? []
+            : [
+                {
+                  type: 'listItem',
+                  content: filledItem(
+                    typeof each !== 'string' && each.tag === 'li' ? each.children : [each],
+                  ),
+                },
+              ],
+        ),
+      });
+    else if (tag === 'blockquote') out.push({ type: 'blockquote', content: filledItem(children) });
+    else out.push(...blocks(children));
+  }
+  end();
+  return out;
+}
+
+function filledItem(children: readonly RichPiece[]): JSONContent[] {
+  const content = blocks(children);
+  return content.length > 0 ? content : [{ type: 'paragraph' }];
+}
+
+function isInline(tag: string): boolean {
+  return tag === 'br' || (MARKS as readonly string[]).includes(tag);
+}
+
+function inline(piece: RichPiece, marks: readonly Marked[]): JSONContent[] {
+  if (typeof piece === 'string')
+    return piece === ''
+      ? []
+      : [
+          {
+            type: 'text',
+            text: piece,
+            ...(marks.length > 0
+              ? {
+                  marks: marks.map(({ tag, link }) => ({
+                    type: MARK_NAMES[tag],
+                    ...(link ? { attrs: { to: link } } : {}),
+                  })),
+                }
+              : {}),
+          },
+        ];
+  const { tag, link, children } = piece;
+  if (tag === 'br') return [{ type: 'hardBreak' }];
+  const own = isInline(tag) ? [...marks, { tag: tag as Mark, ...(link ? { link } : {}) }] : marks;
+  return children.flatMap((each) => inline(each, own));
+}
+
+/** A document of the editor as pieces to be stored. One paragraph alone is its words. */
+export function fromEditor(doc: JSONContent, line: boolean): RichPiece[] {
+  const content = doc.content ?? [];
+  if (content.length === 1 && content[0]!.type === 'paragraph') return words(content[0]!);
+  if (line) return content.flatMap((each, i) => [...(i > 0 ? [' '] : []), ...words(each)]);
+  return content.map(block);
+}
+
+function block(node: JSONContent): RichPiece {
+  switch (node.type) {
+    case 'heading':
+      return { tag: `h${node.attrs?.['level'] ?? 2}` as 'h2', children: words(node) };
+    case 'bulletList':
+    case 'orderedList':
+      return {
+        tag: node.type === 'bulletList' ? 'ul' : 'ol',
+        children: (node.content ?? []).map(block),
+      };
+    case 'listItem': {
+      const content = node.content ?? [];
+      // An item that is one paragraph is its words: as people write lists.
+      const [first, ...rest] = content;
+      const begins = first?.type === 'paragraph' ? words(first) : first ? [block(first)] : [];
+      return { tag: 'li', children: [...begins, ...rest.map(block)] };
+    }
+    case 'blockquote':
+      return { tag: 'blockquote', children: (node.content ?? []).map(block) };
+    default:
+      return { tag: 'p', children: words(node) };
+  }
+}
+
+function words(node: JSONContent): RichPiece[] {
+  if (node.type !== 'paragraph' && node.type !== 'heading')
+    return (node.content ?? []).flatMap((each, i) => [...(i > 0 ? [' '] : []), ...words(each)]);
+  return joined(
+    (node.content ?? []).map((each): RichPiece => {
+      if (each.type === 'hardBreak') return { tag: 'br', children: [] };
+      const marks = MARKS.filter((tag) => each.marks?.some(({ type }) => type === MARK_NAMES[tag]));
+      return marks.reduceRight<RichPiece>((inner, tag) => {
+        const link = each.marks?.find(({ type }) => type === 'link')?.attrs?.['to'] as
+          LinkValue | undefined;
+        return tag === 'a' && link ? { tag, link, children: [inner] } : { tag, children: [inner] };
+      }, each.text ?? '');
+    }),
+  );
+}
+
+/** Neighbours in the same element are one: a link with a bold word in it is one link. */
+function joined(pieces: readonly RichPiece[]): RichPiece[] {
+  const out: RichPiece[] = [];
+  for (const piece of pieces) {
+    const last = out.at(-1);
+    if (typeof last === 'string' && typeof piece === 'string') out[out.length - 1] = last + piece;
+    else if (
+      last !== undefined &&
+      typeof last !== 'string' &&
+      typeof piece !== 'string' &&
+      last.tag !== 'br' &&
+      last.tag === piece.tag &&
+      JSON.stringify(last.link) === JSON.stringify(piece.link)
+    )
+      out[out.length - 1] = { ...last, children: joined([...last.children, ...piece.children]) };
+    else out.push(piece);
+  }
+  return out;
+}
