@@ -30,6 +30,7 @@ import {
   runQuery,
   type Names,
 } from '.';
+import { valuesOf } from '../test';
 
 const shed = contentType('shed', {
   name: 'text',

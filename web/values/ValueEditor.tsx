@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { lazy, Suspense, type ReactNode } from 'react';
 import { Select } from 'antd';
 import { allOf, entryTitle, inOrder, type TypeSpec } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
@@ -10,10 +10,14 @@ import { ImageEditor } from './ImageEditor';
 import { LengthEditor } from './LengthEditor';
 import { LinkEditor } from './LinkEditor';
 import { ListEditor } from './list/ListEditor';
-import { RichEditor } from './rich/RichEditor';
 import { ShowValue } from './show-value';
 import { WordsField } from './WordsField';
 import './values.css';
+
+/** What edits rich text is large: it is loaded when the first is shown. */
+const RichEditor = lazy(() =>
+  import('./rich/RichEditor').then(({ RichEditor: loaded }) => ({ default: loaded })),
+);
 
 /** How a value of a type is edited: typed, chosen from a list, or not in the interface yet. */
 export function waysToEdit(type: TypeSpec): 'typed' | 'chosen' | 'shown' {
@@ -106,9 +110,13 @@ export function ValueEditor(props: EditorProps): ReactNode {
     case 'icon':
       return <IconEditor {...props} />;
     case 'rich':
-      return <RichEditor {...props} />;
+      return (
+        <Suspense fallback={<ShowValue documents={documents} value={value} />}>
+          <RichEditor {...props} />
+        </Suspense>
+      );
     case 'list':
-      return <ListEditor {...props} type={type} />;
+      return <ListEditor {...props} type={type} editor={(each) => <ValueEditor {...each} />} />;
     case 'link':
       return <LinkEditor {...props} />;
     case 'image':

@@ -12,11 +12,15 @@ import {
 } from '@sormet/core/model';
 import { Dialog } from '../../site/Dialog';
 import type { EditorProps } from '../editor-props';
-import { ValueCell } from '../ValueCell';
 import './list.css';
 
+interface ListProps extends EditorProps<SpecOf<'list'>> {
+  /** The editor of a field of a record. */
+  readonly editor: (field: EditorProps) => ReactNode;
+}
+
 /** A list of records: how many there are, in the cell; pressed, a table of them, a column for each field. */
-export function ListEditor(props: EditorProps<SpecOf<'list'>>): ReactNode {
+export function ListEditor(props: ListProps): ReactNode {
   const { value, label, placeholder } = props;
   const [open, setOpen] = useState(false);
   const records = recordsOf(value);
@@ -51,8 +55,9 @@ function Records({
   label,
   records,
   onChange,
+  editor,
   onClose,
-}: EditorProps<SpecOf<'list'>> & {
+}: ListProps & {
   records: readonly ListRecord[];
   onClose: () => void;
 }): ReactNode {
@@ -106,11 +111,11 @@ function Records({
                 <th scope="row">{i + 1}</th>
                 {fields.map(([id, field]) => (
                   <td key={id} className="cell">
-                    <ValueCell
-                      type={field.type}
-                      label={`${field.label} of record ${i + 1}`}
-                      value={own(record.values, id) as Typed | undefined}
-                      onChange={(next, group) =>
+                    {editor({
+                      type: field.type,
+                      label: `${field.label} of record ${i + 1}`,
+                      value: own(record.values, id) as Typed | undefined,
+                      onChange: (next, group) =>
                         give(
                           records.map((each) =>
                             each === record
@@ -118,9 +123,8 @@ function Records({
                               : each,
                           ),
                           group === null ? null : `${record.id} ${id} ${group}`,
-                        )
-                      }
-                    />
+                        ),
+                    })}
                   </td>
                 ))}
                 <td className="cell tight">
