@@ -8,7 +8,9 @@ import {
   kindOnly,
 } from '@sormet/core/model';
 import { keyFor, plant, type Branch } from '@sormet/core/edit';
-import { picture, property, toAddress, toPage } from './sources';
+import { HOURS } from './content/mender-cards';
+import { hoursList, HOURS_TYPE } from './hours';
+import { number, ofItem, picture, property, toAddress, toPage } from './sources';
 import { styled } from './styled';
 
 /** A property as it is written here: its label, its default, and the group it stands in. */
@@ -499,15 +501,101 @@ const quote = component(
   },
 );
 
-/** The components of the demo: the surround, five sections and three fittings. */
+const mender = component(
+  'mender-card',
+  'Fittings/Mender',
+  {
+    tag: 'article',
+    name: 'Mender',
+    shared: on('card'),
+    style: styled({ padding: '{space 5}' }),
+    children: [
+      { tag: 'h3', name: 'Heading', text: property('mender-name') },
+      {
+        tag: 'p',
+        name: 'Mends',
+        text: property('mender-mends'),
+        style: styled({ 'margin-top': '{space 2}' }),
+      },
+      {
+        tag: 'p',
+        name: 'Since',
+        style: styled({ 'margin-top': '{space 2}', 'font-size': '{small text}' }),
+        children: [{ text: 'since ' }, { tag: 'span', text: property('mender-since', 'hide') }],
+      },
+    ],
+  },
+  {
+    'mender-name': { label: 'Name', byDefault: text('Somebody who mends') },
+    'mender-mends': { label: 'Mends', byDefault: text('What is brought') },
+    'mender-since': { label: 'Since', byDefault: number(2024) },
+  },
+);
+
+const hours = component(
+  'hours',
+  'Sections/Opening hours',
+  {
+    tag: 'section',
+    name: 'Opening hours',
+    shared: on('wide', 'room', 'room-less'),
+    children: [
+      { tag: 'h2', name: 'Heading', text: property('hours-heading') },
+      {
+        tag: 'table',
+        name: 'Hours',
+        children: [
+          {
+            tag: 'tbody',
+            children: [
+              {
+                id: 'hours-each',
+                repeat: { from: { list: property('hours-list') }, where: {}, order: {} },
+                children: [
+                  {
+                    tag: 'tr',
+                    children: [
+                      {
+                        tag: 'th',
+                        attributes: { scope: text('row') },
+                        text: ofItem('hours-each', 'hours-day'),
+                      },
+                      {
+                        tag: 'td',
+                        children: [
+                          { text: ofItem('hours-each', 'hours-from') },
+                          { text: ' to ' },
+                          { text: ofItem('hours-each', 'hours-to') },
+                        ],
+                      },
+                    ],
+                  },
+                ],
+              },
+            ],
+          },
+        ],
+      },
+    ],
+  },
+  {
+    'hours-heading': { label: 'Heading', byDefault: text('When the doors are open') },
+    'hours-list': { label: 'Hours', byDefault: hoursList(HOURS) },
+  },
+);
+hours.properties['hours-list']!.type = HOURS_TYPE;
+
+/** The components of the demo: the surround, six sections and four fittings. */
 export const components: readonly ComponentDoc[] = [
   surround,
   button,
   shedCard,
+  mender,
   sessionLine,
   opening,
   cardRow,
   lines,
   joinBand,
+  hours,
   quote,
 ];

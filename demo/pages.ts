@@ -1,6 +1,7 @@
 import { FORMAT, text, type PageDoc, type Query, type Source } from '@sormet/core/model';
 import { plant, type Branch } from '@sormet/core/edit';
 import { number, ofItem, ofPage, picture, sortedBy, toAddress, toPage } from './sources';
+import { MENDER_CARDS } from './content/mender-cards';
 import { styled } from './styled';
 
 interface Written {
@@ -234,6 +235,38 @@ export const pages: readonly PageDoc[] = [
         },
       },
       { component: 'join-band', values: { 'join-heading': text('This shed is looking for you') } },
+    ],
+  }),
+  page({
+    id: 'page-menders',
+    name: 'Menders',
+    path: '/menders',
+    title: text('Who mends'),
+    description: text('The people of the benches, and what they are good at.'),
+    draft: true,
+    main: [
+      {
+        tag: 'section',
+        name: 'Title',
+        shared: plainSection,
+        children: [{ tag: 'h1', name: 'Heading', text: 'Who mends' }],
+      },
+      {
+        component: 'card-row',
+        values: { 'row-heading': text('Twenty-three people, three evenings a week') },
+        slots: {
+          cards: MENDER_CARDS.map(([name, mends, since], i) => ({
+            id: `mender-${i + 1}`,
+            component: 'mender-card',
+            values: {
+              'mender-name': text(name),
+              'mender-mends': text(mends),
+              'mender-since': number(since),
+            },
+          })),
+        },
+      },
+      { component: 'hours' },
     ],
   }),
   page({

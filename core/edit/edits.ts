@@ -3,6 +3,8 @@ import { LARGEST_EDIT, type Documents } from '../model';
 import { addAsset } from './assets/assets';
 import { guardedChanges, isRefusal, type Change, type Refusal } from './changes';
 import { makeDefault, setDefault } from './components/defaults';
+import { setValues } from './components/setting-values';
+import { addProperty } from './components/adding-properties';
 import { expose, labelProperty, unexpose } from './components/exposing';
 import { addComponent, makeComponent } from './components/making';
 import { nameComponent, removeComponent } from './components/naming';
@@ -75,12 +77,14 @@ export const EDITS = {
   removeComponent,
   expose,
   unexpose,
+  addProperty,
   labelProperty,
   setProperty,
   setGroup,
   addSlot,
   setSlot,
   setDefault,
+  setValues,
   makeDefault,
   // Pages, content, files.
   addPage,

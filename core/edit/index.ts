@@ -15,6 +15,9 @@ export { EDIT_ID_PATTERN } from './upkeep/revert';
 export { movesTo, stepMoves, type Move, type Step } from './tree/moves';
 export { placeInto } from './tree/places';
 export { tagsFor } from './tree/tags';
+export { rosterOf, type RosterRow } from './components/roster';
+export { MOST_VALUES } from './components/setting-values';
+export { whatBecomes, type Becomes, type Becoming } from './components/what-becomes';
 export { fitsOfType, type Fit } from './repeats/what-fits';
 export { pagesBelow } from './pages/pages';
 export {

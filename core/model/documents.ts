@@ -155,6 +155,8 @@ export const Property = Type.Object(
     default: Source,
     /** An independent way of varying: rules may name its options. Only a choice can be one. */
     axis: Type.Optional(Type.Literal(true)),
+    /** Whether only typed values are taken: no content is offered for it. */
+    typedOnly: Type.Optional(Type.Literal(true)),
     /** Whether an instance must have a value for it. */
     required: Type.Optional(Type.Literal(true)),
     /** What it is for, shown to whoever sets it. */

@@ -162,6 +162,15 @@ function valueUses(typed: Typed, use: (kind: UseKind, to: string) => void): void
   if (typed.type === 'image') use('shows', typed.value.asset);
   if (typed.type === 'entry') use('links', typed.value);
   if (typed.type === 'link') linkUses(typed.value, use);
+  if (typed.type === 'video') {
+    use('shows', typed.value.asset);
+    if (typed.value.poster !== undefined) use('shows', typed.value.poster);
+  }
+  if (typed.type === 'style') use('styles', typed.value);
+  if (typed.type === 'theme') use('styles', pointer('themes', typed.value));
+  if (typed.type === 'colour' || typed.type === 'length')
+    if (typeof typed.value === 'object' && 'token' in typed.value)
+      use('styles', pointer('tokens', typed.value.token));
   if (typed.type === 'rich') for (const piece of typed.value) pieceUses(piece, use);
   if (typed.type === 'list')
     for (const { values } of typed.value)

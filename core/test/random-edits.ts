@@ -63,6 +63,17 @@ class Choices {
   }
 }
 
+/** Types that a property may come to have. */
+const RETYPED: readonly TypeSpec[] = [
+  { kind: 'text', longest: 20 },
+  { kind: 'number', least: 0 },
+  { kind: 'rich' },
+  { kind: 'boolean' },
+  { kind: 'length' },
+  { kind: 'icon' },
+  { kind: 'tag', of: { h2: true, h3: true } },
+];
+
 const WORDS = ['mend', 'a & b', '<i>not markup</i>', 'a "quoted" thing', '', 'long '.repeat(20)];
 const DECLARATIONS: readonly [string, string][] = [
   ['padding', '10px 20px'],
@@ -680,6 +691,35 @@ class Chooser {
         };
         return { name, args: { component: component.id, controls: [exposed] } };
       }
+      case 'setValues': {
+        const set = this.nodes.flatMap((node) => {
+          const stored = doc.nodes[node]!;
+          const of =
+            stored.kind === 'instance'
+              ? docOf(documents, 'component', stored.component)
+              : undefined;
+          const property = choices.of(Object.keys(of?.properties ?? {}).sort());
+          if (property === undefined) return [];
+          const { type } = of!.properties[property]!;
+          const source = choices.below(3) === 0 ? null : this.literal(type);
+          return [{ doc: doc.id, node, property, source }];
+        });
+        return set.length === 0 ? undefined : { name, args: { set } };
+      }
+      case 'addProperty': {
+        const component = this.component();
+        if (!component) return undefined;
+        const args = {
+          component: component.id,
+          property: id(),
+          label: `Property ${step}`,
+          key: `added${step}`,
+          type: choices.of(RETYPED)!,
+          group: choices.of([null, ...Object.keys(component.groups).sort()])!,
+          order: 'a5',
+        };
+        return { name, args };
+      }
       case 'setProperty':
       case 'setGroup': {
         const component = this.component();
@@ -711,6 +751,9 @@ class Chooser {
           { help: this.words() },
           { required: choices.below(2) === 0 },
           { place },
+          { key: `key${step}` },
+          { typedOnly: choices.below(2) === 0 },
+          { type: choices.of(RETYPED)! },
         ])!;
         return { name, args: { component: component.id, property, set } };
       }

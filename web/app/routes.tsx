@@ -5,6 +5,7 @@ import { PagesScreen } from '../screens/pages/PagesScreen';
 import { LibraryScreen } from '../screens/library/LibraryScreen';
 import { PreviewScreen } from '../screens/preview/PreviewScreen';
 import { ReleasesScreen } from '../screens/releases/ReleasesScreen';
+import { RosterScreen } from '../screens/roster/RosterScreen';
 import { SettingsScreen } from '../screens/settings/SettingsScreen';
 import { SiteProvider } from '../site/SiteProvider';
 import { SitesScreen } from '../screens/sites/SitesScreen';
@@ -27,6 +28,7 @@ export const routes = createBrowserRouter([
         children: [
           { index: true, element: <PagesScreen /> },
           { path: 'library', element: <LibraryScreen /> },
+          { path: 'library/:component', element: <RosterScreen /> },
           {
             path: 'styles',
             element: <StylesFrame />,

@@ -1,7 +1,7 @@
-import { useEffect, type ReactNode } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useRef, useEffect, type ReactNode } from 'react';
+import { useLocation, useNavigate, useParams } from 'react-router';
 import { Button, Empty } from 'antd';
-import { docOf, rootOf, treeDocOf } from '@sormet/core/model';
+import { own, docOf, rootOf, treeDocOf } from '@sormet/core/model';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions, keepFolds, keepLayout, keepZoom } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
@@ -74,9 +74,16 @@ function WithinBench(): ReactNode {
   useEffect(() => keepFolds(folded), [folded]);
   useEffect(() => keepZoom(zoom), [zoom]);
   useEffect(() => keepLayout(layout), [layout]);
+  const { hash } = useLocation();
+  const tree = useRef(doc);
+  tree.current = doc;
   useEffect(() => {
     dispatch(benchActions.leave());
-  }, [id, dispatch]);
+    // An address may lead to one thing on a page: it is selected, as long as it is there.
+    const node = decodeURIComponent(hash.slice(1));
+    if (node !== '' && own(tree.current?.nodes ?? {}, node))
+      dispatch(benchActions.select({ doc: id, nodes: [node] }));
+  }, [id, hash, dispatch]);
 
   if (!doc || !outlined)
     return (

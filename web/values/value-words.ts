@@ -38,6 +38,11 @@ export function valueWords(documents: Documents, value: Known | undefined): stri
     }
     case 'rich':
       return richWords(value.value).trim() || 'nothing';
+    case 'colour':
+    case 'length':
+      return typeof value.value === 'object' && 'token' in value.value
+        ? (own(documents.tokens.tokens, value.value.token)?.name ?? 'a token that is gone')
+        : (kind.spell?.(value.value as never) ?? '');
     case 'icon':
       return value.value.name;
     case 'video':

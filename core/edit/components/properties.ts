@@ -1,10 +1,11 @@
 import { Type } from '@sinclair/typebox';
-import { docOf, OrderKey, own } from '../../model';
+import { docOf, OrderKey, own, TypeSpec } from '../../model';
 import { exact, Id, Label } from '../args';
 import { type Change, changeTo } from '../changes';
 import { propertyOf } from '../control';
-import { defineEdit, gone } from '../define';
+import { defineEdit, gone, refuse } from '../define';
 import { componentName } from '../names';
+import { keyTaken, PropertyKey } from './adding-properties';
 
 /** In which group a property stands (one that may be new), and where among all. */
 const PLACE = Type.Object(
@@ -15,7 +16,7 @@ const PLACE = Type.Object(
   exact,
 );
 
-/** Sets what is said of a property, not what it holds: its help, whether it must be filled, where it stands. */
+/** Sets what is said of a property, not what it holds: its key, its type, whether content may feed it, its help, whether it must be filled, where it stands. */
 export const setProperty = defineEdit({
   args: Type.Object(
     {
@@ -24,6 +25,10 @@ export const setProperty = defineEdit({
       set: Type.Union([
         Type.Object({ help: Type.String({ maxLength: 500 }) }, exact),
         Type.Object({ required: Type.Boolean() }, exact),
+        Type.Object({ key: PropertyKey }, exact),
+        Type.Object({ typedOnly: Type.Boolean() }, exact),
+        /** Values stay as they were written: they are converted when they are read. */
+        Type.Object({ type: TypeSpec }, exact),
         Type.Object({ place: PLACE }, exact),
       ]),
     },
@@ -38,6 +43,20 @@ export const setProperty = defineEdit({
       return changeTo(documents, component, [...at, 'help'], set.help.trim() || undefined);
     if ('required' in set)
       return changeTo(documents, component, [...at, 'required'], set.required || undefined);
+    if ('key' in set)
+      return (
+        keyTaken(doc, set.key, property) ?? changeTo(documents, component, [...at, 'key'], set.key)
+      );
+    if ('typedOnly' in set)
+      return changeTo(documents, component, [...at, 'typedOnly'], set.typedOnly || undefined);
+    if ('type' in set) {
+      if (made.axis && set.type.kind !== 'choice')
+        return refuse(
+          'Variants are chosen by it: it stays a choice until it is no axis any more.',
+          component,
+        );
+      return changeTo(documents, component, [...at, 'type'], set.type);
+    }
     const { group, order } = set.place;
     const changes: Change[] = [];
     if (group && !own(doc.groups, group.id)) {
@@ -60,6 +79,10 @@ export const setProperty = defineEdit({
     const label = propertyOf(documents, component, property)?.label ?? 'a property';
     const of = `${label} of ${componentName(documents, component)}`;
     if ('help' in set) return `wrote help for ${of}`;
+    if ('key' in set) return `gave ${of} the key ${set.key}`;
+    if ('type' in set) return `made ${of} a ${set.type.kind}`;
+    if ('typedOnly' in set)
+      return set.typedOnly ? `kept ${of} to typed values` : `opened ${of} to content`;
     if ('required' in set) return set.required ? `made ${of} required` : `made ${of} optional`;
     return `moved ${of}`;
   },

@@ -7,16 +7,27 @@ import {
   repeatsAround,
   type Source,
   type TreeDoc,
+  type TreeNode,
   type TypeDoc,
 } from '../../model';
 import { feeds } from '../../value';
-import { controlsOf, type ControlRow } from '../control';
+import { controlsOf, propertyOf, type ControlRow } from '../control';
 
 /** A control and the field that fits it. */
 export interface Fit {
   readonly row: ControlRow;
   readonly label: string;
   readonly source: Extract<Source, { is: 'field' }>;
+}
+
+/** Whether a control is a property of a component that takes typed values only. */
+function isTypedOnly(
+  documents: Documents,
+  node: TreeNode | undefined,
+  control: ControlRow['control'],
+): boolean {
+  if (node?.kind !== 'instance' || control.of !== 'value') return false;
+  return propertyOf(documents, node.component, control.property)?.typedOnly === true;
 }
 
 /**
@@ -41,7 +52,8 @@ export function whatFits(
       (source === undefined || source.is === 'value') &&
       control.of !== 'shown' &&
       !(control.of === 'attribute' && !MADE_OF_CONTENT.has(control.name)) &&
-      of.kind !== 'choice',
+      of.kind !== 'choice' &&
+      !isTypedOnly(documents, own(doc.nodes, at), control),
   );
   const fields = inOrder(type.fields);
   const taken = new Set<string>();

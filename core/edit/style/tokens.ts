@@ -19,6 +19,7 @@ import { defineEdit, gone, refuse } from '../define';
 import { declaredWith } from '../soundness/tokens';
 import { refsOfTokens } from './declaration';
 import { inPlaceOf, writtenOut } from './token-refs';
+import { withoutTokenAsValue } from './token-values';
 
 /** A token's value as it was typed, and the tokens that placeholders in it stand for. */
 const VALUE = {
@@ -137,7 +138,11 @@ export const removeToken = defineEdit({
             other === token ? undefined : changed(themes[theme]!.values[other]!),
           ),
         );
-    return [...changes, ...changeTo(documents, id, ['tokens', token], undefined)];
+    return [
+      ...changes,
+      ...withoutTokenAsValue(documents, token, stored, instead),
+      ...changeTo(documents, id, ['tokens', token], undefined),
+    ];
   },
   says(documents, { token, instead }) {
     const name = (of: string) => own(documents.tokens.tokens, of)?.name ?? 'a token';

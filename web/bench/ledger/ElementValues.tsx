@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import {
   docOf,
+  inOrder,
   literal,
   newId,
   own,
@@ -13,6 +14,8 @@ import {
 import { controlPath, controlsOf, type ControlRow } from '@sormet/core/edit';
 import { RefusedMark, useRefused } from '../../site/RefusedMark';
 import { useDerived, useSync } from '../../site/SiteProvider';
+import { feeds } from '@sormet/core/value';
+import { ChoiceCell } from '../../values/ChoiceCell';
 import { fieldLabel, fittingFields } from '../../values/fields';
 import { ValueCell } from '../../values/ValueCell';
 import type { Selected } from '../use-selected';
@@ -32,8 +35,12 @@ export function ElementValues({ selected }: { selected: Selected }): ReactNode {
   const { doc, id, node } = selected;
   const fits = useWhatFits(selected);
   const inDefinition = doc.kind === 'component';
+  // How something looks is said under Style; in a definition it can be exposed here.
+  const isLook = ({ control: { of } }: ControlRow) => of === 'declaration' || of === 'chosen';
   const rows = controlsOf(documents, doc, id).filter(
-    (row) => row.element === id || (node.kind === 'text' && row.node === id),
+    (row) =>
+      (row.element === id || (node.kind === 'text' && row.node === id)) &&
+      (inDefinition || !isLook(row)),
   );
   const own =
     node.kind === 'text'
@@ -89,6 +96,9 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
   const property =
     source?.is === 'property' && component ? own(component.properties, source.property) : undefined;
   const field = source?.is === 'field' ? source : undefined;
+  const feeding = component
+    ? inOrder(component.properties).filter(([, { type }]) => feeds(type.kind, row.type.kind))
+    : [];
   const give = (next: Source | null, group: string | null = null) =>
     sync.edit(
       { name: 'setControl', args: { doc: doc.id, node, control, source: next } },
@@ -169,13 +179,24 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
                 }
               />
             ) : (
-              <button
-                type="button"
-                className="as-link"
-                onClick={() => exposing.expose(component, [exposureOf(row)])}
-              >
-                expose
-              </button>
+              <span className="shows-row">
+                <button
+                  type="button"
+                  className="as-link"
+                  onClick={() => exposing.expose(component, [exposureOf(row)])}
+                >
+                  expose
+                </button>
+                {feeding.length > 0 ? (
+                  <ChoiceCell
+                    label={`${row.elementName} ${row.what}, from a property there is`}
+                    chosen={undefined}
+                    placeholder="or from …"
+                    options={feeding.map(([value, { label }]) => ({ value, label }))}
+                    onChoose={(chosen) => give({ is: 'property', property: chosen })}
+                  />
+                ) : null}
+              </span>
             )}
           </td>
           <td className="cell">

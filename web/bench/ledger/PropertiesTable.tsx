@@ -15,7 +15,11 @@ import { useAppDispatch } from '../../store/store';
 import { ChoiceCell } from '../../values/ChoiceCell';
 import { DraftField } from '../../values/DraftField';
 import { IconButton } from './IconButton';
+import { AddProperty } from './property/AddProperty';
+import { TypeCell } from './property/TypeCell';
+import { unconnected } from './property/unconnected';
 import { groupsOf } from './property-groups';
+import './property/property.css';
 
 /** What a definition exposes, in the order in which it is set: named, grouped, ordered, helped, required. */
 export function PropertiesTable({ component }: { component: ComponentDoc }): ReactNode {
@@ -23,74 +27,87 @@ export function PropertiesTable({ component }: { component: ComponentDoc }): Rea
   const groups = groupsOf(component.properties, component.groups);
   if (groups.length === 0)
     return (
-      <p className="ledger-empty">
-        Nothing is exposed yet: every instance looks like this definition.{' '}
-        <button
-          type="button"
-          className="as-link"
-          onClick={() =>
-            dispatch(benchActions.select({ doc: component.id, nodes: [rootOf(component.nodes)] }))
-          }
-        >
-          Choose what may differ
-        </button>
-      </p>
+      <>
+        <p className="ledger-empty">
+          Nothing is exposed yet: every instance looks like this definition.{' '}
+          <button
+            type="button"
+            className="as-link"
+            onClick={() =>
+              dispatch(benchActions.select({ doc: component.id, nodes: [rootOf(component.nodes)] }))
+            }
+          >
+            Choose what may differ
+          </button>
+        </p>
+        <AddProperty component={component} />
+      </>
     );
   const order = groups.flatMap(({ rows }) => rows.map(([id]) => id));
   return (
-    <table className="ledger-table values" aria-label="Properties of the definition">
-      <thead>
-        <tr>
-          <th scope="col" className="group-column">
-            Group
-          </th>
-          <th scope="col" className="named">
-            Property
-          </th>
-          <th scope="col">Key</th>
-          <th scope="col">Type</th>
-          <th scope="col" className="wide">
-            In group
-          </th>
-          <th scope="col">Required</th>
-          <th scope="col" className="half">
-            Help for whoever sets it
-          </th>
-          <th scope="col" className="tick" />
-        </tr>
-      </thead>
-      {groups.map(({ key, label, rows }) => (
-        <tbody key={key}>
-          {rows.map(([id, made], i) => (
-            <PropertyLine
-              key={id}
-              component={component}
-              id={id}
-              made={made}
-              order={order}
-              group={
-                i > 0 ? null : (
-                  <th scope="rowgroup" rowSpan={rows.length} className="ledger-group">
-                    {key === '' ? (
-                      label
-                    ) : (
-                      <DraftField
-                        label={`Name of the group ${label}`}
-                        stored={label}
-                        edit={(typed) => ({
-                          name: 'setGroup',
-                          args: { component: component.id, group: key, set: { label: typed } },
-                        })}
-                      />
-                    )}
-                  </th>
-                )
-              }
-            />
-          ))}
-        </tbody>
-      ))}
-    </table>
+    <>
+      <table className="ledger-table values" aria-label="Properties of the definition">
+        <thead>
+          <tr>
+            <th scope="col" className="group-column">
+              Group
+            </th>
+            <th scope="col" className="named">
+              Property
+            </th>
+            <th scope="col" className="key-column">
+              Key
+            </th>
+            <th scope="col" className="type-column">
+              Type
+            </th>
+            <th scope="col" className="wide">
+              In group
+            </th>
+            <th scope="col">Required</th>
+            <th scope="col" title="Only typed values: no content is offered for it">
+              Typed only
+            </th>
+            <th scope="col" className="half">
+              Help for whoever sets it
+            </th>
+            <th scope="col" className="tick" />
+          </tr>
+        </thead>
+        {groups.map(({ key, label, rows }) => (
+          <tbody key={key}>
+            {rows.map(([id, made], i) => (
+              <PropertyLine
+                key={id}
+                component={component}
+                id={id}
+                made={made}
+                order={order}
+                group={
+                  i > 0 ? null : (
+                    <th scope="rowgroup" rowSpan={rows.length} className="ledger-group">
+                      {key === '' ? (
+                        label
+                      ) : (
+                        <DraftField
+                          label={`Name of the group ${label}`}
+                          stored={label}
+                          edit={(typed) => ({
+                            name: 'setGroup',
+                            args: { component: component.id, group: key, set: { label: typed } },
+                          })}
+                        />
+                      )}
+                    </th>
+                  )
+                }
+              />
+            ))}
+          </tbody>
+        ))}
+      </table>
+      <AddProperty component={component} />
+    </>
   );
 }
 
@@ -112,6 +129,7 @@ function PropertyLine({
   const [session] = useState(newId);
   const args = { component: component.id, property: id };
   const { properties, groups } = component;
+  const isLoose = unconnected(component).has(id);
   const groupOf = (each: string | null) =>
     each === null || !groups[each] ? null : { id: each, ...groups[each] };
   /** One step up or down: past the neighbour, and where that stands in another group, into that group. */
@@ -156,11 +174,12 @@ function PropertyLine({
   return (
     <tr>
       {group}
-      <td className="cell definition wins">
+      <td className={isLoose ? 'cell definition wins is-loose' : 'cell definition wins'}>
         <input
           className="plain-field"
           aria-label={`Label of ${made.key}`}
           value={made.label}
+          title={isLoose ? 'Nothing is connected to it' : undefined}
           maxLength={120}
           onChange={({ target }) =>
             target.value.trim() &&
@@ -171,10 +190,17 @@ function PropertyLine({
           }
         />
       </td>
-      <td className="tight">
-        <code>{made.key}</code>
+      <td className="cell">
+        <DraftField
+          mono
+          label={`Key of ${made.label}`}
+          stored={made.key}
+          edit={(key) => ({ name: 'setProperty', args: { ...args, set: { key } } })}
+        />
       </td>
-      <td className="quiet tight">{made.axis ? 'variant' : made.type.kind}</td>
+      <td className="cell">
+        <TypeCell component={component} property={id} />
+      </td>
       <td className="cell">
         <ChoiceCell
           label={`Group of ${made.label}`}
@@ -196,6 +222,19 @@ function PropertyLine({
             sync.edit({
               name: 'setProperty',
               args: { ...args, set: { required: target.checked } },
+            })
+          }
+        />
+      </td>
+      <td className="cell tick">
+        <input
+          type="checkbox"
+          aria-label={`${made.label} takes typed values only`}
+          checked={made.typedOnly === true}
+          onChange={({ target }) =>
+            sync.edit({
+              name: 'setProperty',
+              args: { ...args, set: { typedOnly: target.checked } },
             })
           }
         />

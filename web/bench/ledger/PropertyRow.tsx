@@ -101,6 +101,8 @@ export function PropertyRow({
       <td className={winner === 'bound' ? 'cell bound tight wins' : 'cell bound tight'}>
         {lifted ? (
           <span className="cell-words">a property of this definition</span>
+        ) : made.typedOnly && !bound ? (
+          <span className="cell-words quiet">typed values only</span>
         ) : (
           <BoundTo
             label={made.label}

@@ -115,7 +115,12 @@ function tracedOf(
       }),
     );
   return controlsOf(documents, doc, id)
-    .filter((row) => row.element === id)
+    .filter(
+      ({ element, control: { of }, source }) =>
+        element === id &&
+        // How it looks is traced by its rules, but where a property decides it.
+        ((of !== 'declaration' && of !== 'chosen') || source?.is === 'property'),
+    )
     .map((row) => ({
       label: row.what,
       steps: trace(built, within, row.node, row.control),

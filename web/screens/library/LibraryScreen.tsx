@@ -49,7 +49,7 @@ export function LibraryScreen(): ReactNode {
               <tr>
                 <th scope="col">Name</th>
                 <th scope="col">Exposed</th>
-                <th scope="col">Reach</th>
+                <th scope="col">Reach, its roster</th>
                 <th scope="col">Placed in</th>
                 <th scope="col">
                   <span className="for-readers">Acts</span>
@@ -74,7 +74,15 @@ export function LibraryScreen(): ReactNode {
                       <td>
                         {count(Object.keys(component.properties).length, 'property', 'properties')}
                       </td>
-                      <td>{reachWords(answer)}</td>
+                      <td>
+                        {answer.instances.some(({ kind }) => kind === 'places') ? (
+                          <Link to={`/sites/${sync.site}/library/${component.id}`}>
+                            {reachWords(answer)}
+                          </Link>
+                        ) : (
+                          reachWords(answer)
+                        )}
+                      </td>
                       <td className="places">
                         {placed.map((id, i) => (
                           <span key={id}>

@@ -25,8 +25,8 @@ export function ListEditor(props: ListProps): ReactNode {
   const [open, setOpen] = useState(false);
   const records = recordsOf(value);
   const words =
-    value === undefined && placeholder
-      ? placeholder
+    value === undefined
+      ? placeholder || 'set a list'
       : records.length === 1
         ? 'one record'
         : `${records.length === 0 ? 'no' : records.length} records`;

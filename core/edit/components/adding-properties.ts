@@ -1,0 +1,58 @@
+import { Type } from '@sinclair/typebox';
+import { docOf, OrderKey, own, pointer, TypeSpec, type ComponentDoc } from '../../model';
+import { exact, Id, Label } from '../args';
+import { change, type Change, type Refusal } from '../changes';
+import { emptyLiteral } from '../control';
+import { defineEdit, gone, refuse } from '../define';
+import { componentName } from '../names';
+
+export const PropertyKey = Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 });
+
+/** Makes a property that nothing is connected to yet: what it should feed is chosen later. */
+export const addProperty = defineEdit({
+  args: Type.Object(
+    {
+      component: Id,
+      property: Id,
+      label: Label,
+      key: PropertyKey,
+      type: TypeSpec,
+      group: Type.Union([Id, Type.Null()]),
+      order: OrderKey,
+    },
+    exact,
+  ),
+  run(documents, { component, property, label, key, type, group, order }) {
+    const doc = docOf(documents, 'component', component);
+    if (!doc) return gone('The component', component);
+    if (own(doc.properties, property)) return refuse('The ids given are taken.', component);
+    const taken = keyTaken(doc, key, property);
+    if (taken) return taken;
+    const made = {
+      label,
+      key,
+      type,
+      group: group !== null && own(doc.groups, group) ? group : null,
+      order,
+      default: emptyLiteral(type),
+    };
+    const changes: Change[] = [change(component, pointer('properties', property), undefined, made)];
+    return changes;
+  },
+  says: (documents, { component, label }) =>
+    `added the property ${label} to ${componentName(documents, component)}`,
+});
+
+/** Why a key cannot be that of a property: another of the component has it. */
+export function keyTaken(doc: ComponentDoc, key: string, but: string): Refusal | undefined {
+  const other = Object.keys(doc.properties).find(
+    (id) => id !== but && doc.properties[id]!.key === key,
+  );
+  return other === undefined
+    ? undefined
+    : refuse(
+        `${doc.properties[other]!.label} has the key ${key} already.`,
+        doc.id,
+        pointer('properties', other),
+      );
+}
