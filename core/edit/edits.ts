@@ -3,6 +3,8 @@ import { LARGEST_EDIT, type Documents } from '../model';
 import { addAsset } from './assets/assets';
 import { guardedChanges, isRefusal, type Change, type Refusal } from './changes';
 import { makeDefault, setDefault } from './components/defaults';
+import { makePlain } from './components/making-plain';
+import { exchangeInstances } from './components/exchanging';
 import { setValues } from './components/setting-values';
 import { addProperty } from './components/adding-properties';
 import { expose, labelProperty, unexpose } from './components/exposing';
@@ -73,6 +75,8 @@ export const EDITS = {
   // Components.
   addComponent,
   makeComponent,
+  makePlain,
+  exchangeInstances,
   nameComponent,
   removeComponent,
   expose,

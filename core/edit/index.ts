@@ -15,6 +15,7 @@ export { EDIT_ID_PATTERN } from './upkeep/revert';
 export { movesTo, stepMoves, type Move, type Step } from './tree/moves';
 export { placeInto } from './tree/places';
 export { tagsFor } from './tree/tags';
+export { matchingOf, type Matching } from './components/exchanging';
 export { rosterOf, type RosterRow } from './components/roster';
 export { MOST_VALUES } from './components/setting-values';
 export { whatBecomes, type Becomes, type Becoming } from './components/what-becomes';

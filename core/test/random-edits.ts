@@ -691,6 +691,22 @@ class Chooser {
         };
         return { name, args: { component: component.id, controls: [exposed] } };
       }
+      case 'makePlain': {
+        const node = this.nodes.find((each) => doc.nodes[each]!.kind === 'instance');
+        const stored = node === undefined ? undefined : doc.nodes[node];
+        const of =
+          stored?.kind === 'instance' ? docOf(documents, 'component', stored.component) : undefined;
+        if (node === undefined || !of) return undefined;
+        const ids = Object.fromEntries(Object.keys(of.nodes).map((each) => [each, id()]));
+        return { name, args: { doc: doc.id, node, ids } };
+      }
+      case 'exchangeInstances': {
+        const instances = this.nodes.filter((each) => doc.nodes[each]!.kind === 'instance');
+        const node = choices.of(instances);
+        const to = this.component();
+        if (node === undefined || !to) return undefined;
+        return { name, args: { instances: [{ doc: doc.id, node }], component: to.id } };
+      }
       case 'setValues': {
         const set = this.nodes.flatMap((node) => {
           const stored = doc.nodes[node]!;

@@ -6,6 +6,7 @@ import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions, keepFolds, keepLayout, keepZoom } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
 import { ContextMenu } from './actions/ContextMenu';
+import { useInstances } from './actions/use-instances';
 import { useMakeComponent } from './actions/MakeComponent';
 import { useBenchActions } from './actions/use-bench-actions';
 import { useBenchKeys } from './actions/use-bench-keys';
@@ -54,6 +55,7 @@ function WithinBench(): ReactNode {
   const { entries, entry, onEntry } = useEntries(doc);
   const selected = useSelected(id, entry);
   const makeComponent = useMakeComponent(selected);
+  const instances = useInstances(selected);
   const onBeside = useOpenBeside(selected);
   const onPreview = () =>
     void navigate(
@@ -68,6 +70,7 @@ function WithinBench(): ReactNode {
     onPreview,
     onMakeComponent: makeComponent.ask,
     clip: clip.actions,
+    instances: instances.actions,
     onBeside,
   });
   useBenchKeys(selected, actions);
@@ -123,6 +126,7 @@ function WithinBench(): ReactNode {
       <FirstNotes />
       <SelectionSaid selected={selected} />
       {makeComponent.dialog}
+      {instances.dialog}
       {clip.asking ? (
         <Clashes
           clip={clip.asking.clip}

@@ -18,6 +18,8 @@ interface Handlers {
   readonly onPreview: () => void;
   readonly onMakeComponent: () => void;
   readonly onBeside: () => void;
+  /** What is done with instances, asked about before. */
+  readonly instances: readonly BenchAction[];
   /** Copying and pasting, which asks before it does some things. */
   readonly clip: readonly BenchAction[];
 }
@@ -54,7 +56,9 @@ export function useBenchActions(
       return;
     }
     const rows = controlsOf(documents, component, selected!.id).filter(
-      ({ source }) => source?.is !== 'property',
+      // How something looks is exposed by choosing it, not all at once.
+      ({ source, control: { of } }) =>
+        source?.is !== 'property' && of !== 'declaration' && of !== 'chosen',
     );
     if (rows.length === 0) dispatch(benchActions.notice('Everything on this is exposed already.'));
     else exposing.expose(component, rows.map(exposureOf));
@@ -90,6 +94,7 @@ export function useBenchActions(
       },
     },
     ...handlers.clip,
+    ...handlers.instances,
     ...moving,
     ...arranging,
     ...repeating,

@@ -132,7 +132,9 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
   const words = value?.type === 'text' ? (value.value ?? '') : '';
   return (
     <tr>
-      <th scope="row">{row.what}</th>
+      <th scope="row">
+        {control.of === 'chosen' && control.what === 'tag' ? 'tag, chosen' : row.what}
+      </th>
       <td className={`cell ${field ? '' : 'set wins'} ${isRefused ? 'is-wrong' : ''}`}>
         <div className="cell-with-actions">
           {isOther ? (

@@ -81,6 +81,7 @@ export function PropertyRow({
             type={made.type}
             value={set}
             label={`${made.label}, set here`}
+            begin={made.default as Typed}
             placeholder={set && valueWords(documents, set) === 'nothing' ? 'empty' : ''}
             onChange={(value, group) => give(literal(value), group)}
           />

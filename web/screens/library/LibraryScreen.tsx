@@ -1,11 +1,12 @@
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { Button, Input, Popconfirm } from 'antd';
+import { Input } from 'antd';
 import { allOf } from '@sormet/core/model';
 import { folderOf } from '@sormet/core/edit';
 import { count, documentWords, reachWords } from '../../bench/words';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { AddComponent } from './AddComponent';
+import { RemoveComponent } from './RemoveComponent';
 import '../screens.css';
 
 /** All components by folder, with whom each reaches. */
@@ -94,24 +95,7 @@ export function LibraryScreen(): ReactNode {
                         ))}
                       </td>
                       <td>
-                        {placed.length === 0 ? (
-                          <Popconfirm
-                            title={`Remove ${component.name}?`}
-                            description="Nothing places it. Undo brings it back."
-                            okText="Remove"
-                            cancelText="Keep"
-                            onConfirm={() =>
-                              sync.edit({
-                                name: 'removeComponent',
-                                args: { component: component.id },
-                              })
-                            }
-                          >
-                            <Button size="small" type="text">
-                              remove
-                            </Button>
-                          </Popconfirm>
-                        ) : null}
+                        <RemoveComponent component={component} />
                       </td>
                     </tr>
                   );

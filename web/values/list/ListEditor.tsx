@@ -21,7 +21,7 @@ interface ListProps extends EditorProps<SpecOf<'list'>> {
 
 /** A list of records: how many there are, in the cell; pressed, a table of them, a column for each field. */
 export function ListEditor(props: ListProps): ReactNode {
-  const { value, label, placeholder } = props;
+  const { value, begin, label, placeholder } = props;
   const [open, setOpen] = useState(false);
   const records = recordsOf(value);
   const words =
@@ -41,7 +41,13 @@ export function ListEditor(props: ListProps): ReactNode {
       >
         {words}
       </button>
-      {open ? <Records {...props} records={records} onClose={() => setOpen(false)} /> : null}
+      {open ? (
+        <Records
+          {...props}
+          records={value === undefined ? recordsOf(begin) : records}
+          onClose={() => setOpen(false)}
+        />
+      ) : null}
     </>
   );
 }
@@ -82,7 +88,7 @@ function Records({
       width={760}
       title={label}
       okText="Done"
-      cancelButtonProps={{ hidden: true }}
+      cancelButtonProps={{ style: { display: 'none' } }}
       onOk={onClose}
       onCancel={onClose}
     >

@@ -13,11 +13,13 @@ const HEADINGS = [2, 3, 4] as const;
 /** Rich text: bold, italic, links, lists, headings and quotations by keys or buttons; stored as data, never as HTML. */
 export function RichEditor({
   value,
+  begin,
   label,
   onChange,
   line = false,
 }: EditorProps & { line?: boolean }): ReactNode {
-  const given = value?.type === 'rich' ? (value.value as RichPiece[] | null) : null;
+  const shown = value ?? begin;
+  const given = shown?.type === 'rich' ? (shown.value as RichPiece[] | null) : null;
   const last = useRef(given);
   const session = useRef(newId());
   const tell = useRef(onChange);

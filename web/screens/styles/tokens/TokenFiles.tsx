@@ -68,7 +68,7 @@ export function TokenFiles(): ReactNode {
           open
           title="Nothing was taken in"
           okText="Understood"
-          cancelButtonProps={{ hidden: true }}
+          cancelButtonProps={{ style: { display: 'none' } }}
           onOk={() => setOutcome(null)}
           onCancel={() => setOutcome(null)}
         >

@@ -1,0 +1,111 @@
+import { Type } from '@sinclair/typebox';
+import {
+  childrenOf,
+  docOf,
+  inOrder,
+  nodeIn,
+  treeDocOf,
+  type ComponentDoc,
+  type PropertyId,
+  type SlotId,
+} from '../../model';
+import { feeds } from '../../value';
+import { exact, Id } from '../args';
+import { changeTo, type Change } from '../changes';
+import { defineEdit, gone, refuse } from '../define';
+import { componentName } from '../names';
+
+/** What of one component goes where in another: what is called alike first, else what holds the same, in their order. */
+export interface Matching {
+  /** By property of the first: that of the other. */
+  readonly properties: ReadonlyMap<PropertyId, PropertyId>;
+  readonly slots: ReadonlyMap<SlotId, SlotId>;
+  /** The labels of what has no place in the other. */
+  readonly unmatched: readonly string[];
+}
+
+/** How the values and slots of one component would fill another. */
+export function matchingOf(from: ComponentDoc, to: ComponentDoc): Matching {
+  const properties = new Map<PropertyId, PropertyId>();
+  const free = new Map(inOrder(to.properties));
+  const take = (fits: (old: PropertyId, made: PropertyId) => boolean) => {
+    for (const [id] of inOrder(from.properties)) {
+      if (properties.has(id)) continue;
+      const found = [...free.keys()].find((each) => fits(id, each));
+      if (found === undefined) continue;
+      properties.set(id, found);
+      free.delete(found);
+    }
+  };
+  const holds = (id: PropertyId, made: PropertyId) =>
+    feeds(from.properties[id]!.type.kind, to.properties[made]!.type.kind);
+  const alike = (a: string, b: string) => a.toLowerCase() === b.toLowerCase();
+  take(
+    (id, made) => holds(id, made) && alike(from.properties[id]!.label, to.properties[made]!.label),
+  );
+  take((id, made) => holds(id, made) && from.properties[id]!.key === to.properties[made]!.key);
+  take((id, made) => from.properties[id]!.type.kind === to.properties[made]!.type.kind);
+  const slots = new Map<SlotId, SlotId>();
+  const open = new Map(inOrder(to.slots));
+  for (const [id, { label }] of inOrder(from.slots)) {
+    const found =
+      [...open].find(([, other]) => alike(other.label, label))?.[0] ?? [...open.keys()][0];
+    if (found === undefined) continue;
+    slots.set(id, found);
+    open.delete(found);
+  }
+  const unmatched = [
+    ...inOrder(from.properties).filter(([id]) => !properties.has(id)),
+    ...inOrder(from.slots).filter(([id]) => !slots.has(id)),
+  ].map(([, { label }]) => label);
+  return { properties, slots, unmatched };
+}
+
+/** Puts another component in the place of instances: values and slots go where they match, room and order stay. */
+export const exchangeInstances = defineEdit({
+  args: Type.Object(
+    {
+      instances: Type.Array(Type.Object({ doc: Id, node: Id }, exact), {
+        minItems: 1,
+        maxItems: 1000,
+      }),
+      component: Id,
+    },
+    exact,
+  ),
+  run(documents, { instances, component }) {
+    const to = docOf(documents, 'component', component);
+    if (!to) return gone('The component', component);
+    const changes: Change[] = [];
+    for (const { doc, node } of instances) {
+      const stored = nodeIn(documents, doc, node);
+      if (stored?.kind !== 'instance') return gone('The instance', doc);
+      const from = docOf(documents, 'component', stored.component);
+      if (!from) return gone('The component', stored.component);
+      if (from.id === to.id) return refuse('It is one of these already.', doc);
+      const { properties, slots } = matchingOf(from, to);
+      const values = Object.fromEntries(
+        Object.entries(stored.values).flatMap(([id, source]) => {
+          const made = properties.get(id);
+          return made === undefined ? [] : [[made, source]];
+        }),
+      );
+      changes.push(
+        ...changeTo(documents, doc, ['nodes', node, 'component'], to.id),
+        ...changeTo(documents, doc, ['nodes', node, 'values'], values),
+      );
+      const { nodes } = treeDocOf(documents, doc)!;
+      for (const child of childrenOf(nodes).all(node)) {
+        const { slot } = nodes[child]!.place;
+        const made = slot === undefined ? undefined : slots.get(slot);
+        if (made !== undefined && made !== slot)
+          changes.push(...changeTo(documents, doc, ['nodes', child, 'place', 'slot'], made));
+      }
+    }
+    return changes;
+  },
+  says: (documents, { instances, component }) =>
+    instances.length === 1
+      ? `put ${componentName(documents, component)} in the place of an instance`
+      : `put ${componentName(documents, component)} in the place of ${instances.length} instances`,
+});

@@ -1,0 +1,182 @@
+import { useState, type ReactNode } from 'react';
+import { allOf, docOf, newId, nodeIn, rootOf, type ComponentDoc } from '@sormet/core/model';
+import { isRefusal, matchingOf, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { Dialog } from '../../site/Dialog';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { useAppDispatch } from '../../store/store';
+import { ChoiceCell } from '../../values/ChoiceCell';
+import type { Selected } from '../use-selected';
+import { componentWords, count } from '../words';
+import type { BenchAction } from './bench-action';
+
+/** The edit that makes an instance plain, and the id of what it becomes. */
+export function plainEdit(
+  doc: string,
+  node: string,
+  component: ComponentDoc,
+): { edit: NamedEdit; root: string } {
+  const ids = Object.fromEntries(Object.keys(component.nodes).map((each) => [each, newId()]));
+  return {
+    edit: { name: 'makePlain', args: { doc, node, ids } },
+    root: ids[rootOf(component.nodes)]!,
+  };
+}
+
+/** What is done with instances: made plain, or another component put in their place; each asked about before. */
+export function useInstances(selected: Selected | undefined): {
+  readonly actions: readonly BenchAction[];
+  readonly dialog: ReactNode;
+} {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const [asking, setAsking] = useState<'plain' | 'exchange' | null>(null);
+  const instances = (selected?.all ?? []).flatMap((node) =>
+    selected && nodeIn(documents, selected.doc.id, node)?.kind === 'instance'
+      ? [{ doc: selected.doc.id, node }]
+      : [],
+  );
+  const offered = instances.length > 0 && instances.length === selected?.all.length;
+  const stored = selected && nodeIn(documents, selected.doc.id, selected.id);
+  const component =
+    stored?.kind === 'instance' ? docOf(documents, 'component', stored.component) : undefined;
+  const makePlain = () => {
+    setAsking(null);
+    const group = `make plain ${newId()}`;
+    const roots: string[] = [];
+    for (const { doc, node } of instances) {
+      const at = nodeIn(documents, doc, node);
+      const of = at?.kind === 'instance' ? docOf(documents, 'component', at.component) : undefined;
+      if (!of) continue;
+      const { edit, root } = plainEdit(doc, node, of);
+      const tried = runEdit(documents, edit);
+      if (isRefusal(tried)) {
+        dispatch(benchActions.notice(tried.refused));
+        return;
+      }
+      if (sync.edit(edit, { group })) roots.push(root);
+    }
+    if (roots.length > 0 && selected)
+      dispatch(benchActions.select({ doc: selected.doc.id, nodes: roots }));
+  };
+  const exchange = (to: string) => {
+    setAsking(null);
+    const edit: NamedEdit = {
+      name: 'exchangeInstances',
+      args: { instances: [...instances], component: to },
+    };
+    const tried = runEdit(documents, edit);
+    if (isRefusal(tried)) dispatch(benchActions.notice(tried.refused));
+    else sync.edit(edit);
+  };
+  const word = component ? componentWords(documents, component.id) : '';
+  const actions: BenchAction[] = [
+    {
+      label: 'make plain elements',
+      about: 'component',
+      key: '',
+      offered,
+      run: () => setAsking('plain'),
+    },
+    {
+      label: 'put another component in its place',
+      about: 'component',
+      key: '',
+      offered,
+      run: () => setAsking('exchange'),
+    },
+  ];
+  return {
+    actions,
+    dialog: (
+      <>
+        <Dialog
+          open={asking === 'plain'}
+          title={`Make ${instances.length === 1 ? word : count(instances.length, 'instance')} plain elements`}
+          okText="Make plain"
+          cancelText="Leave it"
+          onOk={makePlain}
+          onCancel={() => setAsking(null)}
+        >
+          <p>
+            What it shows now stands here as elements of its own. Later changes to the definition
+            will no longer reach {instances.length === 1 ? 'it' : 'them'}.
+          </p>
+        </Dialog>
+        {asking === 'exchange' && component ? (
+          <Exchange
+            from={component}
+            many={instances.length}
+            onDo={exchange}
+            onClose={() => setAsking(null)}
+          />
+        ) : null}
+      </>
+    ),
+  };
+}
+
+/** Chooses what comes in the place of instances, with what of them has no place in it. */
+export function Exchange({
+  from,
+  many,
+  onDo,
+  onClose,
+}: {
+  from: ComponentDoc;
+  many: number;
+  onDo: (component: string) => void;
+  onClose: () => void;
+}): ReactNode {
+  const { documents } = useDerived();
+  const [to, setTo] = useState<string | undefined>(undefined);
+  const others = allOf(documents, 'component')
+    .filter(({ id }) => id !== from.id && id !== documents.site.surround)
+    .sort((a, b) => (a.name < b.name ? -1 : 1));
+  return (
+    <Dialog
+      open
+      title={`Put another component in the place of ${many === 1 ? componentWords(documents, from.id) : count(many, 'instance')}`}
+      okText="Put it there"
+      okButtonProps={{ disabled: to === undefined }}
+      cancelText="Leave it"
+      onOk={() => to !== undefined && onDo(to)}
+      onCancel={onClose}
+    >
+      <ChoiceCell
+        label="What comes in its place"
+        chosen={to}
+        placeholder="choose a component"
+        options={others.map(({ id, name }) => ({ value: id, label: name }))}
+        onChoose={setTo}
+      />
+      <Matches from={from} to={to} />
+    </Dialog>
+  );
+}
+
+/** What of one component goes into another, and what has no place there. */
+export function Matches({ from, to }: { from: ComponentDoc; to: string | undefined }): ReactNode {
+  const { documents } = useDerived();
+  const other = to === undefined ? undefined : docOf(documents, 'component', to);
+  if (!other) return null;
+  const { properties, unmatched } = matchingOf(from, other);
+  return (
+    <>
+      {properties.size > 0 ? (
+        <p>
+          Goes over:{' '}
+          {[...properties]
+            .map(([old, made]) => {
+              const [a, b] = [from.properties[old]!.label, other.properties[made]!.label];
+              return a === b ? a : `${a} as ${b}`;
+            })
+            .join(', ')}
+          .
+        </p>
+      ) : null}
+      {unmatched.length > 0 ? <p>Has no place there: {unmatched.join(', ')}.</p> : null}
+    </>
+  );
+}
