@@ -37,6 +37,8 @@ const RESET = [
   'ul,ol{padding:0;list-style-position:inside}',
   'img{display:block;max-width:100%}',
   'a{color:inherit}',
+  // How wide the lines of icons are, until something around them says otherwise.
+  'html{stroke-width:1.5px}',
 ].join('');
 
 /** Tags whose style applies to every page, whatever stands on it. */

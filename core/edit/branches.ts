@@ -27,8 +27,8 @@ export interface Branch {
   readonly theme?: string;
   readonly shown?: Source;
   readonly text?: string | Source;
-  /** A text that is rich: in a line of words, or with blocks of its own. */
-  readonly rich?: 'line' | 'blocks';
+  /** A text that is rich: in a line of words, or with blocks of its own; or an icon. */
+  readonly rich?: 'line' | 'blocks' | 'icon';
   readonly children?: readonly Branch[];
   /** What fills the slots of an instance, or what a repeat shows for no entries (`none`). */
   readonly slots?: Record<string, readonly Branch[]>;

@@ -285,7 +285,11 @@ export function controlsOf(documents: Documents, doc: TreeDoc, only?: NodeId): C
     if (node.kind === 'element') {
       if (id !== root) add(id, { of: 'shown' }, 'shown', id);
       const texts = children.of(id).filter((child) => tree[child]!.kind === 'text');
-      for (const child of texts) add(child, { of: 'text' }, 'text', id);
+      for (const child of texts) {
+        const text = tree[child]!;
+        const isIcon = text.kind === 'text' && text.rich === 'icon';
+        add(child, { of: 'text' }, isIcon ? 'icon' : 'text', id);
+      }
       // Those people set all the time, then what else was given to it.
       const usual = usualAttributesOf(node.tag);
       const others = Object.keys(node.attributes).filter((name) => !usual.includes(name));

@@ -36,6 +36,41 @@ export const STARTERS: readonly Starter[] = [
   })),
   element('heading', 'Heading', { tag: 'h2', text: 'Heading' }),
   element('text', 'Text', { tag: 'p', text: 'Text' }),
+  element('rich', 'Rich text', {
+    tag: 'div',
+    name: 'Rich text',
+    children: [
+      {
+        text: {
+          is: 'value',
+          type: 'rich',
+          value: [
+            { tag: 'p', children: ['Words with ', { tag: 'strong', children: ['emphasis'] }] },
+          ],
+        },
+        rich: 'blocks',
+      },
+    ],
+  }),
+  element('icon', 'Icon', {
+    tag: 'span',
+    name: 'Icon',
+    children: [
+      {
+        text: {
+          is: 'value',
+          type: 'icon',
+          value: {
+            name: 'circle',
+            box: [0, 0, 24, 24],
+            drawn: 'lines',
+            shapes: [{ tag: 'circle', geometry: { cx: '12', cy: '12', r: '9' } }],
+          },
+        },
+        rich: 'icon',
+      },
+    ],
+  }),
   element('link', 'Link', { tag: 'a', text: 'Link', attributes: { href: address('/') } }),
   element('picture', 'Picture', {
     tag: 'img',

@@ -31,6 +31,10 @@ export async function takePictures(address, folder, say) {
     await take('pages');
     await page.goto('/sites/brackenfold/library');
     await take('library');
+    await page.goto('/sites/brackenfold/library/mender-card');
+    await page.locator('#roster-3-1').click();
+    for (let i = 0; i < 4; i += 1) await page.keyboard.press('Shift+ArrowDown');
+    await take('roster');
     await page.goto('/sites/brackenfold/content/shed/shed-millgate');
     await take('content');
 

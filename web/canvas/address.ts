@@ -89,6 +89,14 @@ export function textTarget(
   const open = built.linked.doc;
   const text = element.children.find((child) => child.kind === 'text');
   if (!text) return { ok: false, why: 'There is no text of its own here.' };
+  if (text.from.kind === 'text' && text.from.rich)
+    return {
+      ok: false,
+      why:
+        text.from.rich === 'icon'
+          ? 'An icon is chosen in the ledger.'
+          : 'Rich text is edited in the ledger, by its own keys.',
+    };
   const { within } = text.scope;
   if (isOwn(text, open)) {
     const stored = nodeIn(documents, open, text.from.id);

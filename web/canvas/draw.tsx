@@ -82,10 +82,22 @@ function drawContent(content: Content): ReactNode {
       ? fragment
       : createElement(
           fragment.tag,
-          { ...fragment.attributes, key: i },
+          { ...reactNames(fragment.attributes), key: i },
           isVoid(fragment.tag) ? undefined : drawContent(fragment.children),
         ),
   );
+}
+
+/** Attributes of a drawing as React names them: without hyphens, but for those of WAI-ARIA. */
+function reactNames(attributes: Readonly<Record<string, string>>): Record<string, string> {
+  const named: Record<string, string> = {};
+  for (const name in attributes)
+    named[name.startsWith('aria-') ? name : camelCase(name)] = attributes[name]!;
+  return named;
+}
+
+function camelCase(name: string): string {
+  return name.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
 }
 
 function keyOf(node: Resolved): string {

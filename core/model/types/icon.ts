@@ -44,9 +44,6 @@ export const IconValue = Type.Object(
 );
 export type IconValue = Static<typeof IconValue>;
 
-/** How wide the lines of an icon are, at every size: what a site says for its icons, else 1.5 px. */
-const STROKE = 'var(--icon-stroke,1.5px)';
-
 /** An icon. It is decoration: whatever it stands beside says what is meant (WAI-ARIA 1.2, aria-hidden). */
 export const iconKind = defineKind({
   kind: 'icon',
@@ -67,11 +64,9 @@ function iconFragment({ box, drawn, shapes }: IconValue): Fragment {
           'stroke-linejoin': 'round',
         }
       : { fill: 'currentColor' };
-  // Lines stay as wide as they are however small the drawing is (SVG 2, 8.13, vector-effect).
+  // Lines stay as wide as they are however small the drawing is (SVG 2, 8.13, vector-effect); how wide is inherited.
   const each: Readonly<Record<string, string>> =
-    drawn === 'lines'
-      ? { 'vector-effect': 'non-scaling-stroke', style: `stroke-width:${STROKE}` }
-      : {};
+    drawn === 'lines' ? { 'vector-effect': 'non-scaling-stroke' } : {};
   return {
     tag: 'svg',
     attributes: {

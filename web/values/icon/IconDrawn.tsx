@@ -11,7 +11,7 @@ export function IconDrawn({ icon, size = '1em' }: { icon: IconValue; size?: stri
 
 function draw(fragment: Fragment, key: string | number): ReactNode {
   if (typeof fragment === 'string') return fragment;
-  const { style: _, ...attributes } = fragment.attributes;
+  const { attributes } = fragment;
   const named = Object.fromEntries(
     Object.entries(attributes).map(([name, value]) => [
       name.startsWith('aria-')
