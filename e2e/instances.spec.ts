@@ -30,6 +30,9 @@ test('an instance is made plain: it shows the same, its text is typed where it s
   await page.getByRole('button', { name: 'Undo' }).click();
   await bench.clickOn(words);
   await expect(page.getByRole('table', { name: 'Values of the element' })).toBeHidden();
+  await page.keyboard.press('Delete');
+  await expect(words).toBeHidden();
+  await bench.saved();
 });
 
 test('a component that is placed is removed only after its instances were decided on; one undo brings all back', async ({

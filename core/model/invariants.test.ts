@@ -204,3 +204,11 @@ describe('the documents of a site together', () => {
     expect(siteFindings(documents)[0]?.reason).toContain('both have the path /s/a');
   });
 });
+
+test('content holds no tag, theme or shared style: those belong to a definition', () => {
+  const type = contentType('odd', { name: 'text', level: { kind: 'tag', of: { h2: true } } });
+  expect(invariantFindings(type)).toEqual([
+    { path: '/fields/level/type', reason: expect.stringContaining('belongs to a definition') },
+  ]);
+  expect(invariantFindings(contentType('plain', { name: 'text' }))).toEqual([]);
+});

@@ -12,6 +12,7 @@ import { own } from './own';
 import { addressesAt, isPerEntry, pathsOfEntry, pathsOfPage } from './paths';
 import { pointer } from './pointer';
 import type { Source } from './source';
+import { NEVER_CONTENT } from './types';
 import { NONE, type Block, type TreeNode } from './tree';
 import type { Finding } from './well-formed';
 
@@ -42,9 +43,18 @@ export function invariantFindings(doc: Doc, only?: ReadonlySet<NodeId>): Finding
           : []),
       ];
     case 'type':
-      return Object.hasOwn(doc.fields, doc.title)
-        ? []
-        : [{ path: '/title', reason: 'names a field that is not there' }];
+      return [
+        ...(Object.hasOwn(doc.fields, doc.title)
+          ? []
+          : [{ path: '/title', reason: 'names a field that is not there' }]),
+        ...Object.keys(doc.fields)
+          .filter((id) => NEVER_CONTENT.has(doc.fields[id]!.type.kind))
+          .map((id) => ({
+            path: pointer('fields', id, 'type'),
+            reason:
+              'content holds no tag, theme or shared style: what may be chosen belongs to a definition',
+          })),
+      ];
     default:
       return [];
   }

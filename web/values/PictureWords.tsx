@@ -65,11 +65,13 @@ export function PictureWords({ value, label, onChange }: EditorProps): ReactNode
     >
       <button
         type="button"
-        className={missing ? 'as-link is-missing' : 'as-link'}
-        aria-label={`${label}: ${missing ? 'no alternative text yet' : 'alternative text'}`}
-        title={picture.alt ?? (picture.decorative ? 'decoration' : 'no alternative text yet')}
+        className="as-link"
+        aria-label={`${label}: ${picture.decorative ? 'decor' : 'alt'}, ${missing ? 'no text of its own yet' : picture.decorative ? 'decoration' : 'alternative text'}`}
+        title={
+          picture.alt ?? (picture.decorative ? 'decoration' : 'no alternative text of its own yet')
+        }
       >
-        {picture.decorative ? 'decor' : missing ? 'no alt' : 'alt'}
+        {picture.decorative ? 'decor' : 'alt'}
       </button>
     </Popover>
   );

@@ -1,6 +1,7 @@
 import { lazy, Suspense, type ReactNode } from 'react';
 import { Select } from 'antd';
 import { allOf, entryTitle, inOrder, type TypeSpec } from '@sormet/core/model';
+import { convert } from '@sormet/core/value';
 import { useDerived } from '../site/SiteProvider';
 import { ChosenEditor } from './ChosenEditor';
 import { ColourEditor } from './ColourEditor';
@@ -47,16 +48,21 @@ export function waysToEdit(type: TypeSpec): 'typed' | 'chosen' | 'shown' {
 }
 
 /** The editor of a type, small enough for a cell. */
-export function ValueEditor(props: EditorProps): ReactNode {
-  const { documents } = useDerived();
+export function ValueEditor(given: EditorProps): ReactNode {
+  const { documents, data } = useDerived();
+  // What was written when the type was another is edited as what it means now.
+  const props: EditorProps =
+    given.value && given.value.type !== given.type.kind
+      ? { ...given, value: convert(given.value, given.type, data) ?? undefined }
+      : given;
   const { type, value, label, onChange, placeholder } = props;
-  const given = value?.type === type.kind ? value.value : undefined;
+  const held = value?.type === type.kind ? value.value : undefined;
   switch (type.kind) {
     case 'text':
       return (
         <WordsField
           label={label}
-          value={typeof given === 'string' ? given : ''}
+          value={typeof held === 'string' ? held : ''}
           placeholder={placeholder}
           onChange={(typed, group) => onChange({ type: 'text', value: typed }, group)}
         />
@@ -67,7 +73,7 @@ export function ValueEditor(props: EditorProps): ReactNode {
           className="plain-field"
           type="number"
           aria-label={label}
-          value={typeof given === 'number' ? given : ''}
+          value={typeof held === 'number' ? held : ''}
           placeholder={placeholder}
           onChange={({ target }) =>
             onChange(
@@ -83,7 +89,7 @@ export function ValueEditor(props: EditorProps): ReactNode {
           className="plain-field"
           type="date"
           aria-label={label}
-          value={typeof given === 'string' ? given : ''}
+          value={typeof held === 'string' ? held : ''}
           onChange={({ target }) => onChange({ type: 'date', value: target.value || null }, null)}
         />
       );
@@ -91,7 +97,7 @@ export function ValueEditor(props: EditorProps): ReactNode {
       return (
         <Choices
           {...props}
-          chosen={typeof given === 'boolean' ? String(given) : undefined}
+          chosen={typeof held === 'boolean' ? String(held) : undefined}
           options={[
             { value: 'true', label: 'yes' },
             { value: 'false', label: 'no' },
@@ -125,7 +131,7 @@ export function ValueEditor(props: EditorProps): ReactNode {
       return (
         <Choices
           {...props}
-          chosen={typeof given === 'string' ? given : undefined}
+          chosen={typeof held === 'string' ? held : undefined}
           options={allOf(documents, 'entry')
             .filter((entry) => type.of === undefined || entry.type === type.of)
             .map((entry) => ({ value: entry.id, label: entryTitle(documents, entry) }))}
@@ -136,7 +142,7 @@ export function ValueEditor(props: EditorProps): ReactNode {
       return (
         <Choices
           {...props}
-          chosen={typeof given === 'string' ? given : undefined}
+          chosen={typeof held === 'string' ? held : undefined}
           options={inOrder(type.options)
             .filter(([, option]) => option.gone === undefined)
             .map(([id, option]) => ({ value: id, label: option.label }))}

@@ -1,0 +1,95 @@
+import { readIcon, type DrawnElement } from '.';
+import { kindOf, schemaFindings, Typed } from '../model';
+
+const element = (
+  tag: string,
+  attributes: Record<string, string> = {},
+  ...children: DrawnElement[]
+): DrawnElement => ({ tag, attributes, children });
+
+const box = { viewBox: '0 0 24 24' };
+
+describe('an icon of a drawing', () => {
+  test('has its shapes with their geometry, and nothing else of it', () => {
+    const read = readIcon(
+      element(
+        'svg',
+        { ...box, onload: 'run()', class: 'x', width: '48' },
+        element('title'),
+        element('g', {}, element('path', { d: 'M4 4\n h16', onclick: 'run()', id: 'p' })),
+        element('circle', { cx: '12', cy: '12', r: '9', fill: 'red' }),
+      ),
+      'mark',
+    );
+    if (!read.ok) throw new Error(read.reason);
+    expect(read.icon).toEqual({
+      name: 'mark',
+      box: [0, 0, 24, 24],
+      drawn: 'areas',
+      shapes: [
+        { tag: 'path', geometry: { d: 'M4 4 h16' } },
+        { tag: 'circle', geometry: { cx: '12', cy: '12', r: '9' } },
+      ],
+    });
+    expect(schemaFindings(Typed, { type: 'icon', value: read.icon })).toEqual([]);
+  });
+
+  // SVG 2, 13.2 and 13.3: fill is black and stroke none where nothing is said; both are inherited.
+  test.each<[string, Record<string, string>, Record<string, string>, 'lines' | 'areas']>([
+    ['says nothing', {}, {}, 'areas'],
+    ['strokes alone, said around it', { fill: 'none', stroke: 'currentColor' }, {}, 'lines'],
+    ['strokes alone, said in a style', {}, { style: 'fill:none; stroke: #000' }, 'lines'],
+    [
+      'fills, against what is around',
+      { fill: 'none', stroke: 'red' },
+      { fill: 'blue', stroke: 'none' },
+      'areas',
+    ],
+  ])('that %s is drawn as it was', (_, around, own, drawn) => {
+    const read = readIcon(
+      element('svg', { ...box, ...around }, element('path', { d: 'M0 0h4', ...own })),
+      'it',
+    );
+    expect(read).toMatchObject({ ok: true, icon: { drawn } });
+  });
+
+  test.each<[string, DrawnElement, string]>([
+    ['no drawing', element('html'), 'no SVG'],
+    ['no size', element('svg', {}, element('path', { d: 'M0 0' })), 'no size'],
+    ['words', element('svg', box, element('text')), '<text>'],
+    ['a script', element('svg', box, element('script')), '<script>'],
+    ['a picture', element('svg', box, element('image', { href: 'x.png' })), '<image>'],
+    ['what is used from elsewhere', element('svg', box, element('use', { href: '#a' })), '<use>'],
+    ['a transform', element('svg', box, element('g', { transform: 'scale(2)' })), 'transforms'],
+    ['nothing', element('svg', box, element('defs', {}, element('path'))), 'no shape'],
+    [
+      'geometry that is none',
+      element('svg', box, element('path', { d: 'M0 0"onload="x' })),
+      'none that SVG has',
+    ],
+    [
+      'both in one',
+      element('svg', { ...box, stroke: 'red' }, element('path', { d: 'M0 0h4' })),
+      'strokes and fills',
+    ],
+  ])('of %s is refused with the reason', (_, root, reason) => {
+    expect(readIcon(root, 'it')).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining(reason),
+    });
+  });
+
+  test('is written with the colour of the words around it, said to nobody who listens', () => {
+    const read = readIcon(
+      element('svg', { ...box, fill: 'none', stroke: 'red' }, element('path', { d: 'M0 0h4' })),
+      'it',
+    );
+    if (!read.ok) throw new Error(read.reason);
+    const [drawing] = kindOf('icon').fragments!(read.icon as never, undefined as never);
+    expect(drawing).toMatchObject({
+      tag: 'svg',
+      attributes: { stroke: 'currentColor', fill: 'none', 'aria-hidden': 'true' },
+      children: [{ tag: 'path', attributes: { 'vector-effect': 'non-scaling-stroke' } }],
+    });
+  });
+});
