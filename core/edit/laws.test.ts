@@ -172,7 +172,7 @@ describe('whatever somebody edits', () => {
         for (const { edit } of runEdits(demo, steps))
           seen.set(edit.name, (seen.get(edit.name) ?? 0) + 1);
       }),
-      { numRuns: 400, seed: 20261125 },
+      { numRuns: 700, seed: 20261125 },
     );
     // Nothing dangles on a sound site, so there is nothing to mend; `mend` has tests of its own.
     const rare = Object.keys(EDITS).filter((name) => (seen.get(name) ?? 0) < 2);
