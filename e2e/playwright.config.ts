@@ -48,7 +48,8 @@ export default defineConfig({
         '--no-first-run',
       ],
     },
-    trace: 'retain-on-failure',
+    // Recording costs as much as what is recorded: only where something is tried again, or looked into by hand.
+    trace: process.env['CI'] ? 'on-first-retry' : 'retain-on-failure',
   },
   webServer: {
     command: 'node scripts/start.mjs',
