@@ -1,8 +1,9 @@
 import { pointer, type Finding, type Json } from '../model';
 
-type JsonObject = Readonly<Record<string, Json>>;
+export type JsonObject = Readonly<Record<string, Json>>;
 
-const isObject = (value: Json | undefined): value is JsonObject & Json =>
+/** Whether a value is an object of JSON. */
+export const isObject = (value: Json | undefined): value is JsonObject & Json =>
   value !== null && typeof value === 'object' && !Array.isArray(value);
 
 const isToken = (value: JsonObject): boolean => '$value' in value || '$ref' in value;

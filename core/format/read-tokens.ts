@@ -1,6 +1,6 @@
 import { pointer, TOKEN_GROUPS, type Finding, type Json, type TokenGroup } from '../model';
 import { EXTENSION } from './write-tokens';
-import { extendedGroups } from './extended-groups';
+import { extendedGroups, isObject, type JsonObject } from './extended-groups';
 import { FORMAT_TYPES, STYLE_TYPES, type StyleType } from './format-types';
 import { aliasOf, ValuesIn, WrongValue } from './values-in';
 
@@ -31,16 +31,11 @@ export type ReadTokens =
     }
   | { readonly ok: false; readonly findings: readonly Finding[] };
 
-type JsonObject = Readonly<Record<string, Json>>;
-
 interface Found {
   readonly path: readonly string[];
   readonly token: JsonObject;
   readonly type: string | undefined;
 }
-
-const isObject = (value: Json | undefined): value is JsonObject & Json =>
-  value !== null && typeof value === 'object' && !Array.isArray(value);
 
 /**
  * Reads tokens in the Design Tokens Format Module (2025.10). Everything that is wrong is told, by JSON Pointer; then

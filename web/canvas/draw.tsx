@@ -9,6 +9,7 @@ import {
 } from 'react';
 import { isVoid } from '@sormet/core/model';
 import type { Content, Resolved, ResolvedElement, ResolvedGroup } from '@sormet/core/resolve';
+import { reactNames } from '../values/icon/react-names';
 import { onlyText } from './only-text';
 import type { Registry } from './registry';
 import { EMPTY, Places } from './places';
@@ -86,18 +87,6 @@ function drawContent(content: Content): ReactNode {
           isVoid(fragment.tag) ? undefined : drawContent(fragment.children),
         ),
   );
-}
-
-/** Attributes of a drawing as React names them: without hyphens, but for those of WAI-ARIA. */
-function reactNames(attributes: Readonly<Record<string, string>>): Record<string, string> {
-  const named: Record<string, string> = {};
-  for (const name in attributes)
-    named[name.startsWith('aria-') ? name : camelCase(name)] = attributes[name]!;
-  return named;
-}
-
-function camelCase(name: string): string {
-  return name.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase());
 }
 
 function keyOf(node: Resolved): string {

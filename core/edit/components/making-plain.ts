@@ -30,6 +30,7 @@ import { exact, Id } from '../args';
 import { change, type Change, type Refusal } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
 import { componentName } from '../names';
+import { withSourceAt } from './making';
 
 /**
  * Makes an instance plain elements: what its definition says of it stands here from then on, with the values that it has.
@@ -154,7 +155,7 @@ class Plain {
     for (const [path, source] of sourcesOf(node)) {
       if (path[0] === 'style' || path[0] === 'chosen') continue;
       const now = this.given(source);
-      if (now !== source) node = withSource(node, path, now);
+      if (now !== source) node = withSourceAt(node, path, now);
     }
     if (node.kind === 'repeat' && 'list' in node.query.from && node.query.from.list.is === 'value')
       this.fault ??= refuse(
@@ -336,14 +337,4 @@ function endedBy(source: Source, whenEmpty: NonNullable<Source['whenEmpty']>): S
 
 function inState(block: Block, state: string): Block {
   return Object.fromEntries(Object.entries(block).map(([key, each]) => [key + state, each]));
-}
-
-/** A node with another source at the end of a path into it. */
-function withSource(node: TreeNode, path: readonly string[], source: Source): TreeNode {
-  const put = (at: unknown, rest: readonly string[]): unknown => {
-    const [first, ...more] = rest;
-    if (first === undefined) return source;
-    return { ...(at as object), [first]: put((at as Record<string, unknown>)[first], more) };
-  };
-  return put(node, path) as TreeNode;
 }

@@ -157,12 +157,8 @@ function liftReads(
   return { nodes, properties, values };
 }
 
-/** A node with another source where one stands; not in a query, whose conditions stand in a list. */
-function withSourceAt(
-  node: Exclude<TreeNode, { kind: 'repeat' }>,
-  path: readonly string[],
-  source: Source,
-): TreeNode {
+/** A node with another source where one stands. */
+export function withSourceAt(node: TreeNode, path: readonly string[], source: Source): TreeNode {
   const copy = new WorkingCopy(Documents.none);
   copy.write('node', '', node);
   copy.write('node', pointer(...path), source);

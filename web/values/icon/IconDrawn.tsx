@@ -1,5 +1,6 @@
 import { createElement, type ReactNode } from 'react';
 import { kindOf, type Fragment, type IconValue } from '@sormet/core/model';
+import { reactNames } from './react-names';
 
 /** An icon as pages show it, in the size and colour of the words around. */
 export function IconDrawn({ icon, size = '1em' }: { icon: IconValue; size?: string }): ReactNode {
@@ -11,14 +12,6 @@ export function IconDrawn({ icon, size = '1em' }: { icon: IconValue; size?: stri
 
 function draw(fragment: Fragment, key: string | number): ReactNode {
   if (typeof fragment === 'string') return fragment;
-  const { attributes } = fragment;
-  const named = Object.fromEntries(
-    Object.entries(attributes).map(([name, value]) => [
-      name.startsWith('aria-')
-        ? name
-        : name.replace(/-([a-z])/g, (__, letter: string) => letter.toUpperCase()),
-      value,
-    ]),
-  );
-  return createElement(fragment.tag, { ...named, key }, ...fragment.children.map(draw));
+  const props = { ...reactNames(fragment.attributes), key };
+  return createElement(fragment.tag, props, ...fragment.children.map(draw));
 }

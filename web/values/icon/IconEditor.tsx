@@ -60,7 +60,9 @@ function Choosing({
   const [pasted, setPasted] = useState('');
   const [wrong, setWrong] = useState('');
   useEffect(() => {
-    void loadIconSet().then(setSet);
+    loadIconSet().then(setSet, (error: Error) =>
+      setWrong(`The icons that ship could not be loaded: ${error.message}. SVG can be pasted.`),
+    );
   }, []);
   const wanted = search.trim().toLowerCase().split(/\s+/).filter(Boolean);
   const found = [...(set ?? [])].filter(([name]) => wanted.every((word) => name.includes(word)));

@@ -25,5 +25,9 @@ export function loadIconSet(): Promise<IconSet> {
     }
     return icons;
   });
+  // What could not be loaded is asked for anew the next time.
+  loading.catch(() => {
+    loading = undefined;
+  });
   return loading;
 }
