@@ -2,20 +2,20 @@ import { chmodSync, mkdirSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
-import { PORT, SITES_PORT } from './addresses';
+import { PORT, PORTS, SITES_PORTS } from './addresses';
 
 /** An empty data folder: the one that `npm test` removes afterwards, else one in the folder for temporary files. */
 const dataFolder = (process.env['SORMET_E2E_DATA'] ??= mkdtempSync(join(tmpdir(), 'sormet-e2e-')));
 mkdirSync(dataFolder, { recursive: true });
 chmodSync(dataFolder, 0o755);
 
-/** The real interface in Debian's Chromium, on a server of its own with the demo in a database of its own. */
+/** The real interface in Debian's Chromium; each worker has a server of its own with the demo in a database of its own. */
 export default defineConfig({
   testDir: import.meta.dirname,
   outputDir: '../test-results',
   timeout: 120_000,
   expect: { timeout: 15_000 },
-  workers: 1,
+  workers: PORTS.length,
   // A machine shared with others may stand still for seconds; what fails twice is wrong.
   retries: process.env['CI'] ? 1 : 0,
   reporter: [['list']],
@@ -51,16 +51,16 @@ export default defineConfig({
     // Recording costs as much as what is recorded: only where something is tried again, or looked into by hand.
     trace: process.env['CI'] ? 'on-first-retry' : 'retain-on-failure',
   },
-  webServer: {
+  webServer: PORTS.map((port, worker) => ({
     command: 'node scripts/start.mjs',
     cwd: join(import.meta.dirname, '..'),
-    url: `http://127.0.0.1:${PORT}/api/health`,
+    url: `http://127.0.0.1:${port}/api/health`,
     timeout: 180_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
     env: {
-      SORMET_PORT: String(PORT),
-      SORMET_SITES_PORT: String(SITES_PORT),
-      SORMET_DATA: dataFolder,
+      SORMET_PORT: String(port),
+      SORMET_SITES_PORT: String(SITES_PORTS[worker]),
+      SORMET_DATA: join(dataFolder, String(worker)),
     },
-  },
+  })),
 });

@@ -442,7 +442,8 @@ test('how things line up, columns, pins and room on each side are chosen by pict
       page.getByRole('button', { name: `${property}, base: by a picture` }),
     ).toBeFocused();
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('dialog', { name: `${property} by a picture` })).toBeVisible();
+    const dialog = page.getByRole('dialog', { name: `${property} by a picture` });
+    await expect(dialog.locator(':focus')).toHaveCount(1);
   };
   await open('text-align');
   await expect(page.getByRole('radio', { name: 'at the start' })).toBeFocused();

@@ -72,9 +72,11 @@ try {
   results.push(part('Core and server', bin('jest'), [], { SORMET_TEST_DATABASE: database.url }));
   database.stop();
   database = undefined;
+  // Two files of the interface's tests at once, each on a server of its own.
+  const twoPorts = async () => [await freePort(), await freePort()].join(',');
   const interfaceEnv = {
-    SORMET_E2E_PORT: String(await freePort()),
-    SORMET_E2E_SITES_PORT: String(await freePort()),
+    SORMET_E2E_PORT: await twoPorts(),
+    SORMET_E2E_SITES_PORT: await twoPorts(),
     SORMET_E2E_DATA: join(folder, 'interface'),
     TMPDIR: folder,
   };

@@ -80,6 +80,15 @@ function processesOn(folder) {
     });
 }
 
+/** Kills a process, unless it ended by itself since it was seen. */
+function killIfThere(pid) {
+  try {
+    process.kill(pid, 'SIGKILL');
+  } catch (error) {
+    if (error.code !== 'ESRCH') throw error;
+  }
+}
+
 const pause = (ms) => new Promise((done) => setTimeout(done, ms));
 
 /** Makes a folder and those above it, one by one: told to make them all at once, Node tries for ever below /proc. */
@@ -160,7 +169,7 @@ class Cluster {
           `${making} is in the way and was not made by Sormet. Nothing in it was touched. Move it away.`,
         );
       // A start that was killed may have left what it ran at work there.
-      for (const pid of processesOn(making)) process.kill(pid, 'SIGKILL');
+      for (const pid of processesOn(making)) killIfThere(pid);
       rmSync(making, { recursive: true, force: true, maxRetries: 20, retryDelay: 100 });
     }
     say('Making the database …');

@@ -16,17 +16,16 @@ export function useBenchKeys(
 ): void {
   const dispatch = useAppDispatch();
   const { goLine, keys, keymap } = useApp((state) => state.bench);
-  const enabled = !goLine && !keys;
   // Read when a key is pressed: bound once, not with every state that typing makes.
-  const latest = useRef({ selected, actions, keymap });
-  latest.current = { selected, actions, keymap };
+  const latest = useRef({ selected, actions, keymap, covered: goLine || keys });
+  latest.current = { selected, actions, keymap, covered: goLine || keys };
 
   // Every key is heard here, and the keymap says which does what: the package splits lists of keys at commas.
   useHotkeys(
     '*',
     (event) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isUnderDialog()) return;
       const now = latest.current;
+      if (event.ctrlKey || event.metaKey || event.altKey || now.covered || isUnderDialog()) return;
       const does = doneBy(now.keymap, event.key);
       const run =
         does === 'go'
@@ -37,7 +36,7 @@ export function useBenchKeys(
       run();
     },
     // A radio of the interface takes no letters: after a click on a width the keys go on working.
-    { enabled, enableOnFormTags: ['radio'] },
+    { enableOnFormTags: ['radio'] },
     NEVER_AGAIN,
   );
   // The actions are others with each state, their keys never.
@@ -45,8 +44,8 @@ export function useBenchKeys(
   useHotkeys(
     listed,
     (event, { hotkey }) => {
-      if (isUnderDialog()) return;
       const now = latest.current;
+      if (now.covered || isUnderDialog()) return;
       const alone = !event.ctrlKey && !event.metaKey && !event.altKey;
       if (alone && (!now.selected || isWidget(event.target))) return;
       const action = now.actions.find((each) =>
@@ -56,21 +55,21 @@ export function useBenchKeys(
       event.preventDefault();
       action.run();
     },
-    { enabled },
+    {},
     NEVER_AGAIN,
   );
   useHotkeys(
     ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'Escape'],
     (event) => {
-      const { selected: at } = latest.current;
-      if (!at || event.altKey || isWidget(event.target)) return;
+      const { selected: at, covered } = latest.current;
+      if (!at || covered || event.altKey || isWidget(event.target)) return;
       // In the outline arrows go from row to row, and the selection with them.
       if (event.key !== 'Escape' && isIn(event.target, '[role="tree"]')) return;
       event.preventDefault();
       const node = neighbour(at.doc, at.id, event.key);
       if (node !== undefined) dispatch(benchActions.select({ doc: at.doc.id, nodes: [node] }));
     },
-    { enabled },
+    {},
     NEVER_AGAIN,
   );
 }
@@ -84,10 +83,10 @@ function isIn(target: EventTarget | null, selector: string): boolean {
   return target instanceof Element && target.closest(selector) !== null;
 }
 
-/** Whether a dialog lies over the bench; one that is on its way out does not. */
+/** Whether a dialog lies over the bench; one that is on its way out, or out with its frame still there, does not. */
 function isUnderDialog(): boolean {
-  return [...document.querySelectorAll<HTMLElement>('.ant-modal-wrap')].some(
-    (wrap) => wrap.style.display !== 'none' && !wrap.querySelector('[class*="-leave"]'),
+  return [...document.querySelectorAll<HTMLElement>('.ant-modal-wrap .ant-modal')].some(
+    (dialog) => dialog.checkVisibility() && !/-leave\b/.test(dialog.className),
   );
 }
 
