@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { BenchHand } from './bench';
+import { test } from './test';
 
 test.describe('at the bench', () => {
   test('outline, canvas and ledger select together; arrow keys walk the tree', async ({ page }) => {

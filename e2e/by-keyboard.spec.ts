@@ -1,6 +1,7 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { seriousFindings } from './axe';
 import { BenchHand, ownPage } from './bench';
+import { test } from './test';
 
 /** What has the focus: its role and name, as whoever hears the page is told. */
 function focused(page: Page): Promise<string> {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import fc from 'fast-check';
 import { PageCompiler, asWritten } from '@sormet/core/compile';
 import {
@@ -32,6 +32,7 @@ import {
 } from '@sormet/core/test';
 import { dataOf } from '@sormet/core/value';
 import { elementsOf } from './demo-pages';
+import { test } from './test';
 
 /**
  * The computed cascade against Chromium's own (CSS Cascading and Inheritance 5), on components that nobody drew:

@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { BenchHand, ownPage } from './bench';
+import { test } from './test';
 
 /** What lies on the clipboard from elsewhere, pasted as the browser tells of it. */
 async function pasteFromElsewhere(

@@ -1,8 +1,9 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import fc from 'fast-check';
 import { isOnEveryScreen, nearestHex, readColour } from '../core/colour';
 import { arithmetic } from '../core/style';
 import { expand } from '../core/style/expand';
+import { test } from './test';
 
 /** Pieces of which values are made, those that break things among them. */
 const PIECES = [

@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { BenchHand } from './bench';
+import { test } from './test';
 
 test('an inner property is lifted: the outer component hands it on, each instance sets its own', async ({
   page,

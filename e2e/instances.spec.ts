@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { BenchHand, ownPage } from './bench';
+import { test } from './test';
 
 /** What becomes of instances: made plain, exchanged, removed with their component; each said before, each one step. */
 

@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { PUBLISHED } from './addresses';
 import { BenchHand } from './bench';
+import { test } from './test';
 
 /** The main job of Sormet, all of it, as one person does it on the demo. */
 test('one section is made reusable, exposed, bound and published', async ({ page, request }) => {

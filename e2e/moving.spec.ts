@@ -1,5 +1,6 @@
-import { expect, test, type Locator } from '@playwright/test';
+import { expect, type Locator } from '@playwright/test';
 import { BenchHand, ownPage } from './bench';
+import { test } from './test';
 
 async function middle(target: Locator): Promise<{ x: number; y: number }> {
   await target.scrollIntoViewIfNeeded();

@@ -1,8 +1,9 @@
 import { readdirSync } from 'node:fs';
-import { expect, test, type BrowserContext, type Page } from '@playwright/test';
+import { expect, type BrowserContext, type Page } from '@playwright/test';
 import { PORT } from './addresses';
 import { BenchHand } from './bench';
 import { OwnServer } from './own-server';
+import { test } from './test';
 
 /** A window of its own on the same site. */
 async function anotherWindow(context: BrowserContext): Promise<BenchHand> {

@@ -1,5 +1,6 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { BenchHand, ownPage } from './bench';
+import { test } from './test';
 
 /** Rich text and icons: written with keys, stored as data; what is pasted brings no more than words and their shape. */
 

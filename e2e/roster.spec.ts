@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { BenchHand } from './bench';
+import { test } from './test';
 
 /** The roster: all instances of a component, a row each, filled as people fill tables. */
 

@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { BenchHand } from './bench';
 import { seriousFindings } from './axe';
+import { test } from './test';
 
 test('the main screens have nothing serious for axe-core (WCAG 2.2 AA)', async ({ browser }) => {
   test.setTimeout(240_000);

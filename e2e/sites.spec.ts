@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { BenchHand } from './bench';
 import { seriousFindings } from './axe';
+import { test } from './test';
 
 test('a site is made, set, removed by its name and brought back', async ({ page }) => {
   await page.goto('/');

@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { BenchHand, ownPage } from './bench';
+import { test } from './test';
 
 test('an empty box is seen as a labelled place, selected and filled on the canvas', async ({
   page,

@@ -2,9 +2,10 @@ import { execFileSync } from 'node:child_process';
 import { once } from 'node:events';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { Client } from 'pg';
 import { OwnServer } from './own-server';
+import { test } from './test';
 
 /** What `npm start` promises about folders, processes and what it says: tried without a browser. */
 const made: OwnServer[] = [];

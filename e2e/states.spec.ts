@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { seriousFindings } from './axe';
 import { BenchHand, ownPage } from './bench';
+import { test } from './test';
 
 test('saved, waiting, away and who else is here are told apart by words and mark', async ({
   page,

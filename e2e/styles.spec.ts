@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { BenchHand, ownPage } from './bench';
+import { test } from './test';
 
 /** Styles as a designer sets them: tokens and themes, rules and whom they reach, states, shared styles, the specimen. */
 

@@ -1,5 +1,5 @@
 import { asWritten } from '@sormet/core/compile';
-import { expect, test, type APIRequestContext } from '@playwright/test';
+import { expect, type APIRequestContext } from '@playwright/test';
 import { HtmlValidate } from 'html-validate';
 import { parse, serialize, type DefaultTreeAdapterTypes } from 'parse5';
 import { type Documents } from '@sormet/core/model';
@@ -9,6 +9,7 @@ import { dataOf } from '@sormet/core/value';
 import { PREVIEW } from './addresses';
 import { seriousFindings } from './axe';
 import { demoAddresses, documentsOf, elementsOf } from './demo-pages';
+import { test } from './test';
 
 /** A page's HTML from the preview, asked for by its host: not every resolver knows names below localhost. */
 async function previewHtml(request: APIRequestContext, path: string): Promise<string> {

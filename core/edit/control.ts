@@ -282,6 +282,8 @@ export function controlsOf(documents: Documents, doc: TreeDoc, only?: NodeId): C
   };
   const visit = (id: NodeId) => {
     const node = tree[id]!;
+    // The look of the whole first: its theme, its style (common practice, no published source).
+    if (id === root && (node.kind === 'element' || node.kind === 'instance')) addLook(id, node);
     if (node.kind === 'element') {
       if (id !== root) add(id, { of: 'shown' }, 'shown', id);
       const texts = children.of(id).filter((child) => tree[child]!.kind === 'text');
@@ -303,7 +305,7 @@ export function controlsOf(documents: Documents, doc: TreeDoc, only?: NodeId): C
         for (const [property, { label }] of inOrder(component.properties))
           add(id, { of: 'value', property }, label.toLowerCase(), id);
     }
-    if (node.kind === 'element' || node.kind === 'instance') addLook(id, node);
+    if (id !== root && (node.kind === 'element' || node.kind === 'instance')) addLook(id, node);
     for (const child of children.all(id)) visit(child);
   };
   if (only === undefined) visit(root);

@@ -444,7 +444,7 @@ describe('exposing', () => {
   test('is taken back with its group, and shows the same', () => {
     let back = exposed;
     for (const n of [0, 1, 2])
-      back = after(back, { name: 'unexpose', args: { component: 'intro', property: `p${n}` } });
+      back = after(back, { name: 'unexpose', args: { component: 'intro', properties: [`p${n}`] } });
     expect(Object.keys((back.get('intro') as ComponentDoc).groups)).toEqual(['glink']);
     expect(html(back, 'home')).toBe(html(documents, 'home'));
   });

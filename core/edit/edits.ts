@@ -5,7 +5,6 @@ import { guardedChanges, isRefusal, type Change, type Refusal } from './changes'
 import { makeDefault, setDefault } from './components/defaults';
 import { makePlain } from './components/making-plain';
 import { exchangeInstances } from './components/exchanging';
-import { setValues } from './components/setting-values';
 import { addProperty } from './components/adding-properties';
 import { expose, labelProperty, unexpose } from './components/exposing';
 import { addComponent, makeComponent } from './components/making';
@@ -29,7 +28,7 @@ import { exchangeStyle, wear } from './style/wearing';
 import { nameNode } from './tree/naming';
 import { paste } from './tree/pasting';
 import { move, place, remove } from './tree/placing';
-import { setControl } from './tree/setting';
+import { setControl, setControls } from './tree/setting';
 import { setTag } from './tree/tags';
 import { unwrap, wrap } from './tree/wrapping';
 import { mend } from './upkeep/mend';
@@ -45,6 +44,7 @@ export const EDITS = {
   remove,
   nameNode,
   setControl,
+  setControls,
   setTag,
   wrap,
   unwrap,
@@ -88,7 +88,6 @@ export const EDITS = {
   addSlot,
   setSlot,
   setDefault,
-  setValues,
   makeDefault,
   // Pages, content, files.
   addPage,

@@ -3,6 +3,7 @@ export { clashesOf, type Choice, type Choices, type Clash } from './clip/clashes
 export { fitClip, type Fitted } from './clip/fit';
 export * from './changes';
 export * from './control';
+export { commonControls, type CommonControl } from './common-controls';
 export * from './define';
 export * from './edits';
 export * from './names';
@@ -16,8 +17,9 @@ export { movesTo, stepMoves, type Move, type Step } from './tree/moves';
 export { placeInto } from './tree/places';
 export { tagsFor } from './tree/tags';
 export { matchingOf, type Matching } from './components/exchanging';
+export { ProposedPlaces } from './components/proposed-places';
 export { rosterOf, type RosterRow } from './components/roster';
-export { MOST_VALUES } from './components/setting-values';
+export { MOST_CONTROLS } from './tree/setting';
 export { whatBecomes, type Becomes, type Becoming } from './components/what-becomes';
 export { fitsOfType, type Fit } from './repeats/what-fits';
 export { pagesBelow } from './pages/pages';

@@ -103,8 +103,8 @@ describe.each(NAMES)('everything that is named “%s”', (name) => {
     const edits: NamedEdit[] = [
       { name: 'remove', args: { doc: `${name}-p`, nodes: [name] } },
       { name: 'nameNode', args: { doc: name, node: name, name: 'New' } },
-      { name: 'unexpose', args: { component: name, property: name } },
-      { name: 'unexpose', args: { component: name, property: `${name}x` } },
+      { name: 'unexpose', args: { component: name, properties: [name] } },
+      { name: 'unexpose', args: { component: name, properties: [`${name}x`] } },
       { name: 'setField', args: { entry: one.id, field: name, value: null } },
       {
         name: 'setDefault',

@@ -131,7 +131,10 @@ describe('a tag that is exposed', () => {
   });
 
   test('taken back is the element’s own again', () => {
-    const back = after(exposed, { name: 'unexpose', args: { component: 'panel', property: 'it' } });
+    const back = after(exposed, {
+      name: 'unexpose',
+      args: { component: 'panel', properties: ['it'] },
+    });
     expect(docOf(back, 'component', 'panel')!.nodes).toEqual(panel.nodes);
   });
 });
@@ -184,7 +187,10 @@ describe('a declaration that is exposed', () => {
     const { root } = build(new Linker().link(there, 'home'), dataOf(there), undefined);
     const rules = rulesOf(elementsOf(root)[1]!, there, there.tags);
     expect(cascade(rules, property, 'base', there.site)[0]!.declared.css).toBe('var(--it)');
-    const back = after(exposed, { name: 'unexpose', args: { component: 'panel', property: 'it' } });
+    const back = after(exposed, {
+      name: 'unexpose',
+      args: { component: 'panel', properties: ['it'] },
+    });
     expect(docOf(back, 'component', 'panel')!.nodes).toEqual(panel.nodes);
   });
 
@@ -236,7 +242,7 @@ test('every control of the demo’s definitions can be exposed, shows the same, 
     const exposed = after(documents, { name: 'expose', args: { component: doc.id, controls } });
     let back = exposed;
     for (const { property } of controls)
-      back = after(back, { name: 'unexpose', args: { component: doc.id, property } });
+      back = after(back, { name: 'unexpose', args: { component: doc.id, properties: [property] } });
     const looks = ({ nodes }: ComponentDoc) =>
       Object.values(nodes).map((node) =>
         node.kind === 'element' || node.kind === 'instance'

@@ -208,7 +208,7 @@ describe('a property that a rule reads', () => {
     ),
   });
   const documents = documentsOf(badge, sign);
-  const taken: NamedEdit = { name: 'unexpose', args: { component: 'sign', property: 'said' } };
+  const taken: NamedEdit = { name: 'unexpose', args: { component: 'sign', properties: ['said'] } };
 
   test('is taken back from there too', () => {
     const done = doEdit(documents, taken);

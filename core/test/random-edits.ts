@@ -689,7 +689,16 @@ class Chooser {
           order: 'b00',
           group: { id: id(), label: row.elementName, order: 'b00' },
         };
-        return { name, args: { component: component.id, controls: [exposed] } };
+        // Two of a kind may be one property.
+        const alike = controlsOf(documents, component).find(
+          ({ node, type, source }) =>
+            node !== row.node && type.kind === row.type.kind && source?.is !== 'property',
+        );
+        const controls =
+          alike && choices.below(3) === 0
+            ? [exposed, { ...exposed, node: alike.node, control: alike.control }]
+            : [exposed];
+        return { name, args: { component: component.id, controls } };
       }
       case 'makePlain': {
         const node = this.nodes.find((each) => doc.nodes[each]!.kind === 'instance');
@@ -707,19 +716,15 @@ class Chooser {
         if (node === undefined || !to) return undefined;
         return { name, args: { instances: [{ doc: doc.id, node }], component: to.id } };
       }
-      case 'setValues': {
-        const set = this.nodes.flatMap((node) => {
-          const stored = doc.nodes[node]!;
-          const of =
-            stored.kind === 'instance'
-              ? docOf(documents, 'component', stored.component)
-              : undefined;
-          const property = choices.of(Object.keys(of?.properties ?? {}).sort());
-          if (property === undefined) return [];
-          const { type } = of!.properties[property]!;
-          const source = choices.below(3) === 0 ? null : this.literal(type);
-          return [{ doc: doc.id, node, property, source }];
-        });
+      case 'setControls': {
+        const all = this.choices.below(2) === 0 ? this.nodes : this.several();
+        const rows = all.flatMap((node) => choices.of(controlsOf(documents, doc, node)) ?? []);
+        const set = rows.map(({ node, control, type }) => ({
+          doc: doc.id,
+          node,
+          control,
+          source: control.of !== 'text' && choices.below(3) === 0 ? null : this.source(type),
+        }));
         return set.length === 0 ? undefined : { name, args: { set } };
       }
       case 'addProperty': {
@@ -750,7 +755,10 @@ class Chooser {
                 args: {
                   component: component.id,
                   group,
-                  set: choices.of([{ label: `Group ${step}` }, { order }])!,
+                  set: choices.of([
+                    { label: `Group ${step}` },
+                    { before: choices.of([null, ...Object.keys(component.groups).sort()])! },
+                  ])!,
                 },
               };
         const property = choices.of(Object.keys(component.properties).sort());
@@ -761,7 +769,7 @@ class Chooser {
             { id: group ?? id(), label: `Group ${step}`, order },
             { id: id(), label: `New ${step}`, order },
           ])!,
-          order,
+          before: choices.of([null, ...Object.keys(component.properties).sort()])!,
         };
         const set = choices.of([
           { help: this.words() },
@@ -802,9 +810,11 @@ class Chooser {
       case 'labelProperty':
       case 'setDefault': {
         const component = this.component();
-        const property = component && choices.of(Object.keys(component.properties).sort());
+        const all = Object.keys(component?.properties ?? {}).sort();
+        const property = choices.of(all);
         if (!component || property === undefined) return undefined;
-        if (name === 'unexpose') return { name, args: { component: component.id, property } };
+        const properties = [...new Set([property, choices.of(all)!])];
+        if (name === 'unexpose') return { name, args: { component: component.id, properties } };
         if (name === 'labelProperty')
           return { name, args: { component: component.id, property, label: `Label ${step}` } };
         const value = this.literal(component.properties[property]!.type);

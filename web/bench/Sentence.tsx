@@ -9,7 +9,7 @@ import { benchActions } from '../store/bench-slice';
 import { litRule } from './ledger/style/lit-rule';
 import { useRuleWords } from './ledger/style/rule-words';
 import type { Selected } from './use-selected';
-import { componentWords, count, documentWords, reachWords } from './words';
+import { componentWords, count, documentWords, namesOf, reachWords } from './words';
 import './Sentence.css';
 
 type Edge = 'definition' | 'instance' | 'plain' | 'bound' | 'none';
@@ -70,7 +70,8 @@ export function Sentence({
   const rule = tab === 'style' ? litRule(selected, lit) : undefined;
   const ruleDoc = rule?.origin.is === 'node' ? rule.origin.doc : undefined;
   const definition = docOf(documents, 'component', ruleDoc ?? doc.id);
-  const name = describe(documents, doc.id, id);
+  const isSeveral = selected.count > 1;
+  const name = isSeveral ? namesOf(documents, doc, selected.all) : describe(documents, doc.id, id);
   const verb = tab === 'style' ? 'styling' : 'setting values of';
   let edge: Edge;
   let body: ReactNode;
@@ -94,7 +95,7 @@ export function Sentence({
     );
   } else if (definition) {
     edge = 'definition';
-    const whole = selected.isRoot || (ruleDoc !== undefined && ruleDoc !== doc.id);
+    const whole = (selected.isRoot && !isSeveral) || (ruleDoc !== undefined && ruleDoc !== doc.id);
     const what = whole ? `all of ${componentWords(documents, definition.id)}` : name;
     body = (
       <>
@@ -117,7 +118,8 @@ export function Sentence({
     const pages = doc.kind === 'page' ? reach.publishedAt(doc.id) : 0;
     body = (
       <>
-        You are {verb} <b>{name}</b>, a {node.kind === 'repeat' ? 'repeat' : 'plain element'} on{' '}
+        You are {verb} <b>{name}</b>
+        {isSeveral ? '' : node.kind === 'repeat' ? ', a repeat' : ', a plain element'} on{' '}
         {documentWords(documents, doc.id)}
         {pages === 1 ? ': this page only.' : `: ${count(pages, 'published page')}.`}
       </>

@@ -1,6 +1,9 @@
-import { docOf, treeDocOf, type Documents, type Slot } from '@sormet/core/model';
-import { shortName } from '@sormet/core/edit';
+import { docOf, own, treeDocOf, type Documents, type Slot, type TreeDoc } from '@sormet/core/model';
+import { nodeName, shortName } from '@sormet/core/edit';
 import type { Answer } from '@sormet/core/reach';
+
+/** How many names are said before the rest is counted. */
+const MOST_NAMES = 4;
 
 /** A count with its word: `1 instance`, `3 instances`. */
 export function count(n: number, one: string, many = one + 's'): string {
@@ -37,6 +40,19 @@ export function documentWords(documents: Documents, id: string): string {
 export function componentWords(documents: Documents, id: string): string {
   const component = docOf(documents, 'component', id);
   return component ? shortName(component.name) : 'a component that is gone';
+}
+
+/** What several are called together, those of a name counted: `3 × Mender, Heading`. */
+export function namesOf(documents: Documents, doc: TreeDoc, nodes: readonly string[]): string {
+  const counts = new Map<string, number>();
+  for (const id of nodes) {
+    const node = own(doc.nodes, id);
+    const name = node && nodeName(documents, node, doc);
+    if (name !== undefined) counts.set(name, (counts.get(name) ?? 0) + 1);
+  }
+  const words = [...counts].map(([name, n]) => (n === 1 ? name : `${n} × ${name}`));
+  const more = words.length - MOST_NAMES;
+  return words.slice(0, MOST_NAMES).join(', ') + (more > 0 ? ` and ${more} more` : '');
 }
 
 /** What a slot lets in, in a few words. */

@@ -136,13 +136,23 @@ describe('the instances of a component', () => {
 
   test('are set together as one step, the last said of each', () => {
     const set = after(start, {
-      name: 'setValues',
+      name: 'setControls',
       args: {
         set: [
-          { doc: 'home', node: 'a', property: 'title', source: text('x') },
-          { doc: 'about', node: 'd', property: 'title', source: text('y') },
-          { doc: 'home', node: 'a', property: 'title', source: null },
-          { doc: 'home', node: 'b', property: 'title', source: null },
+          {
+            doc: 'home',
+            node: 'a',
+            control: { of: 'value', property: 'title' },
+            source: text('x'),
+          },
+          {
+            doc: 'about',
+            node: 'd',
+            control: { of: 'value', property: 'title' },
+            source: text('y'),
+          },
+          { doc: 'home', node: 'a', control: { of: 'value', property: 'title' }, source: null },
+          { doc: 'home', node: 'b', control: { of: 'value', property: 'title' }, source: null },
         ],
       },
     });

@@ -2,21 +2,35 @@ import { Type } from '@sinclair/typebox';
 import {
   definitionSources,
   docOf,
+  type Documents,
   OrderKey,
   own,
   pointer,
   type Property,
+  sameJson,
   Source,
+  type TypeSpec,
   withSources,
 } from '../../model';
 import { sourceAt } from '../../resolve';
 import { exact, Id, Label } from '../args';
-import { applyChanges, change, type Change, changeTo, joinChanges } from '../changes';
+import {
+  applyChanges,
+  change,
+  type Change,
+  changeTo,
+  isRefusal,
+  joinChanges,
+  type Refusal,
+} from '../changes';
 import { ControlArg, controlAt, controlType, defaultOf, giveControl, propertyOf } from '../control';
 import { defineEdit, refuse } from '../define';
 import { componentName } from '../names';
 
-/** Makes controls properties of the definition: what they held becomes the default. */
+/**
+ * Makes controls properties of the definition: what they held becomes the default. Several that are given the same
+ * property have it in common, with the label and the default of the first.
+ */
 export const expose = defineEdit({
   args: Type.Object(
     {
@@ -48,11 +62,16 @@ export const expose = defineEdit({
     let changes: Change[] = [];
     let state = documents;
     const groups = new Set(Object.keys(doc.groups));
+    const here = new Map<string, TypeSpec>();
     for (const { node, control, property, label, key, order, group } of controls) {
       const stored = own(doc.nodes, node);
       const type = stored && controlType(documents, stored, control);
       if (!stored || !type) return refuse('A control that should be exposed is gone.', component);
       if (own(doc.properties, property)) return refuse('The ids given are taken.', component);
+      const shared = here.get(property);
+      if (shared && !sameJson(shared, type))
+        return refuse(`${label} is of another type.`, component, pointer('nodes', node));
+      here.set(property, type);
       const source = sourceAt(stored, control);
       if (source && source.is !== 'value')
         return refuse(
@@ -81,7 +100,7 @@ export const expose = defineEdit({
       const given = giveControl(state, component, node, control, { is: 'property', property });
       state = applyChanges(state, given);
       changes = joinChanges(changes, [
-        change(component, pointer('properties', property), undefined, made),
+        ...(shared ? [] : [change(component, pointer('properties', property), undefined, made)]),
         ...given,
       ]);
     }
@@ -92,44 +111,60 @@ export const expose = defineEdit({
 });
 
 /**
- * Takes a property back: its controls hold the default themselves again. What instances have set stays
- * stored, so undoing brings everything back.
+ * Takes properties back: their controls hold the default themselves again. What instances have set stays stored, so
+ * undoing brings everything back.
  */
 export const unexpose = defineEdit({
-  args: Type.Object({ component: Id, property: Id }, exact),
-  run(documents, { component, property }) {
-    const doc = docOf(documents, 'component', component);
-    const made = doc && own(doc.properties, property);
-    if (!doc || !made) return refuse('The property is gone.', component);
-    const changes: Change[] = [];
-    const byDefault = (source: Source) =>
-      source.is === 'property' && source.property === property ? made.default : source;
-    for (const [path, source] of definitionSources(doc)) {
-      const now = withSources(source, byDefault);
-      if (now === source) continue;
-      const control = controlAt(path);
-      const node = path[1]!;
-      changes.push(
-        ...(control
-          ? giveControl(documents, component, node, control, now)
-          : changeTo(documents, component, path, now)),
-      );
+  args: Type.Object(
+    { component: Id, properties: Type.Array(Id, { minItems: 1, maxItems: 500 }) },
+    exact,
+  ),
+  run(documents, { component, properties }) {
+    let changes: Change[] = [];
+    let state = documents;
+    for (const property of new Set(properties)) {
+      const taken = takingBack(state, component, property);
+      if (isRefusal(taken)) return taken;
+      state = applyChanges(state, taken);
+      changes = joinChanges(changes, taken);
     }
-    changes.push(change(component, pointer('properties', property), made, undefined));
-    const { group } = made;
-    const alone =
-      group !== null &&
-      Object.entries(doc.properties).every(
-        ([id, other]) => id === property || other.group !== group,
-      );
-    if (alone) changes.push(...changeTo(documents, component, ['groups', group], undefined));
     return changes;
   },
-  says: (documents, { component, property }) => {
-    const label = propertyOf(documents, component, property)?.label ?? 'a property';
-    return `took back the property ${label} of ${componentName(documents, component)}`;
+  says: (documents, { component, properties }) => {
+    const of = componentName(documents, component);
+    const [first] = properties;
+    return properties.length === 1
+      ? `took back the property ${propertyOf(documents, component, first!)?.label ?? 'that is gone'} of ${of}`
+      : `took back ${properties.length} properties of ${of}`;
   },
 });
+
+function takingBack(documents: Documents, component: string, property: string): Change[] | Refusal {
+  const doc = docOf(documents, 'component', component);
+  const made = doc && own(doc.properties, property);
+  if (!doc || !made) return refuse('The property is gone.', component);
+  const changes: Change[] = [];
+  const byDefault = (source: Source) =>
+    source.is === 'property' && source.property === property ? made.default : source;
+  for (const [path, source] of definitionSources(doc)) {
+    const now = withSources(source, byDefault);
+    if (now === source) continue;
+    const control = controlAt(path);
+    const node = path[1]!;
+    changes.push(
+      ...(control
+        ? giveControl(documents, component, node, control, now)
+        : changeTo(documents, component, path, now)),
+    );
+  }
+  changes.push(change(component, pointer('properties', property), made, undefined));
+  const { group } = made;
+  const alone =
+    group !== null &&
+    Object.entries(doc.properties).every(([id, other]) => id === property || other.group !== group);
+  if (alone) changes.push(...changeTo(documents, component, ['groups', group], undefined));
+  return changes;
+}
 
 export const labelProperty = defineEdit({
   args: Type.Object({ component: Id, property: Id, label: Label }, exact),

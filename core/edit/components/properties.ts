@@ -6,12 +6,16 @@ import { propertyOf } from '../control';
 import { defineEdit, gone, refuse } from '../define';
 import { componentName } from '../names';
 import { keyTaken, PropertyKey } from './adding-properties';
+import { ordersPutting } from './ordering';
 
-/** In which group a property stands (one that may be new), and where among all. */
+/** Before which other a thing is put; `null` for last. */
+const BEFORE = Type.Union([Id, Type.Null()]);
+
+/** In which group a property stands (one that may be new), and before which other of that group. */
 const PLACE = Type.Object(
   {
     group: Type.Union([Type.Object({ id: Id, label: Label, order: OrderKey }, exact), Type.Null()]),
-    order: OrderKey,
+    before: BEFORE,
   },
   exact,
 );
@@ -57,16 +61,18 @@ export const setProperty = defineEdit({
         );
       return changeTo(documents, component, [...at, 'type'], set.type);
     }
-    const { group, order } = set.place;
+    const { group, before } = set.place;
     const changes: Change[] = [];
     if (group && !own(doc.groups, group.id)) {
       const { id, ...rest } = group;
       changes.push(...changeTo(documents, component, ['groups', id], rest));
     }
-    changes.push(
-      ...changeTo(documents, component, [...at, 'group'], group?.id ?? null),
-      ...changeTo(documents, component, [...at, 'order'], order),
+    const within = Object.entries(doc.properties).filter(
+      ([id, each]) => id !== property && each.group === (group?.id ?? null),
     );
+    changes.push(...changeTo(documents, component, [...at, 'group'], group?.id ?? null));
+    for (const [id, order] of Object.entries(ordersPutting(property, before, within)))
+      changes.push(...changeTo(documents, component, ['properties', id, 'order'], order));
     const left = made.group;
     const isEmpty =
       left !== null &&
@@ -96,7 +102,7 @@ export const setGroup = defineEdit({
       group: Id,
       set: Type.Union([
         Type.Object({ label: Label }, exact),
-        Type.Object({ order: OrderKey }, exact),
+        Type.Object({ before: BEFORE }, exact),
       ]),
     },
     exact,
@@ -104,8 +110,12 @@ export const setGroup = defineEdit({
   run(documents, { component, group, set }) {
     const doc = docOf(documents, 'component', component);
     if (!doc || !own(doc.groups, group)) return gone('The group', component);
-    const [member, value] = Object.entries(set)[0]!;
-    return changeTo(documents, component, ['groups', group, member], value);
+    if ('label' in set)
+      return changeTo(documents, component, ['groups', group, 'label'], set.label);
+    const others = Object.entries(doc.groups).filter(([id]) => id !== group);
+    return Object.entries(ordersPutting(group, set.before, others)).flatMap(([id, order]) =>
+      changeTo(documents, component, ['groups', id, 'order'], order),
+    );
   },
   says: (documents, { component, set }) =>
     `${'label' in set ? 'named' : 'moved'} a group of ${componentName(documents, component)}`,

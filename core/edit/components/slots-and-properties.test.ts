@@ -1,4 +1,4 @@
-import { docOf, placeAt, rootOf, text, type ComponentDoc } from '../../model';
+import { docOf, inOrder, placeAt, rootOf, text, type ComponentDoc } from '../../model';
 import { component, documentsOf, page } from '../../test';
 import { doEdit, type NamedEdit } from '../edits';
 import { applyChanges, inverse, isRefusal } from '../changes';
@@ -98,20 +98,23 @@ describe('a property', () => {
   });
 
   test('moves into a group that is there or new; a group that nothing stands in goes', () => {
-    const place = { group: { id: 'second', label: 'Second', order: 'a1' }, order: 'a5' };
+    const place = { group: { id: 'second', label: 'Second', order: 'a1' }, before: null };
     const moved = set('words', { place });
-    expect(moved).toMatchObject({ properties: { words: { group: 'second', order: 'a5' } } });
+    expect(moved).toMatchObject({ properties: { words: { group: 'second' } } });
     expect(typeof moved === 'string' ? moved : moved.groups).toEqual({
       second: { label: 'Second', order: 'a1' },
     });
-    const out = set('words', { place: { group: null, order: 'a0' } });
+    const out = set('words', { place: { group: null, before: null } });
     expect(typeof out === 'string' ? out : out.groups).toEqual({});
     const joined = set('more', {
-      place: { group: { id: 'first', label: 'ignored', order: 'z9' }, order: 'a9' },
+      place: { group: { id: 'first', label: 'ignored', order: 'z9' }, before: 'words' },
     });
     expect(typeof joined === 'string' ? joined : joined.groups).toEqual({
       first: { label: 'First', order: 'a0' },
     });
+    expect(
+      typeof joined === 'string' ? joined : inOrder(joined.properties).map(([id]) => id),
+    ).toEqual(['more', 'words']);
   });
 
   test('that is gone cannot be set', () => {

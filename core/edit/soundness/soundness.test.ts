@@ -322,7 +322,7 @@ describe('taking back', () => {
     const documents = documentsOf(lists, contentType('shed', { name: 'text' }));
     const { documents: after } = done(documents, {
       name: 'unexpose',
-      args: { component: 'lists', property: 'which' },
+      args: { component: 'lists', properties: ['which'] },
     });
     expect(JSON.stringify(after.get('lists'))).not.toContain('"property"');
     expect(JSON.stringify(after.get('lists')).match(/Millgate/g)).toHaveLength(3);

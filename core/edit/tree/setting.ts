@@ -2,24 +2,32 @@ import { Type } from '@sinclair/typebox';
 import { type Documents, nodeIn, Source, type TreeNode } from '../../model';
 import { keyParts } from '../../style';
 import { exact, Id } from '../args';
+import { applyChanges, type Change, isRefusal, joinChanges, type Refusal } from '../changes';
 import { attributeWord, ControlArg, controlType, giveControl, propertyOf } from '../control';
 import { defineEdit, gone, refuse } from '../define';
 import { named } from '../names';
 
+/** The most controls that are set in one step. */
+export const MOST_CONTROLS = 5000;
+
+const OneControl = {
+  doc: Id,
+  node: Id,
+  control: ControlArg,
+  source: Type.Union([Source, Type.Null()]),
+};
+
+interface Given {
+  readonly doc: string;
+  readonly node: string;
+  readonly control: ControlArg;
+  readonly source: Source | null;
+}
+
 /** Gives a control a source of its own: a value, a field, a property; `null` takes it away. */
 export const setControl = defineEdit({
-  args: Type.Object(
-    { doc: Id, node: Id, control: ControlArg, source: Type.Union([Source, Type.Null()]) },
-    exact,
-  ),
-  run(documents, { doc, node, control, source }) {
-    const stored = nodeIn(documents, doc, node);
-    if (!stored) return gone('What should be set', doc);
-    const type = controlType(documents, stored, control);
-    if (!type && source !== null) return gone('The property', doc);
-    if (control.of === 'text' && source === null) return refuse('A text always has a value.', doc);
-    return giveControl(documents, doc, node, control, source);
-  },
+  args: Type.Object(OneControl, exact),
+  run: giving,
   says(documents, { doc, node, control, source }) {
     const stored = nodeIn(documents, doc, node);
     const of = named(documents, doc, node);
@@ -28,6 +36,58 @@ export const setControl = defineEdit({
     return source.is === 'field' ? `bound ${what} of ${of}` : `set ${what} of ${of}`;
   },
 });
+
+/** Gives many controls their sources as one step, each its own; what is set twice is what was said last. */
+export const setControls = defineEdit({
+  args: Type.Object(
+    { set: Type.Array(Type.Object(OneControl, exact), { minItems: 1, maxItems: MOST_CONTROLS }) },
+    exact,
+  ),
+  run(documents, { set }) {
+    const last = new Map(
+      set.map((given) => [`${given.doc} ${given.node} ${JSON.stringify(given.control)}`, given]),
+    );
+    const touched = new Set<string>();
+    let changes: Change[] = [];
+    for (const given of last.values()) {
+      const node = `${given.doc} ${given.node}`;
+      // What is chosen for a node is one member of it: the second is given on top of the first.
+      const isOnTop = given.control.of === 'chosen' && touched.has(node);
+      const made = giving(isOnTop ? applyChanges(documents, changes) : documents, given);
+      if (isRefusal(made)) return made;
+      changes = isOnTop ? joinChanges(changes, made) : [...changes, ...made];
+      touched.add(node);
+    }
+    return changes;
+  },
+  says(documents, { set }) {
+    const [first] = set;
+    if (set.length === 1) return setControl.says(documents, first!, () => undefined);
+    const words = new Set(
+      set.map(({ doc, node, control }) => {
+        const stored = nodeIn(documents, doc, node);
+        return stored ? controlWord(documents, stored, control) : 'a value';
+      }),
+    );
+    const did = set.every(({ source }) => source === null)
+      ? 'took back'
+      : set.every(({ source }) => source?.is === 'field')
+        ? 'bound'
+        : 'set';
+    return words.size === 1
+      ? `${did} ${[...words][0]} in ${set.length} places`
+      : `${did} ${set.length} values`;
+  },
+});
+
+function giving(documents: Documents, { doc, node, control, source }: Given): Change[] | Refusal {
+  const stored = nodeIn(documents, doc, node);
+  if (!stored) return gone('What should be set', doc);
+  const type = controlType(documents, stored, control);
+  if (!type && source !== null) return gone('The property', doc);
+  if (control.of === 'text' && source === null) return refuse('A text always has a value.', doc);
+  return giveControl(documents, doc, node, control, source);
+}
 
 function controlWord(documents: Documents, node: TreeNode, control: ControlArg): string {
   if (control.of === 'attribute') return attributeWord(control.name);

@@ -1,4 +1,4 @@
-import { controlsOf } from '@sormet/core/edit';
+import { controlsOf, topmost } from '@sormet/core/edit';
 import { widthsOf } from '@sormet/core/style';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
@@ -55,11 +55,13 @@ export function useBenchActions(
       );
       return;
     }
-    const rows = controlsOf(documents, component, selected!.id).filter(
-      // How something looks is exposed by choosing it, not all at once.
-      ({ source, control: { of } }) =>
-        source?.is !== 'property' && of !== 'declaration' && of !== 'chosen',
-    );
+    const rows = topmost(component.nodes, selected!.all)
+      .flatMap((id) => controlsOf(documents, component, id))
+      .filter(
+        // How something looks is exposed by choosing it, not all at once.
+        ({ source, control: { of } }) =>
+          source?.is !== 'property' && of !== 'declaration' && of !== 'chosen',
+      );
     if (rows.length === 0) dispatch(benchActions.notice('Everything on this is exposed already.'));
     else exposing.expose(component, rows.map(exposureOf));
   };

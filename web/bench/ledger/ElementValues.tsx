@@ -214,7 +214,7 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
                   onClick={() =>
                     sync.edit({
                       name: 'unexpose',
-                      args: { component: component.id, property: source.property },
+                      args: { component: component.id, properties: [source.property] },
                     })
                   }
                 >

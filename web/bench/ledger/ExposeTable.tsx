@@ -143,7 +143,7 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
                           onClick={() =>
                             sync.edit({
                               name: 'unexpose',
-                              args: { component: component.id, property: id! },
+                              args: { component: component.id, properties: [id!] },
                             })
                           }
                         >

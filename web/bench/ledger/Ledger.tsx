@@ -11,6 +11,7 @@ import { InstanceValues } from './InstanceValues';
 import { LEDGER_PANEL } from './LedgerTabs';
 import { PageValues } from './PageValues';
 import { RepeatValues } from './repeat/RepeatValues';
+import { SeveralValues } from './SeveralValues';
 import { FilledSlot, SlotValues } from './SlotValues';
 import { StyleLedger } from './style/StyleLedger';
 import './Ledger.css';
@@ -81,6 +82,7 @@ function Body({ selected, tab }: { selected: Selected; tab: 'values' | 'style' }
   const definition = docOf(documents, 'component', doc.id);
   if (tab === 'style')
     return <StyleLedger key={selected.doc.id + selected.id} selected={selected} />;
+  if (selected.count > 1) return <SeveralValues key={selected.all.join()} selected={selected} />;
   if (node.kind === 'instance' && slot !== undefined)
     return <FilledSlot key={id + slot} selected={selected} slot={slot} />;
   if (node.kind === 'slot' && definition)

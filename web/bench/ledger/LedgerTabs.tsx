@@ -37,7 +37,7 @@ export function LedgerTabs({ selected }: { selected: Selected | undefined }): Re
   };
   return (
     <>
-      <span className="ledger-summary">{selected ? summaryOf(selected) : ''}</span>
+      <span className="ledger-summary">{selected?.count === 1 ? summaryOf(selected) : ''}</span>
       <div className="ledger-tabs" role="tablist" aria-label="Ledger" onKeyDown={onKeyDown}>
         {TABS.map(({ key, label }) => (
           <button

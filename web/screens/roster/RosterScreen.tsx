@@ -12,7 +12,7 @@ import {
   type Typed,
   type ValueKind,
 } from '@sormet/core/model';
-import { MOST_VALUES, type RosterRow } from '@sormet/core/edit';
+import { MOST_CONTROLS, type RosterRow } from '@sormet/core/edit';
 import { count, documentWords } from '../../bench/words';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { ChoiceCell } from '../../values/ChoiceCell';
@@ -72,17 +72,17 @@ export function RosterScreen(): ReactNode {
     group: string | null = null,
   ) => {
     if (given.length === 0) return;
-    if (given.length > MOST_VALUES)
-      return setWrong([`At most ${MOST_VALUES} values are set in one step.`]);
+    if (given.length > MOST_CONTROLS)
+      return setWrong([`At most ${MOST_CONTROLS} values are set in one step.`]);
     setWrong([]);
     sync.edit(
       {
-        name: 'setValues',
+        name: 'setControls',
         args: {
           set: given.map(({ row, column: of, source }) => ({
             doc: row.doc,
             node: row.node,
-            property: of.id,
+            control: { of: 'value' as const, property: of.id },
             source,
           })),
         },

@@ -1,0 +1,72 @@
+import type { ReactNode } from 'react';
+import { Popconfirm } from 'antd';
+import { X } from 'lucide-react';
+import type { ComponentDoc, Property, PropertyId } from '@sormet/core/model';
+import { useSync } from '../../../site/SiteProvider';
+import { DraftField } from '../../../values/DraftField';
+import { count } from '../../words';
+import { Grip, useDragged } from './ordering';
+
+/** The name of a group of properties beside its rows: it is named, moved among the others, taken back as a whole. */
+export function GroupHead({
+  component,
+  group,
+  label,
+  rows,
+}: {
+  component: ComponentDoc;
+  /** `''` where those stand that are in none. */
+  group: string;
+  label: string;
+  rows: readonly [PropertyId, Property][];
+}): ReactNode {
+  const sync = useSync();
+  const drag = useDragged({ is: 'group', id: group });
+  if (group === '')
+    return (
+      <th scope="rowgroup" rowSpan={rows.length} className="ledger-group">
+        {label}
+      </th>
+    );
+  const properties = rows.map(([id]) => id);
+  return (
+    <th
+      ref={drag.row}
+      scope="rowgroup"
+      rowSpan={rows.length}
+      className={`ledger-group ${drag.mark ?? ''}`}
+    >
+      <span className="grip-and">
+        <Grip drag={drag} name={label} />
+        <DraftField
+          label={`Name of the group ${label}`}
+          stored={label}
+          edit={(typed) => ({
+            name: 'setGroup',
+            args: { component: component.id, group, set: { label: typed } },
+          })}
+        />
+        <span className="cell-actions">
+          <Popconfirm
+            title={`Take back ${count(rows.length, 'property', 'properties')}?`}
+            description={`${rows.map(([, made]) => made.label).join(', ')}: their controls hold the defaults again.`}
+            okText="Take back the group"
+            cancelText="Leave it"
+            onConfirm={() =>
+              sync.edit({ name: 'unexpose', args: { component: component.id, properties } })
+            }
+          >
+            <button
+              type="button"
+              className="icon-button"
+              aria-label={`Take back the group ${label}`}
+              title="Take the group back"
+            >
+              <X size={13} aria-hidden />
+            </button>
+          </Popconfirm>
+        </span>
+      </span>
+    </th>
+  );
+}
