@@ -21,7 +21,7 @@ import { answer, read } from './http/check';
 import { ownRequestsOnly } from './http/own-requests';
 import { LARGEST_REQUEST, Problem, sendProblem } from './http/problem';
 import * as shapes from '@sormet/core/api';
-import { historyAfter, historyLines } from './edits/history';
+import { documentAfter, historyAfter, historyLines, lastChanges } from './edits/history';
 import type { LiveChanges } from './live/live-changes';
 import type { Publisher } from './publish/publisher';
 import { bringBack, makeSite, removedSites, removeSite } from './sites/making-sites';
@@ -166,7 +166,28 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
   router.get('/sites/:site/history/lines', async (request, response) => {
     const site = await siteIn(request);
     const before = wholeNumber(request.query['before'], 'before', site.revision + 1);
-    answer(response, shapes.HistoryLines, await historyLines(database, site.id, before));
+    const of = request.query['document'];
+    const document = of === undefined ? undefined : idFrom(of, 'document');
+    answer(response, shapes.HistoryLines, await historyLines(database, site.id, before, document));
+  });
+
+  router.get('/sites/:site/changed', async (request, response) => {
+    const site = await siteIn(request);
+    answer(response, shapes.LastChanges, { changed: await lastChanges(database, site.id) });
+  });
+
+  router.get('/sites/:site/revisions/:revision/documents/:document', async (request, response) => {
+    const site = await siteIn(request);
+    const revision = wholeNumber(request.params['revision'], 'revision', site.revision);
+    const id = idIn(request, 'document');
+    // What is and what led there are read as they were at one moment.
+    const document = await database.transaction('REPEATABLE READ', (manager) =>
+      documentAfter(manager, site.id, id, revision),
+    );
+    answer(response, shapes.DocumentAnswer, {
+      revision,
+      document: document ? { ...document } : null,
+    });
   });
 
   router.get('/sites/:site/revisions/:revision', async (request, response) => {
@@ -301,7 +322,11 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
 
 /** An id in the address. @throws a 404 problem for what is none: it names nothing */
 function idIn(request: Request, name: string): string {
-  const id = String(request.params[name]);
+  return idFrom(request.params[name], name);
+}
+
+function idFrom(given: unknown, name: string): string {
+  const id = String(given);
   if (!new RegExp(ID_PATTERN).test(id))
     throw new Problem(404, 'Not found', `There is no such ${name}.`);
   return id;

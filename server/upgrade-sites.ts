@@ -1,10 +1,11 @@
 import type { EntityManager } from 'typeorm';
 import { differences } from '@sormet/core/edit';
 import { Documents, FORMAT, formatOf, newId, upgraded, type Stored } from '@sormet/core/model';
-import { DocumentEntity, HistoryEntity, SiteEntity } from './database/entities';
+import { DocumentEntity, SiteEntity } from './database/entities';
 import { heldSite } from './database/held-site';
 import type { SiteStore } from './database/site-store';
 import { storeUses } from './edits/accept';
+import { keepInHistory } from './edits/history';
 
 /**
  * Brings every site of an older format to this one, as a revision in its history like any other: what it was
@@ -41,7 +42,7 @@ async function upgradeSite(manager: EntityManager, id: string): Promise<void> {
   // What an older format says it uses is not read any more: the table is made anew.
   await manager.query('DELETE FROM uses WHERE site = $1', [id]);
   for (const doc of [...documents]) await storeUses(manager, id, undefined, doc);
-  await manager.getRepository(HistoryEntity).insert({
+  await keepInHistory(manager, {
     site: id,
     revision,
     edit: newId(),
@@ -49,7 +50,7 @@ async function upgradeSite(manager: EntityManager, id: string): Promise<void> {
     at: new Date(),
     name: 'upgrade',
     args: { from, to: FORMAT },
-    changes: changes as never,
+    changes,
     says: `brought the site from format ${from} to format ${FORMAT}`,
     documents: count,
     stretch: null,

@@ -134,6 +134,31 @@ export const HistoryLines = Type.Object(
   exact,
 );
 
+/** A document as it was after a revision; nothing where it was not there then. */
+export const DocumentAnswer = Type.Object(
+  {
+    revision: Type.Integer(),
+    document: Type.Union([Type.Record(Type.String(), Type.Unknown()), Type.Null()]),
+  },
+  exact,
+);
+export type DocumentAnswer = Static<typeof DocumentAnswer>;
+
+/** When each document of a site was changed last: the moment, where an edit did it. */
+export const LastChanges = Type.Object(
+  {
+    changed: Type.Record(
+      Type.String(),
+      Type.Object(
+        { revision: Type.Integer(), at: Type.Union([Type.String(), Type.Null()]) },
+        exact,
+      ),
+    ),
+  },
+  exact,
+);
+export type LastChanges = Static<typeof LastChanges>;
+
 export const Planned = Type.Object(
   {
     path: Type.String(),

@@ -31,6 +31,7 @@ import { move, place, remove } from './tree/placing';
 import { setControl, setControls } from './tree/setting';
 import { setTag } from './tree/tags';
 import { unwrap, wrap } from './tree/wrapping';
+import { bringBack } from './upkeep/bring-back';
 import { mend } from './upkeep/mend';
 import { revert } from './upkeep/revert';
 import { tidy } from './upkeep/tidy';
@@ -105,6 +106,7 @@ export const EDITS = {
   setSite,
   setWidth,
   revert,
+  bringBack,
   mend,
   tidy,
 } as const;

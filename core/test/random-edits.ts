@@ -806,6 +806,11 @@ class Chooser {
           ? undefined
           : { name, args: { component: component.id, slot, set } };
       }
+      case 'bringBack': {
+        const then = choices.of(this.done)?.before;
+        const was = then && choices.of([...allOf(then, 'page'), ...allOf(then, 'component')]);
+        return was && { name, args: { was, revision: step + 1 } };
+      }
       case 'unexpose':
       case 'labelProperty':
       case 'setDefault': {

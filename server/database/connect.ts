@@ -9,6 +9,7 @@ import {
 } from './entities';
 import { Consistency1764100000000 } from './consistency';
 import { FirstTables1764000000000 } from './first-tables';
+import { HistoryDocuments1764400000000 } from './history-documents-table';
 import { Keyframes1764200000000 } from './keyframes-table';
 import { RemovedSites1764300000000 } from './removed-sites';
 
@@ -35,6 +36,7 @@ export async function connect(url: string): Promise<DataSource> {
       Consistency1764100000000,
       Keyframes1764200000000,
       RemovedSites1764300000000,
+      HistoryDocuments1764400000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

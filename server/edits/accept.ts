@@ -22,6 +22,7 @@ import { Problem } from '../http/problem';
 import type { EditRequest } from '@sormet/core/api';
 import { freeAddress } from '../sites/free-address';
 import { CHANNEL } from '../live/channel';
+import { keepInHistory } from './history';
 
 /**
  * Takes an edit in: compares its guards with what is stored, runs it again, checks what comes out, and
@@ -65,15 +66,15 @@ export async function acceptEdit(
     const revision = site.revision + 1;
     const count = done.documents.size;
     await storeDocuments(manager, siteId, revision, documents, done);
-    await manager.getRepository(HistoryEntity).insert({
+    await keepInHistory(manager, {
       site: siteId,
       revision,
       edit: request.id,
       who: request.who,
       at: new Date(),
       name: request.name,
-      args: request.args as object,
-      changes: done.changes as never,
+      args: request.args,
+      changes: done.changes,
       says: sayEdit(documents, edit, past),
       documents: count,
       stretch: request.stretch ?? null,

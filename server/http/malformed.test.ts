@@ -16,6 +16,8 @@ const PATHS = [
   `${SITE}/edits`,
   `${SITE}/history`,
   `${SITE}/history/lines`,
+  `${SITE}/changed`,
+  `${SITE}/revisions/1/documents/page-home`,
   `${SITE}/plan`,
   `${SITE}/releases`,
   `${SITE}/releases/none`,
@@ -169,6 +171,9 @@ test('hundreds of malformed requests are answered with problem details, and none
       `/api/sites/${odd}/history`,
       `/api/sites/${odd}/live`,
       `${SITE}/releases/${odd}`,
+      `${SITE}/revisions/${odd}/documents/page-home`,
+      `${SITE}/revisions/1/documents/${odd}`,
+      `${SITE}/history/lines?document=${odd}`,
       `/files/${odd}`,
       `/api/${odd}`,
     ]) {

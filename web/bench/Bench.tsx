@@ -23,6 +23,7 @@ import { litRule } from './ledger/style/lit-rule';
 
 import { BesidePane } from './panes/BesidePane';
 import { Columns } from './panes/Columns';
+import { EarlierPane } from './panes/EarlierPane';
 import { LeftSide } from './panes/LeftSide';
 import { OpenPane } from './panes/OpenPane';
 import { SelectionSaid } from './SelectionSaid';
@@ -48,7 +49,7 @@ function WithinBench(): ReactNode {
   const sync = useSync();
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
-  const { beside, folded, zoom, layout, selection, tab, lit, tracing } = useApp(
+  const { beside, earlier, folded, zoom, layout, selection, tab, lit, tracing } = useApp(
     (state) => state.bench,
   );
   const doc = treeDocOf(documents, id);
@@ -96,6 +97,7 @@ function WithinBench(): ReactNode {
     );
   const rule = selected && tab === 'style' ? litRule(selected, lit)?.origin : undefined;
   const written = rule && 'doc' in rule ? rule.doc : selection?.doc;
+  const isLookingBack = earlier?.doc === outlined.id;
   const isEdited = definition !== undefined && written === definition.id;
   return (
     <div className="bench">
@@ -103,8 +105,18 @@ function WithinBench(): ReactNode {
       <Columns
         left={<LeftSide doc={outlined.id} isPage={outlined.kind === 'page'} />}
         open={<OpenPane doc={doc} entry={entry} />}
-        beside={definition ? <BesidePane definition={definition} /> : null}
-        edited={isEdited ? 'definition' : 'page'}
+        beside={
+          isLookingBack ? (
+            <EarlierPane
+              key={earlier.revision}
+              earlier={earlier}
+              entry={outlined.id === doc.id ? entry : undefined}
+            />
+          ) : definition ? (
+            <BesidePane definition={definition} />
+          ) : null
+        }
+        edited={isLookingBack ? 'neither' : isEdited ? 'definition' : 'page'}
         ledger={
           <div className={layout.ledger ? 'bench-ledger beside' : 'bench-ledger'}>
             <div className="ledger-line">

@@ -3,6 +3,7 @@ import type {
   FileAnswer,
   HistoryEntry,
   HistoryLine,
+  LastChanges,
   PlanAnswer,
   ReleaseSummary,
   RemovedSite,
@@ -74,8 +75,16 @@ export const api = {
     request<{ revision: number; edits: HistoryEntry[]; more: boolean }>(
       `/sites/${id}/history?after=${after}`,
     ),
-  historyLines: (id: string, before: number) =>
-    request<{ lines: HistoryLine[]; more: boolean }>(`/sites/${id}/history/lines?before=${before}`),
+  /** @param document of which document alone; of the whole site without one */
+  historyLines: (id: string, before: number, document?: string) =>
+    request<{ lines: HistoryLine[]; more: boolean }>(
+      `/sites/${id}/history/lines?before=${before}${document === undefined ? '' : `&document=${document}`}`,
+    ),
+  documentAfter: (id: string, revision: number, document: string) =>
+    request<{ revision: number; document: Doc | null }>(
+      `/sites/${id}/revisions/${revision}/documents/${document}`,
+    ),
+  lastChanges: (id: string) => request<LastChanges>(`/sites/${id}/changed`),
   edit: (
     id: string,
     edit: {

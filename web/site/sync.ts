@@ -43,9 +43,14 @@ export class SiteSync {
   private hearing: Promise<void> | undefined;
   private hearAgain = false;
   private closed = false;
-  private window = '';
+  private name = '';
   private kept: Outbox | undefined;
   private readonly unsubscribe: () => void;
+
+  /** By which name the history knows this window. */
+  get window(): string {
+    return this.name;
+  }
 
   constructor(
     private readonly store: AppStore,
@@ -62,8 +67,8 @@ export class SiteSync {
     const { dispatch } = this.store;
     dispatch(siteActions.opening());
     try {
-      this.window = await windowName();
-      const left = await takeOutboxes(this.site, this.window);
+      this.name = await windowName();
+      const left = await takeOutboxes(this.site, this.name);
       const refused = await this.sendLeft(left.pending);
       const { site, revision, documents: sent } = await api.site(this.site);
       const documents = Documents.fromRecord(sent);
@@ -101,7 +106,7 @@ export class SiteSync {
       try {
         const { revision } = await api.edit(this.site, {
           id,
-          who: this.window,
+          who: this.name,
           name: named.name,
           args: named.args,
           changes: [...changes],
@@ -135,7 +140,7 @@ export class SiteSync {
     if (status !== 'ready' || this.closed) return;
     if (this.kept?.pending === pending && this.kept.conflicts === conflicts) return;
     this.kept = { pending, conflicts };
-    const kept = keepOutbox(this.site, this.window, this.kept);
+    const kept = keepOutbox(this.site, this.name, this.kept);
     // Never from within the change of state that led here.
     if (kept !== this.state.kept)
       queueMicrotask(() => this.store.dispatch(siteActions.keeping(kept)));

@@ -20,6 +20,13 @@ export interface LandingPlace {
   readonly index: number;
 }
 
+/** A document as it was after a revision, with the moment of that. */
+export interface Earlier {
+  readonly doc: string;
+  readonly revision: number;
+  readonly at: string;
+}
+
 export type LedgerTab = 'values' | 'style' | 'history';
 
 /** Whether outline and shelf stand beside each other, and the ledger beside the page. */
@@ -32,6 +39,8 @@ export interface BenchState {
   readonly selection: Selection | null;
   /** The component whose definition lies beside the page. */
   readonly beside: string | null;
+  /** An earlier version of what is open that lies beside it. */
+  readonly earlier: Earlier | null;
   readonly width: Width;
   readonly tab: LedgerTab;
   /** The rule that typing in the style ledger goes to; `null` is the nearest: here. */
@@ -66,6 +75,7 @@ export interface BenchState {
 const initialState: BenchState = {
   selection: null,
   beside: null,
+  earlier: null,
   width: 'base',
   tab: 'values',
   lit: null,
@@ -155,7 +165,11 @@ export const benchSlice = createSlice({
     },
     openBeside(state, { payload }: PayloadAction<string | null>) {
       state.beside = payload;
+      state.earlier = null;
       if (payload === null && state.selection?.doc !== undefined) state.lit = null;
+    },
+    lookBack(state, { payload }: PayloadAction<Earlier | null>) {
+      state.earlier = payload;
     },
     setWidth(state, { payload }: PayloadAction<Width>) {
       state.width = payload;

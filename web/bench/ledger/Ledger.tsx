@@ -50,7 +50,7 @@ export function Ledger({
         tabIndex={-1}
       >
         {tab === 'history' ? (
-          <HistoryList />
+          <HistoryList key={doc.id} doc={doc} />
         ) : selected ? (
           <Body selected={selected} tab={tab} />
         ) : (

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Group, Panel, Separator, useDefaultLayout } from 'react-resizable-panels';
 import { useApp } from '../../store/store';
 import { useLayout } from './use-layout';
-import { useShares } from './use-shares';
+import { useShares, type Edited } from './use-shares';
 
 /** The height of the line with the sentence and the tabs, and of a table's head with nine rows below it, in CSS px. */
 const LINE = 32;
@@ -33,7 +33,7 @@ export function Columns({
   open: ReactNode;
   beside: ReactNode;
   /** Which of the two is edited: it has the greater share of the room. */
-  edited: 'page' | 'definition';
+  edited: Edited;
   ledger: ReactNode;
 }): ReactNode {
   const { folded } = useApp((state) => state.bench);

@@ -15,11 +15,14 @@ function keptShare(): number {
   return kept(KEY, (stored) => (inRange(stored) ? stored : undefined), SHARE);
 }
 
+/** What of the two is edited; neither where they are compared, each in half of the room. */
+export type Edited = 'page' | 'definition' | 'neither';
+
 /**
  * Page and definition side by side: the one that is edited has the greater share, which is remembered when the divider
  * is drawn. Which of them that is changes with what is selected.
  */
-export function useShares(edited: 'page' | 'definition', isBeside: boolean) {
+export function useShares(edited: Edited, isBeside: boolean) {
   const group = useGroupRef();
   const now = useRef(edited);
   now.current = edited;
@@ -28,9 +31,9 @@ export function useShares(edited: 'page' | 'definition', isBeside: boolean) {
   const give = useCallback(() => {
     if (!due.current || group.current?.getLayout()['definition'] === undefined) return;
     due.current = false;
-    const share = keptShare();
-    const [page, definition] = now.current === 'page' ? [share, 100 - share] : [100 - share, share];
-    group.current.setLayout({ page: page!, definition: definition! });
+    const share = now.current === 'neither' ? 50 : keptShare();
+    const page = now.current === 'definition' ? 100 - share : share;
+    group.current.setLayout({ page, definition: 100 - page });
   }, [group]);
   useEffect(() => {
     due.current = isBeside;

@@ -1,33 +1,60 @@
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { Input } from 'antd';
-import { allOf } from '@sormet/core/model';
-import { folderOf } from '@sormet/core/edit';
-import { count, documentWords, reachWords } from '../../bench/words';
+import { Button, Checkbox, Input, Select } from 'antd';
+import { newId } from '@sormet/core/model';
+import { folderOf, freeName, shortName } from '@sormet/core/edit';
+import { count, documentWords, momentWords, reachWords } from '../../bench/words';
 import { useDerived, useSync } from '../../site/SiteProvider';
+import { DraftField } from '../../values/DraftField';
 import { AddComponent } from './AddComponent';
+import { ComponentPicture } from './ComponentPicture';
 import { RemoveComponent } from './RemoveComponent';
+import { useLastChanges, useLibrary, type LibraryLine, type LibraryOrder } from './use-library';
 import '../screens.css';
+import './Library.css';
 
-/** All components by folder, with whom each reaches. */
+const ORDERS: readonly { value: LibraryOrder; label: string }[] = [
+  { value: 'name', label: 'by folder and name' },
+  { value: 'used', label: 'used most first' },
+  { value: 'changed', label: 'changed last first' },
+];
+
+/** How many places of a component are named before the rest is counted. */
+const NAMED = 3;
+
+/** All components: what they look like, whom each reaches, which nothing uses. */
 export function LibraryScreen(): ReactNode {
   const { documents, reach } = useDerived();
-  const sync = useSync();
   const [search, setSearch] = useState('');
-  const all = allOf(documents, 'component');
-  const components = all
-    .filter(({ name }) => name.toLowerCase().includes(search.toLowerCase()))
-    .sort((a, b) => (a.name < b.name ? -1 : 1));
-  const folders = [...new Set(components.map(({ name }) => folderOf(name)))].sort();
+  const [onlyUnused, setOnlyUnused] = useState(false);
+  const [order, setOrder] = useState<LibraryOrder>('name');
+  const { all, shown, unused } = useLibrary(documents, reach, useLastChanges(), {
+    search,
+    unused: onlyUnused,
+    order,
+  });
+  const folders =
+    order === 'name' ? [...new Set(shown.map(({ component: { name } }) => folderOf(name)))] : [];
   return (
     <>
       <div className="screen-head">
         <h1>Library</h1>
-        <span className="screen-acts">
+        <span className="screen-acts library-acts">
+          <Checkbox checked={onlyUnused} onChange={({ target }) => setOnlyUnused(target.checked)}>
+            unused only ({unused})
+          </Checkbox>
+          <Select
+            aria-label="Order of the library"
+            value={order}
+            options={[...ORDERS]}
+            showSearch={{ optionFilterProp: 'label' }}
+            popupMatchSelectWidth={false}
+            onChange={setOrder}
+          />
           <Input
             className="search"
             aria-label="Search the library"
-            placeholder="search"
+            placeholder="folder or name"
             value={search}
             onChange={({ target }) => setSearch(target.value)}
           />
@@ -39,71 +66,114 @@ export function LibraryScreen(): ReactNode {
           There is no component yet. Make one of something on a page with <kbd>m</kbd>, or begin
           with an empty one. <AddComponent first />
         </p>
-      ) : components.length === 0 ? (
-        <p>No component is named like this.</p>
+      ) : shown.length === 0 ? (
+        <p>{onlyUnused && search === '' ? 'Every component is used.' : 'No component is found.'}</p>
       ) : null}
-      {folders.map((folder) => (
-        <section key={folder}>
-          <h2>{folder || 'Surrounds'}</h2>
-          <table className="screen-table" aria-label={folder || 'Surrounds'}>
-            <thead>
-              <tr>
-                <th scope="col">Name</th>
-                <th scope="col">Exposed</th>
-                <th scope="col">Reach, its roster</th>
-                <th scope="col">Placed in</th>
-                <th scope="col">
-                  <span className="for-readers">Acts</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {components
-                .filter(({ name }) => folderOf(name) === folder)
-                .map((component) => {
-                  const answer = reach.answer(component.id);
-                  const placed = answer.documents.filter(
-                    (id) => documents.get(id)?.kind !== 'site',
-                  );
-                  return (
-                    <tr key={component.id}>
-                      <td>
-                        <Link to={`/sites/${sync.site}/bench/${component.id}`}>
-                          {component.name.slice(folder ? folder.length + 1 : 0)}
-                        </Link>
-                      </td>
-                      <td>
-                        {count(Object.keys(component.properties).length, 'property', 'properties')}
-                      </td>
-                      <td>
-                        {answer.instances.some(({ kind }) => kind === 'places') ? (
-                          <Link to={`/sites/${sync.site}/library/${component.id}`}>
-                            {reachWords(answer)}
-                          </Link>
-                        ) : (
-                          reachWords(answer)
-                        )}
-                      </td>
-                      <td className="places">
-                        {placed.map((id, i) => (
-                          <span key={id}>
-                            {i > 0 ? ', ' : ''}
-                            <Link to={`/sites/${sync.site}/bench/${id}`}>
-                              {documentWords(documents, id)}
-                            </Link>
-                          </span>
-                        ))}
-                      </td>
-                      <td>
-                        <RemoveComponent component={component} />
-                      </td>
-                    </tr>
-                  );
-                })}
-            </tbody>
-          </table>
-        </section>
-      ))}
+      {order === 'name' ? (
+        folders.map((folder) => (
+          <section key={folder}>
+            <h2>{folder || 'Surrounds'}</h2>
+            <Lines
+              label={folder || 'Surrounds'}
+              lines={shown.filter(({ component: { name } }) => folderOf(name) === folder)}
+            />
+          </section>
+        ))
+      ) : shown.length > 0 ? (
+        <Lines label="Components" lines={shown} />
+      ) : null}
     </>
+  );
+}
+
+function Lines({ label, lines }: { label: string; lines: readonly LibraryLine[] }): ReactNode {
+  return (
+    <table className="screen-table library" aria-label={label}>
+      <thead>
+        <tr>
+          <th scope="col" className="picture-column">
+            <span className="for-readers">Picture</span>
+          </th>
+          <th scope="col">Component</th>
+          <th scope="col">Folder and name</th>
+          <th scope="col">Exposed</th>
+          <th scope="col">Reach, its roster</th>
+          <th scope="col">Placed in</th>
+          <th scope="col">Changed</th>
+          <th scope="col">
+            <span className="for-readers">Acts</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((line) => (
+          <Line key={line.component.id} line={line} />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Line({ line }: { line: LibraryLine }): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const { component, answer, placed, changed } = line;
+  const places = answer.documents.filter((id) => documents.get(id)?.kind !== 'site');
+  const more = places.length - NAMED;
+  const duplicate = () => {
+    const names = [...documents].flatMap((doc) => (doc.kind === 'component' ? doc.name : []));
+    sync.edit({
+      name: 'addComponent',
+      args: {
+        component: { ...component, id: newId(), name: freeName(component.name, names) },
+      },
+    });
+  };
+  return (
+    <tr>
+      <td className="picture-column">
+        <ComponentPicture component={component} />
+      </td>
+      <th scope="row">
+        <Link to={`/sites/${sync.site}/bench/${component.id}`}>{shortName(component.name)}</Link>
+      </th>
+      <td>
+        <DraftField
+          mono
+          label={`Folder and name of ${component.name}`}
+          stored={component.name}
+          edit={(name) => ({ name: 'nameComponent', args: { component: component.id, name } })}
+        />
+      </td>
+      <td>{count(Object.keys(component.properties).length, 'property', 'properties')}</td>
+      <td>
+        {placed > 0 ? (
+          <Link to={`/sites/${sync.site}/library/${component.id}`}>{reachWords(answer)}</Link>
+        ) : (
+          <span className="quiet">{reachWords(answer)}</span>
+        )}
+      </td>
+      <td className="places">
+        {places.slice(0, NAMED).map((id, i) => (
+          <span key={id}>
+            {i > 0 ? ', ' : ''}
+            <Link to={`/sites/${sync.site}/bench/${id}`}>{documentWords(documents, id)}</Link>
+          </span>
+        ))}
+        {more > 0 ? ` and ${more} more` : ''}
+      </td>
+      <td className="quiet">{changed ? momentWords(changed) : 'as it was made'}</td>
+      <td className="line-acts">
+        <Button
+          size="small"
+          type="text"
+          aria-label={`duplicate ${component.name}`}
+          onClick={duplicate}
+        >
+          duplicate
+        </Button>
+        <RemoveComponent component={component} />
+      </td>
+    </tr>
   );
 }

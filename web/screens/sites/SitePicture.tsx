@@ -1,5 +1,6 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 import type { SiteSummary } from '@sormet/core/api';
+import { useInSight } from '../../site/use-in-sight';
 
 /** At which size the home page is drawn, and how wide the picture is, in CSS px. */
 const DRAWN = { width: 1280, height: 800 };
@@ -8,14 +9,7 @@ const WIDE = 240;
 /** The home page of a site as it stands now, small: a frame of the preview, loaded when it comes into sight. */
 export function SitePicture({ site }: { site: SiteSummary }): ReactNode {
   const place = useRef<HTMLDivElement>(null);
-  const [inSight, setInSight] = useState(false);
-  useEffect(() => {
-    const observer = new IntersectionObserver(([entry]) => {
-      if (entry?.isIntersecting) setInSight(true);
-    });
-    observer.observe(place.current!);
-    return () => observer.disconnect();
-  }, []);
+  const inSight = useInSight(place, true);
   const scale = WIDE / DRAWN.width;
   return (
     <div ref={place} className="site-picture" inert style={{ height: DRAWN.height * scale }}>

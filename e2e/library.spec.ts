@@ -1,0 +1,39 @@
+import { expect } from '@playwright/test';
+import { seriousFindings } from './axe';
+import { test } from './test';
+
+test('the library shows what each component looks like, what is used most and what not at all', async ({
+  page,
+}) => {
+  await page.goto('/sites/brackenfold/library');
+  const mender = page.getByRole('row', { name: /^Mender/ });
+  await expect(mender.frameLocator('iframe').getByText('Somebody who mends')).toBeVisible();
+  expect(await seriousFindings(page)).toEqual([]);
+
+  // The order and what is unused.
+  const names = () => page.getByRole('textbox', { name: /^Folder and name of/ });
+  await page.getByRole('combobox', { name: 'Order of the library' }).focus();
+  await page.keyboard.type('used');
+  await page.keyboard.press('Enter');
+  await expect(names().first()).toHaveValue('Fittings/Mender');
+  await expect(page.getByRole('checkbox', { name: 'unused only (0)' })).toBeVisible();
+  await mender.getByRole('button', { name: 'duplicate' }).click();
+  await page.getByRole('checkbox', { name: 'unused only (1)' }).check();
+  await expect(names()).toHaveCount(1);
+  await expect(names()).toHaveValue('Fittings/Mender 2');
+
+  // It is renamed where it stands, into another folder; a name that is none says why.
+  await names().fill('People//Helper');
+  await names().press('Enter');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await names().fill('People/Helper');
+  await names().press('Enter');
+  await expect(page.getByRole('link', { name: 'Helper' })).toBeVisible();
+  await page.getByRole('combobox', { name: 'Order of the library' }).focus();
+  await page.keyboard.type('changed');
+  await page.keyboard.press('Enter');
+  await page.getByRole('checkbox', { name: /^unused only/ }).uncheck();
+  await expect(names().first()).toHaveValue('People/Helper');
+  for (const _ of [1, 2]) await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('checkbox', { name: 'unused only (0)' })).toBeVisible();
+});
