@@ -2,6 +2,8 @@ import { canvas } from './canvas';
 import { printTable, type Report } from './measure';
 import { reach } from './reach';
 import { render } from './render';
+import { retype } from './retype';
+import { roster } from './roster';
 import { size } from './size';
 import { style } from './style';
 
@@ -9,6 +11,8 @@ const BENCHMARKS: Record<string, () => Report | Promise<Report>> = {
   render,
   canvas,
   reach,
+  roster,
+  retype,
   size,
   style,
 };
