@@ -58,3 +58,25 @@ test('a component that is placed is removed only after its instances were decide
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toBeVisible();
 });
+
+test('a component is put in the place of an element: its words fill what matches, which is said before', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await ownPage(page, 'own-replace');
+  await page.locator('.outline-row', { hasText: 'How it works' }).click();
+  await bench.go('put a component in its place');
+  const dialog = page.getByRole('dialog', { name: /^Put a component in the place of/ });
+  await dialog.getByRole('combobox', { name: 'What comes in its place' }).focus();
+  await page.keyboard.type('Mender');
+  await page.keyboard.press('Enter');
+  await expect(dialog).toContainText('Goes over: Heading text as Name, Text as Mends.');
+  await expect(dialog).toContainText('Has no place there: Text.');
+  await dialog.getByRole('button', { name: 'Put it there' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(bench.canvas.locator('article h3')).toHaveText('How it works');
+  await expect(bench.canvas.getByText('You come with the thing and stay with it.')).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Values of Fittings/Mender' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(bench.canvas.getByText('You pay for the parts.')).toBeVisible();
+});

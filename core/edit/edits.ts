@@ -10,6 +10,7 @@ import { expose, labelProperty, unexpose } from './components/exposing';
 import { addComponent, makeComponent } from './components/making';
 import { nameComponent, removeComponent } from './components/naming';
 import { setGroup, setProperty } from './components/properties';
+import { replaceElement } from './components/replacing';
 import { addSlot, setSlot } from './components/slots';
 import { addEntry, addType, removeEntry, setEntry, setField } from './content/entries';
 import { refuse, type EditKind, type Past } from './define';
@@ -78,6 +79,7 @@ export const EDITS = {
   makeComponent,
   makePlain,
   exchangeInstances,
+  replaceElement,
   nameComponent,
   removeComponent,
   expose,

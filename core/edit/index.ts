@@ -18,6 +18,7 @@ export { placeInto } from './tree/places';
 export { tagsFor } from './tree/tags';
 export { matchingOf, type Matching } from './components/exchanging';
 export { ProposedPlaces } from './components/proposed-places';
+export { elementMatching, type ElementMatching } from './components/replacing';
 export { rosterOf, type RosterRow } from './components/roster';
 export { MOST_CONTROLS } from './tree/setting';
 export { whatBecomes, type Becomes, type Becoming } from './components/what-becomes';

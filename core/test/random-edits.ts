@@ -716,6 +716,13 @@ class Chooser {
         if (node === undefined || !to) return undefined;
         return { name, args: { instances: [{ doc: doc.id, node }], component: to.id } };
       }
+      case 'replaceElement': {
+        const elements = this.nodes.filter((each) => doc.nodes[each]!.kind === 'element');
+        const node = choices.of(elements);
+        const to = this.component();
+        if (node === undefined || !to) return undefined;
+        return { name, args: { doc: doc.id, node, component: to.id, instance: id() } };
+      }
       case 'setControls': {
         const all = this.choices.below(2) === 0 ? this.nodes : this.several();
         const rows = all.flatMap((node) => choices.of(controlsOf(documents, doc, node)) ?? []);

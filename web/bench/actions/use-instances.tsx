@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { allOf, docOf, newId, nodeIn, rootOf, type ComponentDoc } from '@sormet/core/model';
-import { isRefusal, matchingOf, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { elementMatching, isRefusal, matchingOf, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { describe } from '../../canvas/address';
 import { Dialog } from '../../site/Dialog';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
@@ -70,6 +71,23 @@ export function useInstances(selected: Selected | undefined): {
     if (isRefusal(tried)) dispatch(benchActions.notice(tried.refused));
     else sync.edit(edit);
   };
+  const element =
+    selected && stored?.kind === 'element' && selected.count === 1 && !selected.isRoot
+      ? selected
+      : undefined;
+  const replace = (to: string) => {
+    setAsking(null);
+    if (!element) return;
+    const instance = newId();
+    const { doc, id } = element;
+    const edit: NamedEdit = {
+      name: 'replaceElement',
+      args: { doc: doc.id, node: id, component: to, instance },
+    };
+    const tried = runEdit(documents, edit);
+    if (isRefusal(tried)) dispatch(benchActions.notice(tried.refused));
+    else if (sync.edit(edit)) dispatch(benchActions.select({ doc: doc.id, nodes: [instance] }));
+  };
   const word = component ? componentWords(documents, component.id) : '';
   const actions: BenchAction[] = [
     {
@@ -80,10 +98,10 @@ export function useInstances(selected: Selected | undefined): {
       run: () => setAsking('plain'),
     },
     {
-      label: 'put another component in its place',
+      label: element ? 'put a component in its place' : 'put another component in its place',
       about: 'component',
       key: '',
-      offered,
+      offered: offered || element !== undefined,
       run: () => setAsking('exchange'),
     },
   ];
@@ -106,9 +124,18 @@ export function useInstances(selected: Selected | undefined): {
         </Dialog>
         {asking === 'exchange' && component ? (
           <Exchange
-            from={component}
-            many={instances.length}
+            title={`Put another component in the place of ${instances.length === 1 ? word : count(instances.length, 'instance')}`}
+            without={component.id}
+            matches={(to) => <Matches from={component} to={to} />}
             onDo={exchange}
+            onClose={() => setAsking(null)}
+          />
+        ) : asking === 'exchange' && element ? (
+          <Exchange
+            title={`Put a component in the place of ${describe(documents, element.doc.id, element.id)}`}
+            without={element.doc.id}
+            matches={(to) => <ElementMatches of={element} to={to} />}
+            onDo={replace}
             onClose={() => setAsking(null)}
           />
         ) : null}
@@ -117,31 +144,35 @@ export function useInstances(selected: Selected | undefined): {
   };
 }
 
-/** Chooses what comes in the place of instances, with what of them has no place in it. */
-export function Exchange({
-  from,
-  many,
+/** Chooses what comes in the place of something, with what of that goes over and what has no place in it. */
+function Exchange({
+  title,
+  without,
+  matches,
   onDo,
   onClose,
 }: {
-  from: ComponentDoc;
-  many: number;
+  title: string;
+  /** The component that is not offered: the one that is there, or in whose definition it stands. */
+  without: string;
+  matches: (to: ComponentDoc) => ReactNode;
   onDo: (component: string) => void;
   onClose: () => void;
 }): ReactNode {
   const { documents } = useDerived();
   const [to, setTo] = useState<string | undefined>(undefined);
+  const chosen = to === undefined ? undefined : docOf(documents, 'component', to);
   const others = allOf(documents, 'component')
-    .filter(({ id }) => id !== from.id && id !== documents.site.surround)
+    .filter(({ id }) => id !== without && id !== documents.site.surround)
     .sort((a, b) => (a.name < b.name ? -1 : 1));
   return (
     <Dialog
       open
-      title={`Put another component in the place of ${many === 1 ? componentWords(documents, from.id) : count(many, 'instance')}`}
+      title={title}
       okText="Put it there"
-      okButtonProps={{ disabled: to === undefined }}
+      okButtonProps={{ disabled: !chosen }}
       cancelText="Leave it"
-      onOk={() => to !== undefined && onDo(to)}
+      onOk={() => chosen && onDo(chosen.id)}
       onCancel={onClose}
     >
       <ChoiceCell
@@ -151,30 +182,45 @@ export function Exchange({
         options={others.map(({ id, name }) => ({ value: id, label: name }))}
         onChoose={setTo}
       />
-      <Matches from={from} to={to} />
+      {chosen ? matches(chosen) : null}
     </Dialog>
   );
 }
 
-/** What of one component goes into another, and what has no place there. */
-export function Matches({ from, to }: { from: ComponentDoc; to: string | undefined }): ReactNode {
+/** What of an element goes into a component, and what has no place there. */
+function ElementMatches({ of: { doc, id }, to }: { of: Selected; to: ComponentDoc }): ReactNode {
   const { documents } = useDerived();
-  const other = to === undefined ? undefined : docOf(documents, 'component', to);
-  if (!other) return null;
-  const { properties, unmatched } = matchingOf(from, other);
+  const { goes, unmatched } = elementMatching(documents, doc, id, to);
+  return <GoesOver goes={goes} unmatched={unmatched} />;
+}
+
+/** What of one component goes into another, and what has no place there. */
+export function Matches({
+  from,
+  to,
+}: {
+  from: ComponentDoc;
+  to: ComponentDoc | undefined;
+}): ReactNode {
+  if (!to) return null;
+  const { properties, unmatched } = matchingOf(from, to);
+  const goes = [...properties].map(
+    ([old, made]) => [from.properties[old]!.label, to.properties[made]!.label] as const,
+  );
+  return <GoesOver goes={goes} unmatched={unmatched} />;
+}
+
+function GoesOver({
+  goes,
+  unmatched,
+}: {
+  goes: readonly (readonly [string, string])[];
+  unmatched: readonly string[];
+}): ReactNode {
   return (
     <>
-      {properties.size > 0 ? (
-        <p>
-          Goes over:{' '}
-          {[...properties]
-            .map(([old, made]) => {
-              const [a, b] = [from.properties[old]!.label, other.properties[made]!.label];
-              return a === b ? a : `${a} as ${b}`;
-            })
-            .join(', ')}
-          .
-        </p>
+      {goes.length > 0 ? (
+        <p>Goes over: {goes.map(([a, b]) => (a === b ? a : `${a} as ${b}`)).join(', ')}.</p>
       ) : null}
       {unmatched.length > 0 ? <p>Has no place there: {unmatched.join(', ')}.</p> : null}
     </>

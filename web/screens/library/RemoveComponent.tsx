@@ -139,7 +139,10 @@ function Removing({
                   .map(({ id, name }) => ({ value: id, label: name }))}
                 onChoose={setTo}
               />
-              <Matches from={docOf(documents, 'component', component.id) ?? component} to={to} />
+              <Matches
+                from={docOf(documents, 'component', component.id) ?? component}
+                to={to === undefined ? undefined : docOf(documents, 'component', to)}
+              />
             </>
           ) : null}
           <p className="quiet">One undo brings all of it back.</p>
