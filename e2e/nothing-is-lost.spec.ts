@@ -3,6 +3,7 @@ import { expect, type BrowserContext, type Page } from '@playwright/test';
 import { PORT } from './addresses';
 import { BenchHand } from './bench';
 import { OwnServer } from './own-server';
+import { seriousFindings } from './axe';
 import { test } from './test';
 
 /** A window of its own on the same site. */
@@ -179,4 +180,20 @@ test.describe('a server that goes away', () => {
     expect(readdirSync(second.folder)).toEqual([]);
     await second.remove();
   });
+});
+
+test('a screen that cannot be drawn says so, and leads on', async ({ page }) => {
+  // A document that no server would give: what is drawn of it fails.
+  await page.route('**/api/sites/brackenfold', async (route) => {
+    const answer = await route.fetch();
+    const site = (await answer.json()) as { documents: Record<string, { nodes: object }> };
+    site.documents['page-about']!.nodes = { x: { kind: 'element' } };
+    await route.fulfill({ response: answer, json: site });
+  });
+  await page.goto('/sites/brackenfold/bench/page-about');
+  await expect(page.getByRole('heading', { name: 'This could not be shown' })).toBeVisible();
+  expect(await seriousFindings(page)).toEqual([]);
+  await page.unroute('**/api/sites/brackenfold');
+  await page.getByRole('button', { name: 'Open it again' }).click();
+  await expect(new BenchHand(page).canvas.locator('main')).toBeVisible();
 });

@@ -103,3 +103,46 @@ test('properties that nothing is connected to go together', async ({ page }) => 
   await expect(page.getByRole('textbox', { name: 'Label of first' })).toHaveCount(0);
   await expect(page.getByRole('textbox', { name: /^Label of/ })).not.toHaveCount(0);
 });
+
+test('the properties of an inner instance are lifted together; a wrapper that would leave a gap is found and follows', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await page.goto('/sites/brackenfold/bench/hours');
+  await page.locator('.outline-row').first().click();
+  await bench.go('place Mender');
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.outline-row.selected')).toContainText('Mender');
+  await bench.tab('Values');
+  await page.getByRole('button', { name: 'all 3 properties' }).click();
+  await expect(page.getByRole('textbox', { name: 'name, exposed as' })).toHaveValue('Mender name');
+  await expect(page.getByRole('textbox', { name: 'mends, exposed as' })).toHaveValue(
+    'Mender mends',
+  );
+
+  // In a box with room of its own, shown or not.
+  await page
+    .getByRole('row', { name: /^shown/ })
+    .getByRole('button', { name: 'expose' })
+    .click();
+  await page.keyboard.press('w');
+  await expect(page.locator('.outline-row.selected')).toHaveText(/^Box/);
+  await bench.tab('Style');
+  await bench.declare('padding', '24px');
+  await bench.tab('Values');
+  // Nothing selected: what the definition says of itself.
+  await page.goto('/sites/brackenfold/bench/hours');
+  await expect(page.getByRole('button', { name: 'Box around Mender' })).toBeVisible();
+  await page.getByRole('button', { name: 'make it follow' }).click();
+  await expect(page.getByRole('button', { name: 'Box around Mender' })).toHaveCount(0);
+  await page.locator('.outline-row', { hasText: /^Box/ }).click();
+  await expect(page.getByRole('textbox', { name: 'shown, exposed as' })).toHaveValue(
+    'Mender shown',
+  );
+  await page.keyboard.press('Delete');
+  await page.keyboard.press('Escape');
+  await page.goto('/sites/brackenfold/bench/hours');
+  await page.getByRole('button', { name: /^Take back the 4 not connected/ }).click();
+  await page.getByRole('button', { name: 'Take back', exact: true }).click();
+  await expect(page.getByRole('textbox', { name: 'Label of menderName' })).toHaveCount(0);
+});

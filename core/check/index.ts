@@ -1,2 +1,3 @@
+export { gapsIn, type GapFinding } from './gaps';
 export * from './paint';
 export * from './landmarks';

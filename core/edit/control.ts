@@ -234,6 +234,11 @@ export interface ControlRow {
   readonly byDefault: Literal;
 }
 
+/** Whether a control holds what it shows itself, so that it can become a property. */
+export function canBeExposed({ source }: ControlRow): boolean {
+  return source === undefined || source.is === 'value';
+}
+
 const WORDS: Record<string, string> = { href: 'address', src: 'picture', alt: 'alternative text' };
 
 /** What an attribute is called where people see it. */

@@ -94,6 +94,16 @@ const TAG_WORDS: Record<string, string> = {
   strong: 'Strong',
   em: 'Emphasis',
   hr: 'Rule',
+  table: 'Table',
+  caption: 'Caption',
+  thead: 'Head rows',
+  tbody: 'Rows',
+  tfoot: 'Foot rows',
+  tr: 'Row',
+  th: 'Head cell',
+  td: 'Cell',
+  select: 'Choice',
+  option: 'Option',
 };
 
 /** The name by which people see a node: its own, else what it is. */

@@ -13,41 +13,47 @@ import { SharedStylesScreen } from '../screens/styles/shared/SharedStylesScreen'
 import { SpecimenScreen } from '../screens/styles/specimen/SpecimenScreen';
 import { StylesFrame } from '../screens/styles/StylesFrame';
 import { TokensScreen } from '../screens/styles/tokens/TokensScreen';
+import { Failed } from './Failed';
 import { NotFound } from './NotFound';
 import { SiteFrame } from './SiteFrame';
 
 /** Every screen has an address of its own. */
 export const routes = createBrowserRouter([
-  { path: '/', element: <SitesScreen /> },
   {
-    path: '/sites/:site',
-    element: <SiteProvider />,
+    errorElement: <Failed />,
     children: [
+      { path: '/', element: <SitesScreen /> },
       {
-        element: <SiteFrame />,
+        path: '/sites/:site',
+        element: <SiteProvider />,
         children: [
-          { index: true, element: <PagesScreen /> },
-          { path: 'library', element: <LibraryScreen /> },
-          { path: 'library/:component', element: <RosterScreen /> },
           {
-            path: 'styles',
-            element: <StylesFrame />,
+            element: <SiteFrame />,
             children: [
-              { index: true, element: <SpecimenScreen /> },
-              { path: 'tokens', element: <TokensScreen /> },
-              { path: 'shared', element: <SharedStylesScreen /> },
+              { index: true, element: <PagesScreen /> },
+              { path: 'library', element: <LibraryScreen /> },
+              { path: 'library/:component', element: <RosterScreen /> },
+              {
+                path: 'styles',
+                element: <StylesFrame />,
+                children: [
+                  { index: true, element: <SpecimenScreen /> },
+                  { path: 'tokens', element: <TokensScreen /> },
+                  { path: 'shared', element: <SharedStylesScreen /> },
+                ],
+              },
+              { path: 'content', element: <ContentScreen /> },
+              { path: 'content/:type', element: <ContentScreen /> },
+              { path: 'content/:type/:entry', element: <ContentScreen /> },
+              { path: 'releases', element: <ReleasesScreen /> },
+              { path: 'settings', element: <SettingsScreen /> },
             ],
           },
-          { path: 'content', element: <ContentScreen /> },
-          { path: 'content/:type', element: <ContentScreen /> },
-          { path: 'content/:type/:entry', element: <ContentScreen /> },
-          { path: 'releases', element: <ReleasesScreen /> },
-          { path: 'settings', element: <SettingsScreen /> },
+          { path: 'bench/:doc', element: <Bench /> },
+          { path: 'preview/:page', element: <PreviewScreen /> },
         ],
       },
-      { path: 'bench/:doc', element: <Bench /> },
-      { path: 'preview/:page', element: <PreviewScreen /> },
+      { path: '*', element: <NotFound /> },
     ],
   },
-  { path: '*', element: <NotFound /> },
 ]);

@@ -1,4 +1,4 @@
-import { controlsOf, topmost } from '@sormet/core/edit';
+import { canBeExposed, controlsOf, topmost } from '@sormet/core/edit';
 import { widthsOf } from '@sormet/core/style';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
@@ -59,8 +59,8 @@ export function useBenchActions(
       .flatMap((id) => controlsOf(documents, component, id))
       .filter(
         // How something looks is exposed by choosing it, not all at once.
-        ({ source, control: { of } }) =>
-          source?.is !== 'property' && of !== 'declaration' && of !== 'chosen',
+        (row) =>
+          canBeExposed(row) && row.control.of !== 'declaration' && row.control.of !== 'chosen',
       );
     if (rows.length === 0) dispatch(benchActions.notice('Everything on this is exposed already.'));
     else exposing.expose(component, rows.map(exposureOf));

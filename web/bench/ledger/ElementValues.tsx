@@ -11,7 +11,7 @@ import {
   type Source,
   type Typed,
 } from '@sormet/core/model';
-import { controlPath, controlsOf, type ControlRow } from '@sormet/core/edit';
+import { canBeExposed, controlPath, controlsOf, type ControlRow } from '@sormet/core/edit';
 import { RefusedMark, useRefused } from '../../site/RefusedMark';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { feeds } from '@sormet/core/value';
@@ -27,6 +27,7 @@ import { NameRow } from './NameRow';
 import { TagRow } from './TagRow';
 import { TraceButton } from './TraceButton';
 import { useWhatFits } from './WhatFits';
+import { LiftGroups } from './property/LiftGroups';
 import { holdsAt } from './what-shows';
 
 /** The controls of an element: its value, what it is bound to, and in a definition what it is exposed as. */
@@ -49,6 +50,7 @@ export function ElementValues({ selected }: { selected: Selected }): ReactNode {
   return (
     <>
       {fits.offers}
+      {doc.kind === 'component' ? <LiftGroups selected={selected} rows={own} /> : null}
       <table className="ledger-table values" aria-label="Values of the element">
         <thead>
           <tr>
@@ -182,13 +184,19 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
               />
             ) : (
               <span className="shows-row">
-                <button
-                  type="button"
-                  className="as-link"
-                  onClick={() => exposing.expose(component, [exposureOf(row)])}
-                >
-                  expose
-                </button>
+                {canBeExposed(row) ? (
+                  <button
+                    type="button"
+                    className="as-link"
+                    onClick={() => exposing.expose(component, [exposureOf(row)])}
+                  >
+                    expose
+                  </button>
+                ) : field ? (
+                  <span className="cell-words quiet">
+                    bound to {fieldLabel(documents, doc, field)}
+                  </span>
+                ) : null}
                 {feeding.length > 0 ? (
                   <ChoiceCell
                     label={`${row.elementName} ${row.what}, from a property there is`}

@@ -2,8 +2,9 @@ import { own } from '@sormet/core/model';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Button, Checkbox } from 'antd';
 import type { ComponentDoc, Typed } from '@sormet/core/model';
-import { controlsOf, type ControlRow } from '@sormet/core/edit';
+import { canBeExposed, controlsOf, type ControlRow } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
+import { fieldLabel } from '../../values/fields';
 import { ShowValue } from '../../values/show-value';
 import { count } from '../words';
 import { exposureOf, useExposing } from './exposing';
@@ -19,7 +20,8 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
   const rows = useMemo(() => controlsOf(documents, component), [documents, component]);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const [labels, setLabels] = useState<Readonly<Record<string, string>>>({});
-  const free = rows.filter((row) => row.source?.is !== 'property');
+  const free = rows.filter(canBeExposed);
+  const exposed = rows.filter(({ source }) => source?.is === 'property').length;
   const chosen = free.filter((row) => ticked.has(keyOf(row)));
   const tick = (keys: readonly string[], on: boolean) => {
     const next = new Set(ticked);
@@ -53,7 +55,7 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
           all that could be exposed
         </Checkbox>
         <span className="quiet">
-          {count(rows.length - free.length, 'control')} exposed, {free.length} not
+          {count(exposed, 'control')} exposed, {free.length} not
         </span>
         <Button size="small" type="primary" disabled={chosen.length === 0} onClick={exposeTicked}>
           {chosen.length === 0
@@ -98,7 +100,7 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
                       <span className="exposed-dot" title="exposed">
                         ●
                       </span>
-                    ) : (
+                    ) : !canBeExposed(row) ? null : (
                       <input
                         type="checkbox"
                         checked={ticked.has(key)}
@@ -108,29 +110,41 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
                     )}
                   </td>
                   <td className="cell">
-                    <ShowValue
-                      documents={documents}
-                      value={(property?.default ?? row.source ?? row.byDefault) as Typed}
-                    />
+                    {row.source?.is === 'field' ? (
+                      <span className="cell-words quiet">
+                        bound to {fieldLabel(documents, component, row.source)}
+                      </span>
+                    ) : (
+                      <ShowValue
+                        documents={documents}
+                        value={(property?.default ?? row.source ?? row.byDefault) as Typed}
+                      />
+                    )}
                   </td>
                   <td className={property ? 'cell definition wins' : 'cell'}>
-                    <input
-                      className="plain-field"
-                      aria-label={`Label of ${row.label}`}
-                      placeholder={row.label}
-                      value={property ? property.label : (labels[key] ?? '')}
-                      onChange={({ target }) => {
-                        if (!property) setLabels({ ...labels, [key]: target.value });
-                        else if (target.value.trim())
-                          sync.edit(
-                            {
-                              name: 'labelProperty',
-                              args: { component: component.id, property: id!, label: target.value },
-                            },
-                            { group: `label ${id}` },
-                          );
-                      }}
-                    />
+                    {property || canBeExposed(row) ? (
+                      <input
+                        className="plain-field"
+                        aria-label={`Label of ${row.label}`}
+                        placeholder={row.label}
+                        value={property ? property.label : (labels[key] ?? '')}
+                        onChange={({ target }) => {
+                          if (!property) setLabels({ ...labels, [key]: target.value });
+                          else if (target.value.trim())
+                            sync.edit(
+                              {
+                                name: 'labelProperty',
+                                args: {
+                                  component: component.id,
+                                  property: id!,
+                                  label: target.value,
+                                },
+                              },
+                              { group: `label ${id}` },
+                            );
+                        }}
+                      />
+                    ) : null}
                   </td>
                   <td className="cell tight">
                     {property ? (

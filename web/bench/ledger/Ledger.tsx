@@ -6,6 +6,7 @@ import type { Selected } from '../use-selected';
 import { ComponentValues } from './ComponentValues';
 import { ElementValues } from './ElementValues';
 import { ExposeTable } from './ExposeTable';
+import { Gaps } from './Gaps';
 import { HistoryList } from './HistoryList';
 import { InstanceValues } from './InstanceValues';
 import { LEDGER_PANEL } from './LedgerTabs';
@@ -70,7 +71,10 @@ function OfDocument({ doc, tab }: { doc: TreeDoc; tab: 'values' | 'style' }): Re
       </p>
     );
   return doc.kind === 'page' ? (
-    <PageValues key={doc.id} page={doc} />
+    <>
+      <Gaps doc={doc} />
+      <PageValues key={doc.id} page={doc} />
+    </>
   ) : (
     <ComponentValues key={doc.id} component={doc} />
   );

@@ -1,6 +1,6 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { Undo2 } from 'lucide-react';
-import { commonControls, propertyOf, type CommonControl } from '@sormet/core/edit';
+import { canBeExposed, commonControls, propertyOf, type CommonControl } from '@sormet/core/edit';
 import {
   docOf,
   inOrder,
@@ -177,7 +177,7 @@ function ExposedTogether({
   const exposing = useExposing();
   const component = docOf(documents, 'component', selected.doc.id);
   if (!component) return null;
-  const free = rows.filter(({ source }) => source?.is !== 'property');
+  const free = rows.filter(canBeExposed);
   const labels = rows.flatMap(({ source }) =>
     source?.is === 'property' ? (own(component.properties, source.property)?.label ?? []) : [],
   );
