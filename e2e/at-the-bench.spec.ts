@@ -34,6 +34,24 @@ test.describe('at the bench', () => {
       'belongs to the definition of Site surround; it is not exposed',
     );
     await expect(bench.canvas.locator('[contenteditable]')).toHaveCount(0);
+    // It is exposed from there with one press, and can be written at once.
+    await bench.sentence.getByRole('button', { name: 'Expose it' }).click();
+    await expect(bench.sentence).toContainText('It is exposed as');
+    await bench.clickOn(bench.canvas.locator('header nav a').first(), 'page', true);
+    await expect(bench.canvas.locator('[contenteditable]')).toHaveCount(1);
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await bench.clickOn(bench.canvas.locator('header nav a').first(), 'page', true);
+    await expect(bench.sentence).toContainText('it is not exposed');
+  });
+
+  test('text that content gives leads to the entry that gives it', async ({ page }) => {
+    const bench = new BenchHand(page);
+    await bench.open('page-home');
+    await bench.clickOn(bench.canvas.getByText('A boathouse').first(), 'page', true);
+    await expect(bench.sentence).toContainText('bound to content');
+    await bench.sentence.getByRole('button', { name: /^Open / }).click();
+    await expect(page).toHaveURL(/\/content\/shed\/shed-/);
   });
 
   test('text being typed into is never under 13 px on screen', async ({ page }) => {

@@ -508,3 +508,29 @@ test('the ring of focus is said once for every element, on the specimen', async 
   await page.keyboard.press('Control+Z');
   await expect(shown).toHaveCSS('outline-width', '2px');
 });
+
+test('a picture is laid behind an element under a veil, from its cell by keys, and taken away', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await ownPage(page, 'own-ground');
+  await page.locator('.outline-row', { hasText: 'How it works' }).click();
+  await bench.tab('Style');
+  const section = bench.canvas.locator('main > section').nth(1);
+  const cell = await bench.styleCell('background-image');
+  await cell.focus();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  const editor = page.getByRole('dialog', { name: 'background-image by a picture' });
+  await editor.getByRole('combobox', { name: 'The picture behind' }).focus();
+  await page.keyboard.type('bench');
+  await page.keyboard.press('Enter');
+  await expect(section).toHaveCSS('background-image', /^url\(/);
+  await expect(section).toHaveCSS('background-size', 'cover');
+  await editor.getByRole('radio', { name: 'no veil' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(section).toHaveCSS('background-image', /^linear-gradient\(.*url\(/);
+  await expect(cell).toHaveValue(/under a veil$/);
+  await editor.getByRole('button', { name: 'take the picture away' }).click();
+  await expect(section).toHaveCSS('background-image', 'none');
+});

@@ -184,10 +184,8 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
     const document = await database.transaction('REPEATABLE READ', (manager) =>
       documentAfter(manager, site.id, id, revision),
     );
-    answer(response, shapes.DocumentAnswer, {
-      revision,
-      document: document ? { ...document } : null,
-    });
+    if (!document) throw new Problem(404, 'Not found', `There was no ${id} after ${revision}.`);
+    answer(response, shapes.DocumentAnswer, { revision, document: { ...document } });
   });
 
   router.get('/sites/:site/revisions/:revision', async (request, response) => {

@@ -134,12 +134,9 @@ export const HistoryLines = Type.Object(
   exact,
 );
 
-/** A document as it was after a revision; nothing where it was not there then. */
+/** A document as it was after a revision. */
 export const DocumentAnswer = Type.Object(
-  {
-    revision: Type.Integer(),
-    document: Type.Union([Type.Record(Type.String(), Type.Unknown()), Type.Null()]),
-  },
+  { revision: Type.Integer(), document: Type.Record(Type.String(), Type.Unknown()) },
   exact,
 );
 export type DocumentAnswer = Static<typeof DocumentAnswer>;

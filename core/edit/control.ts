@@ -106,7 +106,12 @@ export function giveControl(
   const to = (path: readonly string[], now: unknown) =>
     changeTo(documents, doc, [...where, ...path], now);
   if (control.of === 'declaration')
-    return to(controlPath(control), source === null ? undefined : declaredBy(control.key, source));
+    return to(
+      controlPath(control),
+      source === null
+        ? undefined
+        : declaredBy(control.key, source, declaredAt(stored, control.key)),
+    );
   if (control.of !== 'chosen') return to(controlPath(control), source ?? undefined);
   if (stored?.kind !== 'element' && stored?.kind !== 'instance') return [];
   const { what } = control;
@@ -123,9 +128,19 @@ export function giveControl(
   return [...changes, ...to(['shared'], { ...stored.shared, [said]: true })];
 }
 
-/** A declaration that a source feeds, or that says what a value says. */
-function declaredBy(key: string, source: Source): Declared {
+function declaredAt(node: TreeNode | undefined, key: string): Declared | undefined {
+  return node?.kind === 'element' || node?.kind === 'instance' ? own(node.style, key) : undefined;
+}
+
+/** A declaration that a source feeds, or that says what a value says; a picture keeps what lies over it. */
+function declaredBy(key: string, source: Source, now: Declared | undefined): Declared {
   const type = feedableType(keyParts(key).property)!;
+  if (type.kind === 'image') {
+    const fed = { [FED]: { source, type: type.kind } };
+    return now && own(now.refs ?? {}, FED)
+      ? { ...now, refs: { ...now.refs, ...fed } }
+      : { css: `var(--${FED})`, refs: fed };
+  }
   if (source.is !== 'value' || source.value === null || source.whenEmpty)
     return { css: `var(--${FED})`, refs: { [FED]: { source, type: type.kind } } };
   const { value } = source;

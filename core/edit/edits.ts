@@ -21,6 +21,7 @@ import { declareRule, setByRule } from './rules/by-rule';
 import { newFindings, type DocumentFinding } from './soundness/soundness';
 import { setSite, setWidth } from './site/site';
 import { declare, declareShared, declareTag } from './style/declaring';
+import { setGround } from './style/ground';
 import { addStyle, removeStyles, setStyle } from './style/shared-styles';
 import { addTheme, putTheme, removeTheme, setInTheme, setTheme } from './style/themes';
 import { takeTokens } from './style/taking-tokens';
@@ -57,6 +58,7 @@ export const EDITS = {
   declare,
   declareTag,
   declareShared,
+  setGround,
   addStyle,
   setStyle,
   removeStyles,

@@ -34,6 +34,7 @@ export {
 } from './site/beginnings';
 export { duplicateOf, freePath } from './pages/duplicating';
 export { placesOfValue } from './style/places-of-value';
+export { groundOf, type Ground } from './style/ground';
 export { styleName, themeName } from './style/themes';
 export { wearersOf } from './style/wearing';
 export { STYLED_TAGS } from './style/styled-tags';

@@ -716,6 +716,13 @@ class Chooser {
         if (node === undefined || !to) return undefined;
         return { name, args: { instances: [{ doc: doc.id, node }], component: to.id } };
       }
+      case 'setGround': {
+        const source = this.literal(IMAGE);
+        const veil = choices.of([null, 'linear-gradient(#0008,#0008)'])!;
+        const ground = choices.below(4) === 0 ? null : { source, veil };
+        const nodes = this.several();
+        return { name, args: { doc: doc.id, nodes, width: choices.of(WIDTHS)!, ground } };
+      }
       case 'replaceElement': {
         const elements = this.nodes.filter((each) => doc.nodes[each]!.kind === 'element');
         const node = choices.of(elements);

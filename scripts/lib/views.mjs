@@ -61,12 +61,6 @@ export async function takePictures(address, folder, say) {
     await page.goto('/sites/brackenfold/bench/opening');
     await page.locator('table[aria-label="Properties of the definition"]').waitFor();
     await take('bench-definition');
-    await page.goto('/sites/brackenfold/bench/page-about');
-    await canvas.locator('main').waitFor();
-    await page.waitForTimeout(600);
-    await page.locator('.outline-row', { hasText: 'Heading' }).click();
-    await page.keyboard.press('Shift+F10');
-    await take('menu');
     await page.keyboard.press('Escape');
 
     // The main job, as far as its pictures: a section made reusable and bound to the sheds.
@@ -160,6 +154,14 @@ export async function takePictures(address, folder, say) {
     await page.goto('/sites/brackenfold/releases');
     await page.getByRole('table', { name: 'Pages that would change' }).waitFor();
     await take('releases');
+
+    await page.goto('/sites/brackenfold/bench/page-shed?entry=shed-millgate');
+    await canvas.locator('main').waitFor();
+    await page.keyboard.press('h');
+    await page.locator('.history-list li').nth(1).getByRole('button').click();
+    await page.frameLocator('.pane-earlier iframe').locator('main').waitFor();
+    await page.waitForTimeout(600);
+    await take('history');
   } finally {
     await browser.close();
   }

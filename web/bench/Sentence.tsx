@@ -9,6 +9,7 @@ import { benchActions } from '../store/bench-slice';
 import { litRule } from './ledger/style/lit-rule';
 import { useRuleWords } from './ledger/style/rule-words';
 import type { Selected } from './use-selected';
+import { Offered } from './Offered';
 import { componentWords, count, documentWords, namesOf, reachWords } from './words';
 import './Sentence.css';
 
@@ -41,6 +42,7 @@ export function Sentence({
     return (
       <div className="sentence edge-none" role="status">
         <span>{notice}</span>
+        <Offered />
         <Button size="small" type="text" onClick={() => dispatch(benchActions.notice(null))}>
           understood
         </Button>

@@ -132,6 +132,7 @@ describe('where typing goes', () => {
     expect(target).toMatchObject({
       ok: false,
       why: expect.stringContaining('bound to content') as string,
+      offer: { is: 'entry', entry: expect.stringContaining('shed-') as string },
     });
   });
 
@@ -139,7 +140,7 @@ describe('where typing goes', () => {
     const target = textTarget(documents, about, elementWith(about, 'a', 'Guides'));
     expect(target).toMatchObject({
       ok: false,
-      definition: 'surround',
+      offer: { is: 'expose', definition: 'surround' },
       why: expect.stringContaining('not exposed') as string,
     });
   });

@@ -1,4 +1,14 @@
-import { docOf, treeDocOf, type Documents, type NodeId, nodeIn } from '@sormet/core/model';
+import {
+  docOf,
+  treeDocOf,
+  type DocId,
+  type Documents,
+  type EntryDoc,
+  type NodeId,
+  nodeIn,
+  own,
+  type Source,
+} from '@sormet/core/model';
 import {
   instanceOf,
   trace,
@@ -13,10 +23,10 @@ import { nodeName, shortName } from '@sormet/core/edit';
 
 /** The node of the open document that something shown belongs to: itself, or the instance it is in. */
 export function ownerIn(node: Resolved, doc: string): NodeId | undefined {
-  let own: NodeId = node.from.id;
+  let found: NodeId = node.from.id;
   for (let at: Within | null = node.scope.within; at; at = at.parent) {
-    if (at.doc === doc && isAtTop(at)) return own;
-    own = at.node;
+    if (at.doc === doc && isAtTop(at)) return found;
+    found = at.node;
   }
   return undefined;
 }
@@ -75,7 +85,12 @@ export function elementOf(node: Resolved | undefined): ResolvedElement | undefin
 /** Where typing into a text shown on the canvas goes, or why it cannot. */
 export type TextTarget =
   | { readonly ok: true; readonly doc: string; readonly node: NodeId; readonly control: Control }
-  | { readonly ok: false; readonly why: string; readonly definition?: string };
+  | { readonly ok: false; readonly why: string; readonly offer?: TextOffer };
+
+/** What can be done about a text that is not typed into: exposed in its definition, changed in its entry. */
+export type TextOffer =
+  | { readonly is: 'expose'; readonly definition: DocId; readonly node: NodeId }
+  | { readonly is: 'entry'; readonly entry: DocId };
 
 /**
  * Follows a text from where it shows to the open document: its own text there, or the value of the
@@ -104,7 +119,7 @@ export function textTarget(
       return { ok: true, doc: open, node: text.from.id, control: { of: 'text' } };
     }
     if (stored?.kind === 'text' && stored.text.is === 'field')
-      return { ok: false, why: 'This text is bound to content; it is edited in the entry.' };
+      return boundTo(documents, built, within, stored.text);
     return { ok: true, doc: open, node: text.from.id, control: { of: 'text' } };
   }
   const steps = trace(built, within, text.from.id, { of: 'text' });
@@ -121,7 +136,7 @@ export function textTarget(
       if (step.rule !== undefined)
         return { ok: false, why: 'A rule of this definition says this text; change it there.' };
       if (step.by === 'set' && step.source.is === 'field')
-        return { ok: false, why: 'This text is bound to content; it is edited in the entry.' };
+        return boundTo(documents, built, within, step.source);
       return { ok: true, doc: open, node: instance.node, control: { of: 'value', property } };
     }
     if (step.by === 'default') break;
@@ -130,9 +145,54 @@ export function textTarget(
   }
   return {
     ok: false,
-    why: `This text belongs to the definition of ${definition ? shortName(definition.name) : 'a component'}; it is not exposed. Open the definition to change it everywhere, or to expose it.`,
-    ...(definition ? { definition: definition.id } : {}),
+    why: `This text belongs to the definition of ${definition ? shortName(definition.name) : 'a component'}; it is not exposed. Change it there everywhere, or expose it.`,
+    ...(definition
+      ? { offer: { is: 'expose' as const, definition: definition.id, node: text.from.id } }
+      : {}),
   };
+}
+
+/** A text that content gives: by which entry, where that is known here. */
+function boundTo(
+  documents: Documents,
+  built: Built,
+  within: Within,
+  source: FieldSource,
+): TextTarget {
+  const why = 'This text is bound to content; it is edited in the entry.';
+  const entry = entryBehind(documents, built, within, source)?.id;
+  return { ok: false, why, ...(entry === undefined ? {} : { offer: { is: 'entry', entry } }) };
+}
+
+type FieldSource = Extract<Source, { is: 'field' }>;
+
+/**
+ * The entry that holds what a field source reads: the page’s or that of the round of a repeat, followed across
+ * references to the one in which the value stands.
+ * @param within the way down to where it is read
+ */
+export function entryBehind(
+  documents: Documents,
+  built: Built,
+  within: Within,
+  { from, path }: FieldSource,
+): EntryDoc | undefined {
+  let id: DocId | undefined;
+  if (from === 'page') {
+    const { page } = built.scope;
+    id = page && 'id' in page ? page.id : undefined;
+  } else
+    for (let at: Within | null = within; at && id === undefined; at = at.parent)
+      if (at.node === from.repeat) id = at.entry;
+  let entry = id === undefined ? undefined : docOf(documents, 'entry', id);
+  for (const field of path.slice(0, -1)) {
+    const value = entry && own(entry.values, field);
+    entry =
+      value?.type === 'entry' && value.value !== null
+        ? docOf(documents, 'entry', value.value)
+        : undefined;
+  }
+  return entry;
 }
 
 /** How a node is named where it is pointed at: its name, and the word for what it is. */

@@ -32,7 +32,7 @@ export function useTypingHere(
       if (!built) return;
       const target = textTarget(documents, built, element);
       if (!target.ok) {
-        dispatch(benchActions.notice(target.why));
+        dispatch(benchActions.offer({ notice: target.why, offer: target.offer ?? null }));
         return;
       }
       const html = registry.elementsOf(element)[0];

@@ -80,9 +80,16 @@ export const api = {
     request<{ lines: HistoryLine[]; more: boolean }>(
       `/sites/${id}/history/lines?before=${before}${document === undefined ? '' : `&document=${document}`}`,
     ),
+  /** @returns nothing when it was not there then */
   documentAfter: (id: string, revision: number, document: string) =>
-    request<{ revision: number; document: Doc | null }>(
+    request<{ revision: number; document: Doc }>(
       `/sites/${id}/revisions/${revision}/documents/${document}`,
+    ).then(
+      (answer) => answer.document,
+      (problem: Error) => {
+        if (problem instanceof ApiProblem && problem.status === 404) return null;
+        throw problem;
+      },
     ),
   lastChanges: (id: string) => request<LastChanges>(`/sites/${id}/changed`),
   edit: (

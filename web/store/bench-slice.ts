@@ -20,6 +20,11 @@ export interface LandingPlace {
   readonly index: number;
 }
 
+/** What the sentence offers to do: to expose a text of a definition, to open an entry. */
+export type Offer =
+  | { readonly is: 'expose'; readonly definition: string; readonly node: string }
+  | { readonly is: 'entry'; readonly entry: string };
+
 /** A document as it was after a revision, with the moment of that. */
 export interface Earlier {
   readonly doc: string;
@@ -58,6 +63,8 @@ export interface BenchState {
   readonly typeInto: { readonly doc: string; readonly node: string } | null;
   /** A short word to the person, shown in the sentence. */
   readonly notice: string | null;
+  /** What can be done about what the notice says. */
+  readonly offer: Offer | null;
   /** The share of its full size at which a page and a definition are drawn; `null` for the one that fits. */
   readonly zoom: { readonly page: number | null; readonly definition: number | null };
   /** Counts how often it was asked to zoom to what is selected. */
@@ -86,6 +93,7 @@ const initialState: BenchState = {
   layout: { left: null, ledger: false },
   typeInto: null,
   notice: null,
+  offer: null,
   zoom: { page: null, definition: null },
   zoomAsked: 0,
   landing: null,
@@ -205,6 +213,11 @@ export const benchSlice = createSlice({
     },
     notice(state, { payload }: PayloadAction<string | null>) {
       state.notice = payload;
+      state.offer = null;
+    },
+    offer(state, { payload }: PayloadAction<{ notice: string; offer: Offer | null }>) {
+      state.notice = payload.notice;
+      state.offer = payload.offer;
     },
     setZoom(state, { payload }: PayloadAction<Partial<BenchState['zoom']>>) {
       Object.assign(state.zoom, payload);

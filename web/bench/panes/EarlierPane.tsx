@@ -35,7 +35,7 @@ export function EarlierPane({
   useEffect(() => {
     let gone = false;
     api.documentAfter(sync.site, revision, doc).then(
-      ({ document }) => {
+      (document) => {
         if (!gone) setFound(document);
       },
       (problem: Error) => {

@@ -5,21 +5,24 @@ import {
   docOf,
   entryTitle,
   inOrder,
+  own,
   rootOf,
   treeDocOf,
   type Documents,
-  type EntryDoc,
   type Source,
   type Typed,
+  type TypeSpec,
 } from '@sormet/core/model';
 import { controlsOf, propertyOf } from '@sormet/core/edit';
 import { trace, type Step } from '@sormet/core/resolve';
+import { entryBehind } from '../../canvas/address';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
 import { fieldLabel } from '../../values/fields';
 import { valueWords } from '../../values/value-words';
 import { IconButton } from '../ledger/IconButton';
+import { KIND_WORDS } from '../ledger/property/kind-words';
 import type { Selected } from '../use-selected';
 import { componentWords, documentWords } from '../words';
 import { StyleTraces } from './StyleTraces';
@@ -75,7 +78,7 @@ function Traces({ page, selected }: { page: string; selected: Selected }): React
   if (rows.length === 0) return <p className="ledger-empty">There is no value on this.</p>;
   return (
     <dl ref={list}>
-      {rows.map(({ label, steps, otherwise }) => (
+      {rows.map(({ label, type, steps, otherwise }) => (
         <div key={label} className={label === traced ? 'traced' : undefined}>
           <dt>{label}</dt>
           <dd>
@@ -88,7 +91,7 @@ function Traces({ page, selected }: { page: string; selected: Selected }): React
               ) : null}
               {steps.map((step, i) => (
                 <li key={i}>
-                  <StepWords page={page} step={step} entry={selected.entry} />
+                  <StepWords page={page} step={step} selected={selected} type={type} />
                 </li>
               ))}
             </ol>
@@ -105,11 +108,12 @@ function tracedOf(
   { doc, id, node }: Selected,
   within: Parameters<typeof trace>[1],
   built: Parameters<typeof trace>[0],
-): { label: string; steps: Step[]; otherwise: Source | undefined }[] {
+): { label: string; type: TypeSpec; steps: Step[]; otherwise: Source | undefined }[] {
   if (node.kind === 'instance')
     return inOrder(docOf(documents, 'component', node.component)?.properties ?? {}).map(
-      ([property, { label, default: otherwise }]) => ({
+      ([property, { label, type, default: otherwise }]) => ({
         label,
+        type,
         steps: trace(built, within, id, { of: 'value', property }),
         otherwise,
       }),
@@ -123,6 +127,7 @@ function tracedOf(
     )
     .map((row) => ({
       label: row.what,
+      type: row.type,
       steps: trace(built, within, row.node, row.control),
       otherwise: undefined,
     }));
@@ -132,15 +137,17 @@ function tracedOf(
 function StepWords({
   page,
   step,
-  entry,
+  selected,
+  type,
 }: {
   /** What is open at the bench. */
   page: string;
   step: Step;
-  entry: EntryDoc | undefined;
+  selected: Selected;
+  /** As what the value is used in the end. */
+  type: TypeSpec;
 }): ReactNode {
   const { documents } = useDerived();
-  const sync = useSync();
   const dispatch = useAppDispatch();
   const { by, doc, node, source, rule } = step;
   const component = docOf(documents, 'component', doc);
@@ -163,14 +170,42 @@ function StepWords({
         {where}
       </button>
       : {sourceWords(documents, source, doc)}
-      {source.is === 'field' && source.from === 'page' && entry ? (
-        <>
-          {' · '}
-          <Link to={`/sites/${sync.site}/content/${entry.type}/${entry.id}`}>
-            {entryTitle(documents, entry)}
-          </Link>
-        </>
+      {source.is === 'field' ? (
+        <EntryWords selected={selected} source={source} type={type} />
       ) : null}
+    </>
+  );
+}
+
+/** The entry that a field is read of, what it holds there, and as what that is read. */
+function EntryWords({
+  selected: { resolved, built },
+  source,
+  type,
+}: {
+  selected: Selected;
+  source: Extract<Source, { is: 'field' }>;
+  type: TypeSpec;
+}): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const entry = resolved && built && entryBehind(documents, built, resolved.scope.within, source);
+  if (!entry) return null;
+  const field = source.path.at(-1);
+  const held = field === undefined ? undefined : own(entry.values, field);
+  const words = held && valueWords(documents, held);
+  return (
+    <>
+      {', of '}
+      <Link to={`/sites/${sync.site}/content/${entry.type}/${entry.id}`}>
+        {entryTitle(documents, entry)}
+      </Link>
+      {field === undefined
+        ? ''
+        : words === undefined || words === 'nothing'
+          ? ', which holds nothing there'
+          : `, which holds “${words}”`}
+      {held && held.type !== type.kind ? `, read as ${KIND_WORDS[type.kind]}` : ''}
     </>
   );
 }

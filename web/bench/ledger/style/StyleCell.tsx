@@ -1,7 +1,7 @@
 import { useRef, useState, type ReactNode } from 'react';
 import { Bookmark } from 'lucide-react';
 import { themeAt } from '@sormet/core/check';
-import { isRefusal, runEdit } from '@sormet/core/edit';
+import { groundOf, isRefusal, runEdit, type Ground } from '@sormet/core/edit';
 import {
   newId,
   nodeIn,
@@ -9,6 +9,7 @@ import {
   type Declared,
   type Documents,
   type State,
+  type Typed,
 } from '@sormet/core/model';
 import {
   cascade,
@@ -24,6 +25,7 @@ import { useDerived, useSync } from '../../../site/SiteProvider';
 import { benchActions } from '../../../store/bench-slice';
 import { useAppDispatch } from '../../../store/store';
 import { useDraft } from '../../../values/use-draft';
+import { valueWords } from '../../../values/value-words';
 import { ruleKey } from '../../../canvas/rule-key';
 import type { Selected } from '../../use-selected';
 import { IconButton } from '../IconButton';
@@ -121,6 +123,10 @@ export function StyleCell(props: StyleCellProps): ReactNode {
     .find((each) => each && !each.refs);
   const said = (name: string) =>
     cascade(selected.rules, name, width, site, states)[0]?.declared.css;
+  const ground =
+    property === 'background-image'
+      ? groundOf(ownMember(rule.block, declarationKey(property, width, state)))
+      : undefined;
   const choose = (value: string) => {
     // Pinned is only what does not stand in the flow: both are one step to take back.
     const flows = property === 'inset' && !/^(absolute|fixed|sticky)$/.test(said('position') ?? '');
@@ -160,7 +166,9 @@ export function StyleCell(props: StyleCellProps): ReactNode {
           className="plain-field"
           aria-label={label}
           list={OFFERS}
-          value={draft ?? (mixed ? '' : (stored ?? ''))}
+          value={draft ?? (mixed ? '' : ground ? groundWords(ground, documents) : (stored ?? ''))}
+          // A picture behind is chosen by its own editor, beside.
+          readOnly={ground !== undefined}
           placeholder={mixed ? 'mixed' : (elsewhere?.text ?? '')}
           aria-invalid={wrong !== ''}
           onChange={(event) => type(event.target.value)}
@@ -192,6 +200,22 @@ export function StyleCell(props: StyleCellProps): ReactNode {
             downwards: (said('flex-direction') ?? '').startsWith('column'),
             give: giveOf,
             choose,
+            ...(property === 'background-image' && origin.is === 'node' && !state
+              ? {
+                  ground: {
+                    now: ground,
+                    give: (next: Ground | null) => {
+                      const nodes = selected.all.includes(origin.node)
+                        ? [...selected.all]
+                        : [origin.node];
+                      sync.edit({
+                        name: 'setGround',
+                        args: { doc: origin.doc, nodes, width, ground: next },
+                      });
+                    },
+                  },
+                }
+              : {}),
           }}
         />
         {other ? (
@@ -245,6 +269,17 @@ export function StyleCell(props: StyleCellProps): ReactNode {
       ) : null}
     </td>
   );
+}
+
+/** The picture behind in words: what gives it, and that a veil lies over it. */
+function groundWords({ source, veil }: Ground, documents: Documents): string {
+  const what =
+    source.is === 'value'
+      ? valueWords(documents, source as Typed)
+      : source.is === 'property'
+        ? 'a property’s picture'
+        : 'a picture of content';
+  return veil === null ? what : `${what}, under a veil`;
 }
 
 /** What the theme in which an element stands makes of tokens: the nearest that begins at it, or around it. */

@@ -7,7 +7,9 @@ import {
   type ReactNode,
 } from 'react';
 import { Popover } from 'antd';
-import { AlignCenter, Columns3, Move, Square } from 'lucide-react';
+import { AlignCenter, Columns3, Image, Move, Square } from 'lucide-react';
+import type { Ground } from '@sormet/core/edit';
+import { GroundPicture } from './GroundPicture';
 import { Sides } from './Sides';
 import { Ways } from './Ways';
 import { ALIGNING, COLUMNS, PINNING } from './ways';
@@ -30,14 +32,23 @@ export interface PicturedCell {
   give(property: string, typed: string): string;
   /** Declares the whole of the cell. */
   choose(value: string): void;
+  /** The picture behind, where this rule can have one. */
+  readonly ground?: { readonly now: Ground | undefined; give(ground: Ground | null): void };
 }
 
-const ICONS = { aligning: AlignCenter, sides: Square, columns: Columns3, pinning: Move } as const;
+const ICONS = {
+  aligning: AlignCenter,
+  sides: Square,
+  columns: Columns3,
+  pinning: Move,
+  ground: Image,
+} as const;
 
-function editorOf(property: string): keyof typeof ICONS | undefined {
+function editorOf({ property, ground }: PicturedCell): keyof typeof ICONS | undefined {
   if (Object.hasOwn(ALIGNING, property)) return 'aligning';
   if (property === 'padding' || property === 'margin') return 'sides';
   if (property === 'grid-template-columns') return 'columns';
+  if (ground) return 'ground';
   return property === 'inset' ? 'pinning' : undefined;
 }
 
@@ -58,7 +69,7 @@ export function Pictured({ cell }: { cell: PicturedCell }): ReactNode {
     returns.current = true;
     setOpen(false);
   };
-  const editor = editorOf(cell.property);
+  const editor = editorOf(cell);
   if (!editor) return null;
   const Icon = ICONS[editor];
   const button = (
@@ -103,7 +114,7 @@ export function Pictured({ cell }: { cell: PicturedCell }): ReactNode {
 }
 
 function Editor({ editor, cell }: { editor: keyof typeof ICONS; cell: PicturedCell }): ReactNode {
-  const { property, shown, downwards, choose, valueOf, give } = cell;
+  const { property, shown, downwards, choose, valueOf, give, ground } = cell;
   const given = { label: property, chosen: shown, onChoose: choose };
   switch (editor) {
     case 'aligning':
@@ -117,6 +128,8 @@ function Editor({ editor, cell }: { editor: keyof typeof ICONS; cell: PicturedCe
       );
     case 'sides':
       return <Sides property={property as 'padding'} valueOf={valueOf} give={give} />;
+    case 'ground':
+      return <GroundPicture ground={ground!.now} onGround={(now) => ground!.give(now)} />;
     case 'columns':
       return (
         <Ways

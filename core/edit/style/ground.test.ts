@@ -1,0 +1,98 @@
+import { controlsOf, doEdit, groundOf, isRefusal, type NamedEdit } from '..';
+import { docOf, nodeIn, type Documents, type Source } from '../../model';
+import { Linker } from '../../resolve';
+import { asset, component, documentsOf, htmlOf, page } from '../../test';
+import { build } from '../../resolve';
+import { dataOf } from '../../value';
+
+const picture = (id: string): Source =>
+  ({ is: 'value', type: 'image', value: { asset: id } }) as Source;
+const VEIL = 'linear-gradient(#0008,#0008)';
+
+const start = documentsOf(
+  asset('hall'),
+  asset('yard'),
+  component('band', { id: 'root', tag: 'section', children: [{ tag: 'h2', text: 'Come in' }] }),
+  page('home', '/', { tag: 'main', children: [{ id: 'one', component: 'band' }] }),
+);
+
+function after(documents: Documents, ...edits: NamedEdit[]): Documents {
+  return edits.reduce((state, edit) => {
+    const done = doEdit(state, edit);
+    if (isRefusal(done)) throw new Error(done.refused);
+    return done.documents;
+  }, documents);
+}
+
+const laid = (ground: { source: Source; veil: string | null } | null): NamedEdit => ({
+  name: 'setGround',
+  args: { doc: 'band', nodes: ['root'], width: 'base', ground },
+});
+const style = (documents: Documents) => {
+  const root = nodeIn(documents, 'band', 'root');
+  return root?.kind === 'element' ? root.style : {};
+};
+
+describe('a picture behind', () => {
+  test('covers its element, under a veil or none, and is told from its declaration', () => {
+    const bare = after(start, laid({ source: picture('hall'), veil: null }));
+    expect(style(bare)).toMatchObject({
+      'background-image': { css: 'var(--it)' },
+      'background-size': { css: 'cover' },
+      'background-position': { css: 'center' },
+    });
+    const veiled = after(bare, laid({ source: picture('hall'), veil: VEIL }));
+    expect(groundOf(style(veiled)['background-image'])).toEqual({
+      source: picture('hall'),
+      veil: VEIL,
+    });
+    expect(style(after(veiled, laid(null)))['background-image']).toBeUndefined();
+  });
+
+  test('is exposed like any control: the veil stays, an instance sets its own picture', () => {
+    const veiled = after(start, laid({ source: picture('hall'), veil: VEIL }));
+    const band = docOf(veiled, 'component', 'band')!;
+    const row = controlsOf(veiled, band).find(({ what }) => what === 'background image')!;
+    expect(row.type).toEqual({ kind: 'image' });
+    const exposed = after(veiled, {
+      name: 'expose',
+      args: {
+        component: 'band',
+        controls: [
+          {
+            node: row.node,
+            control: row.control,
+            property: 'behind',
+            label: 'Picture behind',
+            key: 'behind',
+            order: 'a0',
+            group: null,
+          },
+        ],
+      },
+    });
+    expect(groundOf(style(exposed)['background-image'])).toEqual({
+      source: { is: 'property', property: 'behind' },
+      veil: VEIL,
+    });
+    const set = after(exposed, {
+      name: 'setControl',
+      args: {
+        doc: 'home',
+        node: 'one',
+        control: { of: 'value', property: 'behind' },
+        source: picture('yard'),
+      },
+    });
+    const html = (documents: Documents) =>
+      htmlOf(build(new Linker().link(documents, 'home'), dataOf(documents), undefined).root);
+    expect(html(set)).not.toBe(html(exposed));
+    expect(html(set)).toMatch(/url\(/);
+  });
+
+  test('of a veil that is no CSS is refused', () => {
+    expect(
+      doEdit(start, laid({ source: picture('hall'), veil: 'url(https://example.com/x)' })),
+    ).toMatchObject({ refused: expect.any(String) as string });
+  });
+});

@@ -1,0 +1,94 @@
+import { Type } from '@sinclair/typebox';
+import { type Declared, nodeIn, own, Source, type TreeNode } from '../../model';
+import { declarationKey, expand, FED } from '../../style';
+import { exact, Id } from '../args';
+import { type Change, changeTo } from '../changes';
+import { defineEdit, gone, refuse } from '../define';
+import { named } from '../names';
+import { declareIn } from './declaration';
+
+const GROUND = 'background-image';
+
+/** How a ground lies that nothing else is said of: over the whole, its middle seen (common practice, no published source). */
+const LIES = { 'background-size': 'cover', 'background-position': 'center' };
+
+/** A picture that lies behind what stands on an element, with what lies over it as a veil. */
+export interface Ground {
+  /** What gives the picture: a value, a property of the definition, a field. */
+  readonly source: Source;
+  /** The layers over it, as CSS; nothing without a veil. */
+  readonly veil: string | null;
+}
+
+/** The ground that a declaration of `background-image` says, where a picture is in it. */
+export function groundOf(declared: Declared | undefined): Ground | undefined {
+  const fed = declared && own(declared.refs ?? {}, FED);
+  if (!fed || !('source' in fed) || fed.type !== 'image') return undefined;
+  const behind = `,var(--${FED})`;
+  const { css } = declared;
+  return { source: fed.source, veil: css.endsWith(behind) ? css.slice(0, -behind.length) : null };
+}
+
+/** Lays a picture behind what stands on elements, with a veil over it or none; `null` takes it away. */
+export const setGround = defineEdit({
+  args: Type.Object(
+    {
+      doc: Id,
+      nodes: Type.Array(Id, { minItems: 1, maxItems: 500 }),
+      width: Type.String({ maxLength: 40 }),
+      ground: Type.Union([
+        Type.Object(
+          { source: Source, veil: Type.Union([Type.String({ maxLength: 300 }), Type.Null()]) },
+          exact,
+        ),
+        Type.Null(),
+      ]),
+    },
+    exact,
+  ),
+  run(documents, { doc, nodes, width, ground }) {
+    const changes: Change[] = [];
+    for (const node of new Set(nodes)) {
+      const stored = nodeIn(documents, doc, node);
+      if (!isStyled(stored)) return gone('What should be styled', doc);
+      const where = ['nodes', node, 'style'];
+      const give = (property: string, css: string | null) =>
+        declareIn(documents, doc, where, stored.style, { property, width, css });
+      if (!ground) {
+        const taken = give(GROUND, null);
+        if ('refused' in taken) return taken;
+        changes.push(...taken);
+        continue;
+      }
+      const { source, veil } = ground;
+      const refs = { [FED]: { source, type: 'image' as const } };
+      const read = expand(GROUND, `${veil === null ? '' : veil + ','}var(--${FED})`, refs);
+      if (!read.ok) return refuse(read.reason, doc, '/' + where.join('/'));
+      const key = declarationKey(GROUND, width);
+      changes.push(
+        ...changeTo(documents, doc, [...where, key], { css: read.longhands[GROUND]!, refs }),
+      );
+      if (own(stored.style, key)) continue;
+      for (const [property, css] of Object.entries(LIES)) {
+        const made = give(property, css);
+        if ('refused' in made) return made;
+        changes.push(
+          ...made.filter(
+            ({ path }) => own(stored.style, path.slice(path.lastIndexOf('/') + 1)) === undefined,
+          ),
+        );
+      }
+    }
+    return changes;
+  },
+  says: (documents, { doc, nodes, ground }) => {
+    const what = nodes.length === 1 ? named(documents, doc, nodes[0]!) : `${nodes.length} things`;
+    return ground ? `laid a picture behind ${what}` : `took the picture behind ${what} away`;
+  },
+});
+
+function isStyled(
+  node: TreeNode | undefined,
+): node is Extract<TreeNode, { kind: 'element' | 'instance' }> {
+  return node?.kind === 'element' || node?.kind === 'instance';
+}

@@ -1,0 +1,58 @@
+import type { ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { Button } from 'antd';
+import { controlsOf } from '@sormet/core/edit';
+import { docOf, entryTitle } from '@sormet/core/model';
+import { useDerived, useSync } from '../site/SiteProvider';
+import { benchActions } from '../store/bench-slice';
+import { useApp, useAppDispatch } from '../store/store';
+import { exposureOf, useExposing } from './ledger/exposing';
+
+/** What can be done about what the sentence says: with one press a text is exposed, or the entry opened that gives it. */
+export function Offered(): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const exposing = useExposing();
+  const offer = useApp((state) => state.bench.offer);
+  if (offer?.is === 'entry') {
+    const entry = docOf(documents, 'entry', offer.entry);
+    if (!entry) return null;
+    return (
+      <Button
+        size="small"
+        onClick={() => void navigate(`/sites/${sync.site}/content/${entry.type}/${entry.id}`)}
+      >
+        Open {entryTitle(documents, entry)}
+      </Button>
+    );
+  }
+  const component = offer && docOf(documents, 'component', offer.definition);
+  const row =
+    component &&
+    controlsOf(documents, component).find(
+      ({ node, control }) => node === offer.node && control.of === 'text',
+    );
+  if (!component || !row) return null;
+  return (
+    <>
+      <Button
+        size="small"
+        onClick={() => {
+          if (exposing.expose(component, [exposureOf(row)]))
+            dispatch(
+              benchActions.notice(
+                `It is exposed as “${row.label}”: every instance may set it now. Double click it to write here.`,
+              ),
+            );
+        }}
+      >
+        Expose it
+      </Button>
+      <Button size="small" onClick={() => dispatch(benchActions.openBeside(component.id))}>
+        Open the definition
+      </Button>
+    </>
+  );
+}
