@@ -17,7 +17,7 @@ const transformIgnorePatterns = ['/node_modules/(?!(fractional-indexing|parse5|e
 
 export default {
   // A machine shared with others may stand still for seconds.
-  testTimeout: 30_000,
+  testTimeout: 60_000,
   // Left to itself it keeps one of two processors free.
   maxWorkers: 2,
   projects: [

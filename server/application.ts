@@ -178,7 +178,7 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
 
   router.get('/sites/:site/revisions/:revision/documents/:document', async (request, response) => {
     const site = await siteIn(request);
-    const revision = wholeNumber(request.params['revision'], 'revision', site.revision);
+    const revision = revisionIn(request, site);
     const id = idIn(request, 'document');
     // What is and what led there are read as they were at one moment.
     const document = await database.transaction('REPEATABLE READ', (manager) =>
@@ -190,9 +190,7 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
 
   router.get('/sites/:site/revisions/:revision', async (request, response) => {
     const site = await siteIn(request);
-    const revision = wholeNumber(request.params['revision'], 'revision', site.revision);
-    if (revision < 1 || revision > site.revision)
-      throw new Problem(404, 'Not found', `There is no revision ${revision} of this site.`);
+    const revision = revisionIn(request, site);
     const { documents } = await store.stateAt(site.id, revision);
     answer(response, shapes.RevisionAnswer, { revision, documents: documents.toJSON() });
   });
@@ -319,6 +317,14 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
 }
 
 /** An id in the address. @throws a 404 problem for what is none: it names nothing */
+/** The revision of a site that an address names. */
+function revisionIn(request: Request, site: SiteRow): number {
+  const revision = wholeNumber(request.params['revision'], 'revision', site.revision);
+  if (revision < 1 || revision > site.revision)
+    throw new Problem(404, 'Not found', `There is no revision ${revision} of this site.`);
+  return revision;
+}
+
 function idIn(request: Request, name: string): string {
   return idFrom(request.params[name], name);
 }

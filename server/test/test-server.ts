@@ -126,9 +126,9 @@ export function seeing(documents: Documents, edit: NamedEdit): Documents {
   return applyChanges(documents, changes);
 }
 
-/** Waits until something holds, looking again and again; at most about ten seconds. */
+/** Waits until something holds, looking again and again; at most about forty seconds, on a machine that stands still meanwhile. */
 export async function eventually<T>(look: () => Promise<T | undefined>): Promise<T> {
-  for (let i = 0; i < 200; i += 1) {
+  for (let i = 0; i < 800; i += 1) {
     const found = await look();
     if (found !== undefined) return found;
     await new Promise((done) => setTimeout(done, 50));

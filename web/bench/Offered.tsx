@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from 'antd';
-import { controlsOf } from '@sormet/core/edit';
+import { canBeExposed, controlsOf } from '@sormet/core/edit';
 import { docOf, entryTitle } from '@sormet/core/model';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
@@ -37,19 +37,21 @@ export function Offered(): ReactNode {
   if (!component || !row) return null;
   return (
     <>
-      <Button
-        size="small"
-        onClick={() => {
-          if (exposing.expose(component, [exposureOf(row)]))
-            dispatch(
-              benchActions.notice(
-                `It is exposed as “${row.label}”: every instance may set it now. Double click it to write here.`,
-              ),
-            );
-        }}
-      >
-        Expose it
-      </Button>
+      {canBeExposed(row) ? (
+        <Button
+          size="small"
+          onClick={() => {
+            if (exposing.expose(component, [exposureOf(row)]))
+              dispatch(
+                benchActions.notice(
+                  `It is exposed as “${row.label}”: every instance may set it now. Double click it to write here.`,
+                ),
+              );
+          }}
+        >
+          Expose it
+        </Button>
+      ) : null}
       <Button size="small" onClick={() => dispatch(benchActions.openBeside(component.id))}>
         Open the definition
       </Button>
