@@ -33,6 +33,7 @@ export {
   type NewSite,
 } from './site/beginnings';
 export { duplicateOf, freePath } from './pages/duplicating';
+export { duplicateOfComponent } from './components/duplicating';
 export { placesOfValue } from './style/places-of-value';
 export { groundOf, type Ground } from './style/ground';
 export { styleName, themeName } from './style/themes';

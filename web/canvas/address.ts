@@ -20,6 +20,7 @@ import {
   type Within,
 } from '@sormet/core/resolve';
 import { nodeName, shortName } from '@sormet/core/edit';
+import type { Offer } from '../store/bench-slice';
 
 /** The node of the open document that something shown belongs to: itself, or the instance it is in. */
 export function ownerIn(node: Resolved, doc: string): NodeId | undefined {
@@ -85,12 +86,7 @@ export function elementOf(node: Resolved | undefined): ResolvedElement | undefin
 /** Where typing into a text shown on the canvas goes, or why it cannot. */
 export type TextTarget =
   | { readonly ok: true; readonly doc: string; readonly node: NodeId; readonly control: Control }
-  | { readonly ok: false; readonly why: string; readonly offer?: TextOffer };
-
-/** What can be done about a text that is not typed into: exposed in its definition, changed in its entry. */
-export type TextOffer =
-  | { readonly is: 'expose'; readonly definition: DocId; readonly node: NodeId }
-  | { readonly is: 'entry'; readonly entry: DocId };
+  | { readonly ok: false; readonly why: string; readonly offer?: Offer };
 
 /**
  * Follows a text from where it shows to the open document: its own text there, or the value of the

@@ -20,7 +20,7 @@ export interface LandingPlace {
   readonly index: number;
 }
 
-/** What the sentence offers to do: to expose a text of a definition, to open an entry. */
+/** What can be done about a text that is not typed into, offered by the sentence: to expose it in its definition, to open its entry. */
 export type Offer =
   | { readonly is: 'expose'; readonly definition: string; readonly node: string }
   | { readonly is: 'entry'; readonly entry: string };

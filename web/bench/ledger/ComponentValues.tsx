@@ -5,7 +5,6 @@ import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
 import { slotWordsOf } from '../words';
 import { DraftField } from '../../values/DraftField';
-import { Gaps } from './Gaps';
 import { PropertiesTable } from './PropertiesTable';
 
 /** What a definition says of itself: its name with its folder, what it exposes in order, its slots. */
@@ -46,7 +45,6 @@ export function ComponentValues({ component }: { component: ComponentDoc }): Rea
           Expose more
         </Button>
       </div>
-      <Gaps doc={component} />
       <PropertiesTable key={id} component={component} />
     </>
   );

@@ -42,6 +42,7 @@ function Lines({ doc, document }: { doc: TreeDoc; document: string | undefined }
     api.historyLines(sync.site, revision + 1, document).then(
       (answer) => {
         if (gone) return;
+        setError('');
         setLines(answer.lines);
         setMore(answer.more);
       },

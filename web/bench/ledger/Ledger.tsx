@@ -70,13 +70,15 @@ function OfDocument({ doc, tab }: { doc: TreeDoc; tab: 'values' | 'style' }): Re
         says something of it.
       </p>
     );
-  return doc.kind === 'page' ? (
+  return (
     <>
       <Gaps doc={doc} />
-      <PageValues key={doc.id} page={doc} />
+      {doc.kind === 'page' ? (
+        <PageValues key={doc.id} page={doc} />
+      ) : (
+        <ComponentValues key={doc.id} component={doc} />
+      )}
     </>
-  ) : (
-    <ComponentValues key={doc.id} component={doc} />
   );
 }
 

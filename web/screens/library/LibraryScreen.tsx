@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Button, Checkbox, Input, Select } from 'antd';
 import { newId } from '@sormet/core/model';
-import { folderOf, freeName, shortName } from '@sormet/core/edit';
+import { duplicateOfComponent, folderOf, shortName } from '@sormet/core/edit';
 import { count, documentWords, momentWords, reachWords } from '../../bench/words';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { DraftField } from '../../values/DraftField';
@@ -120,15 +120,11 @@ function Line({ line }: { line: LibraryLine }): ReactNode {
   const { component, answer, placed, changed } = line;
   const places = answer.documents.filter((id) => documents.get(id)?.kind !== 'site');
   const more = places.length - NAMED;
-  const duplicate = () => {
-    const names = [...documents].flatMap((doc) => (doc.kind === 'component' ? doc.name : []));
+  const duplicate = () =>
     sync.edit({
       name: 'addComponent',
-      args: {
-        component: { ...component, id: newId(), name: freeName(component.name, names) },
-      },
+      args: { component: duplicateOfComponent(documents, component, newId()) },
     });
-  };
   return (
     <tr>
       <td className="picture-column">

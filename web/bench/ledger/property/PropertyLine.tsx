@@ -12,7 +12,7 @@ import { useSync } from '../../../site/SiteProvider';
 import { ChoiceCell } from '../../../values/ChoiceCell';
 import { DraftField } from '../../../values/DraftField';
 import { IconButton } from '../IconButton';
-import { Grip, useDragged } from './ordering';
+import { Grip, placing, useDragged } from './ordering';
 import { TypeCell } from './TypeCell';
 import { unconnected } from './unconnected';
 
@@ -36,13 +36,8 @@ export function PropertyLine({
   const args = { component: component.id, property: id };
   const { properties, groups } = component;
   const isLoose = unconnected(component).has(id);
-  const groupOf = (each: string | null) =>
-    each === null || !groups[each] ? null : { id: each, ...groups[each] };
   const put = (group: string | null, before: PropertyId | null) =>
-    sync.edit({
-      name: 'setProperty',
-      args: { ...args, set: { place: { group: groupOf(group), before } } },
-    });
+    sync.edit(placing(component, id, group, before));
   /** One step up or down: past the neighbour, and where that stands in another group, into that group. */
   const step = (by: -1 | 1) => {
     const to = order.indexOf(id) + by;
@@ -56,16 +51,12 @@ export function PropertyLine({
     else put(into, beyond !== undefined && properties[beyond]!.group === into ? beyond : null);
   };
   const regroup = (chosen: string) => {
+    if (chosen !== 'new') return put(chosen === '' ? null : chosen, null);
     const last = inOrder(groups).at(-1)?.[1].order ?? null;
-    const next =
-      chosen === ''
-        ? null
-        : chosen === 'new'
-          ? { id: newId(), label: made.label, order: orderBetween(last, null) }
-          : groupOf(chosen);
-    sync.edit({
+    const group = { id: newId(), label: made.label, order: orderBetween(last, null) };
+    return sync.edit({
       name: 'setProperty',
-      args: { ...args, set: { place: { group: next, before: null } } },
+      args: { ...args, set: { place: { group, before: null } } },
     });
   };
   const drag = useDragged({ is: 'property', id });

@@ -12,6 +12,7 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { GripVertical } from 'lucide-react';
+import type { NamedEdit } from '@sormet/core/edit';
 import { inOrder, own, type ComponentDoc, type PropertyId } from '@sormet/core/model';
 import { useSync } from '../../../site/SiteProvider';
 
@@ -20,6 +21,21 @@ type Dragged = { readonly is: 'property' | 'group'; readonly id: string };
 
 /** How far a pointer moves before it drags, in CSS px: less is a press. */
 const FAR_ENOUGH = 4;
+
+/** The edit that puts a property into a group (none for `null`) before another of it, or last. */
+export function placing(
+  component: ComponentDoc,
+  property: PropertyId,
+  into: string | null,
+  before: PropertyId | null,
+): NamedEdit {
+  const made = into === null ? undefined : own(component.groups, into);
+  const group = made ? { id: into!, ...made } : null;
+  return {
+    name: 'setProperty',
+    args: { component: component.id, property, set: { place: { group, before } } },
+  };
+}
 
 /** Properties and groups that are put in order by dragging their grips; what is dropped on gives way to the side it came from. */
 export function OrderedByDragging({
@@ -56,15 +72,7 @@ export function OrderedByDragging({
     const behind = order[order.indexOf(on.id) + 1];
     const isSame = behind !== undefined && (own(properties, behind)?.group ?? null) === into;
     const before = !down ? on.id : isSame ? behind : null;
-    const made = into === null ? undefined : own(component.groups, into);
-    sync.edit({
-      name: 'setProperty',
-      args: {
-        component: component.id,
-        property: moved.id,
-        set: { place: { group: made ? { id: into!, ...made } : null, before } },
-      },
-    });
+    sync.edit(placing(component, moved.id, into, before));
   };
   return (
     <DndContext
