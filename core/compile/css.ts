@@ -27,7 +27,7 @@ import {
   type Level,
 } from '../style';
 import { recordOf } from '../value';
-import { classOf, customOf, groundOf, type Used, type UsedClass } from '../resolve';
+import { classOf, customOf, groundOf, partClassOf, type Used, type UsedClass } from '../resolve';
 import { tokenName, TokensInUse } from './tokens-css';
 
 /** What every page begins from: sizes that add up, no margins, pictures that never stand out. */
@@ -192,6 +192,10 @@ function writtenClass(
   if (stored?.kind !== 'element' && stored?.kind !== 'instance') return [];
   if (by.is === 'own')
     return [{ selector, className, level: { of: 'own', height, at: 0 }, block: stored.style }];
+  if (by.is === 'part') {
+    const block = stored.kind === 'instance' && own(stored.parts ?? {}, by.part);
+    return block ? [{ selector, className, level: { of: 'own', height, at: 0 }, block }] : [];
+  }
   const component = docOf(documents, 'component', doc);
   const rule = component && own(component.rules, by.rule);
   const block = rule && own(rule.patch, node)?.style;
@@ -289,13 +293,12 @@ export function stylesRead(documents: Documents, used: Used): Set<string> {
 export function asWritten({ origin, width, state, declared }: Applied, property: string): string {
   return withNames(declared, (name, ref) => {
     if ('token' in ref) return tokenName(ref);
-    if (origin.is !== 'node' && origin.is !== 'rule')
+    if (origin.is !== 'node' && origin.is !== 'rule' && origin.is !== 'part')
       throw new Error('What many elements share reads no source.');
-    const className = classOf(
-      origin.doc,
-      origin.node,
-      origin.is === 'rule' ? origin.rule : undefined,
-    );
+    const className =
+      origin.is === 'part'
+        ? partClassOf(origin.doc, origin.node, origin.part)
+        : classOf(origin.doc, origin.node, origin.is === 'rule' ? origin.rule : undefined);
     return customOf(className, declarationKey(property, width, state), name);
   });
 }

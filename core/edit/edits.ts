@@ -22,6 +22,7 @@ import { newFindings, type DocumentFinding } from './soundness/soundness';
 import { setSite, setWidth } from './site/site';
 import { declare, declareShared, declareTag } from './style/declaring';
 import { setGround } from './style/ground';
+import { clearPart, declarePart, markPart } from './style/parts';
 import { addStyle, removeStyles, setStyle } from './style/shared-styles';
 import { addTheme, putTheme, removeTheme, setInTheme, setTheme } from './style/themes';
 import { takeTokens } from './style/taking-tokens';
@@ -59,6 +60,9 @@ export const EDITS = {
   declareTag,
   declareShared,
   setGround,
+  markPart,
+  declarePart,
+  clearPart,
   addStyle,
   setStyle,
   removeStyles,

@@ -16,6 +16,7 @@ export { EDIT_ID_PATTERN } from './upkeep/revert';
 export { movesTo, stepMoves, type Move, type Step } from './tree/moves';
 export { placeInto } from './tree/places';
 export { tagsFor } from './tree/tags';
+export { idsWhenPlain } from './components/making-plain';
 export { matchingOf, type Matching } from './components/exchanging';
 export { ProposedPlaces } from './components/proposed-places';
 export { elementMatching, type ElementMatching } from './components/replacing';

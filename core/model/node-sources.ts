@@ -1,7 +1,7 @@
 import type { ComponentDoc, Patch } from './documents';
 import type { NodeId } from './ids';
 import type { Source } from './source';
-import { CHOSEN, type Block, type Query, type TreeNode } from './tree';
+import { blocksOfNode, CHOSEN, type Block, type Query, type TreeNode } from './tree';
 
 /** The sources a node holds, each with the members that lead to it, in an order that storing does not change. */
 export function sourcesOf(node: TreeNode): [string[], Source][] {
@@ -12,8 +12,8 @@ export function sourcesOf(node: TreeNode): [string[], Source][] {
   if (node.kind === 'instance')
     for (const id of Object.keys(node.values).sort())
       found.push([['values', id], node.values[id]!]);
-  if (node.kind === 'element' || node.kind === 'instance')
-    for (const [path, source] of blockSources(node.style)) found.push([['style', ...path], source]);
+  for (const [where, block] of blocksOfNode(node))
+    for (const [path, source] of blockSources(block)) found.push([[...where, ...path], source]);
   if (node.kind === 'element' || node.kind === 'instance')
     for (const kind of CHOSEN) {
       const source = node.chosen?.[kind];
@@ -70,7 +70,7 @@ function patchSources({ attributes = {}, values = {}, style = {}, shown }: Patch
 }
 
 /** The sources of a query: where its records come from, what they are compared with, how many and from which on. */
-function querySources(query: Query): [string[], Source][] {
+export function querySources(query: Query): [string[], Source][] {
   const found: [string[], Source][] = [];
   if ('list' in query.from) found.push([['query', 'from', 'list'], query.from.list]);
   for (const id of Object.keys(query.where).sort())

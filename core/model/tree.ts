@@ -132,6 +132,11 @@ const chosen = Type.Optional(
 export const CHOSEN = ['tag', 'theme', 'style'] as const;
 export type ChosenKind = (typeof CHOSEN)[number];
 
+/** Under which name whoever places the definition may style it; its root is styled by them anyway. */
+const part = Type.Optional(Type.String({ minLength: 1, maxLength: 120 }));
+/** What an instance says of parts of its component, by their nodes; what is no part there (any more) says nothing. */
+const parts = Type.Optional(Type.Record(Id, Block, { additionalProperties: false }));
+
 export const ElementNode = Type.Object(
   {
     kind: Type.Literal('element'),
@@ -143,6 +148,7 @@ export const ElementNode = Type.Object(
     shared,
     theme,
     chosen,
+    part,
     shown,
   },
   { additionalProperties: false },
@@ -173,9 +179,11 @@ export const InstanceNode = Type.Object(
     component: Id,
     values: Values,
     style: Block,
+    parts,
     shared,
     theme,
     chosen,
+    part,
     shown,
   },
   { additionalProperties: false },
@@ -248,6 +256,34 @@ export type RepeatNode = Static<typeof RepeatNode>;
 
 export const TreeNode = Type.Union([ElementNode, TextNode, InstanceNode, SlotNode, RepeatNode]);
 export type TreeNode = Static<typeof TreeNode>;
+
+/** The name under which whoever places a definition may style a node of it; nothing for one that is no part. */
+export function partNameOf(node: TreeNode | undefined): string | undefined {
+  if (node?.kind !== 'element' && node?.kind !== 'instance') return undefined;
+  return node.place.parent === null ? undefined : node.part;
+}
+
+/** The parts of a tree, by node, in an order that storing does not change. */
+export function partsIn(nodes: Readonly<Record<string, TreeNode>>): [string, string][] {
+  return Object.keys(nodes)
+    .sort()
+    .flatMap((id): [string, string][] => {
+      const name = partNameOf(nodes[id]);
+      return name === undefined ? [] : [[id, name]];
+    });
+}
+
+/** The blocks of declarations that a node holds, each with the members that lead to it: its own, and what an instance says of parts. */
+export function blocksOfNode(node: TreeNode): [string[], Block][] {
+  if (node.kind !== 'element' && node.kind !== 'instance') return [];
+  const parts = node.kind === 'instance' ? (node.parts ?? {}) : {};
+  return [
+    [['style'], node.style],
+    ...Object.keys(parts)
+      .sort()
+      .map((part): [string[], Block] => [['parts', part], parts[part]!]),
+  ];
+}
 
 /** A page's body or a component's definition: nodes by id, with one root. */
 export const Tree = Type.Record(Id, TreeNode, { additionalProperties: false });

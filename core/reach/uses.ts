@@ -1,4 +1,5 @@
 import {
+  blocksOfNode,
   chainOf,
   own,
   pointer,
@@ -119,7 +120,7 @@ export function nodeUses(from: DocId, id: NodeId, node: TreeNode): Use[] {
   if (listed !== undefined) use('lists', listed);
   if (node.kind === 'element' || node.kind === 'instance') {
     for (const style of Object.keys(node.shared ?? {}).sort()) use('styles', style);
-    blockUses(node.style, use);
+    for (const [, block] of blocksOfNode(node)) blockUses(block, use);
     if (node.theme !== undefined) use('styles', pointer('themes', node.theme));
   }
   for (const [, source] of sourcesOf(node)) sourceUses(source, use);

@@ -5,8 +5,7 @@ import {
   contentOf,
   customText,
   elementAt,
-  lookAt,
-  NO_LOOK,
+  allSaidAt,
   shownAt,
   tagAt,
   textAt,
@@ -20,11 +19,19 @@ import type {
   LinkedRepeat,
   LinkedSlot,
   LinkedText,
-  Look,
   Reads,
 } from './linked';
 import type { Outer, Resolved, ResolvedElement, ResolvedGroup, ResolvedText } from './resolved';
-import { instanceScope, itemScope, rootScope, sameFill, sameResult, type Scope } from './scope';
+import { NO_LOOK } from './look-at';
+import {
+  instanceScope,
+  itemScope,
+  rootScope,
+  sameFill,
+  sameParts,
+  sameResult,
+  type Scope,
+} from './scope';
 
 /** A resolved document. */
 export interface Built {
@@ -98,7 +105,7 @@ class Builder {
     const waiting = shown === WAITING || here.attributes.some(({ value }) => value === WAITING);
     const tag = tagAt(from, scope);
     const attributes: Record<string, string> = {};
-    const { classes, style } = outerOf(from.look, scope, outer);
+    const { classes, style } = outerOf(from, scope, outer);
     if (classes) attributes['class'] = classes;
     for (const { name, value } of here.attributes)
       for (const [key, text] of writtenAttribute(name, value as Known, scope.data))
@@ -152,7 +159,7 @@ class Builder {
     if (shown === false) return null;
     const inner = instanceScope(from, scope, before?.inner);
     const old = before?.children[0];
-    const root = this.node(from.component.root, inner, outerOf(from.look, scope, outer), old);
+    const root = this.node(from.component.root, inner, outerOf(from, scope, outer), old);
     const children = root === null ? NO_CHILDREN : root === old ? before!.children : [root];
     return this.group(from, scope, outer, inner, undefined, children, before, shown === WAITING);
   }
@@ -268,9 +275,9 @@ function sameOuter(a: Outer, b: Outer): boolean {
 }
 
 /** What a node and the instances around it say of its element's look, with every name known. */
-function outerOf(look: Look, scope: Scope, outer: Outer): Outer {
-  if (look.classes.length === 0) return outer;
-  const { classes, customs } = lookAt(look, scope, NO_LOOK);
+function outerOf(from: LinkedElement | LinkedInstance, scope: Scope, outer: Outer): Outer {
+  const { classes, customs } = allSaidAt(from, scope, NO_LOOK);
+  if (classes.length === 0) return outer;
   const joined = (parts: readonly string[], with_: string, more: string) =>
     [...parts, more].filter(Boolean).join(with_);
   return {
@@ -287,6 +294,7 @@ function outerOf(look: Look, scope: Scope, outer: Outer): Outer {
 function sameFor(reads: Reads, a: Scope, b: Scope): boolean {
   if (a === b) return true;
   if (a.within !== b.within) return false;
+  if (reads.parts && !sameParts(a.parts, b.parts)) return false;
   if (reads.data && a.data !== b.data) return false;
   if (reads.page && a.page !== b.page) return false;
   for (const id of reads.properties)

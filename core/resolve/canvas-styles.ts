@@ -23,6 +23,8 @@ export function reachableStyles(linked: Linked): Used {
         return visitAll(node.children, doc);
       case 'instance':
         noteLook(used, node.look, doc, node.id, node.component.height + 1);
+        for (const { look, height } of Object.values(node.parts))
+          noteLook(used, look, doc, node.id, height);
         visitDocument(node.component);
         for (const slot in node.slots) visitAll(node.slots[slot]!, doc);
         return;

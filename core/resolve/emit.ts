@@ -9,7 +9,7 @@ import {
   type Program,
   type Step,
 } from './program';
-import type { ClassAt } from './semantics';
+import type { ClassAt } from './look-at';
 import { holds, type Test } from './varied';
 
 /** Longer texts are handed to the function rather than written into its source. */

@@ -8,7 +8,7 @@ export { interpret, type Program } from './program';
 export { sameContent, writtenContent, type Content } from './fragments';
 export * from './canvas-styles';
 export * from './rules';
-export { classOf, customOf, sharedClassOf, typeOfChoice } from './look';
+export { classOf, customOf, partClassOf, sharedClassOf, typeOfChoice } from './look';
 export * from './trace';
 export { linkedNode, standingAt, type Standing } from './scope-at';
 export { escapeAttribute, escapeText } from './escape';

@@ -4,6 +4,7 @@ import {
   isVoid,
   NONE,
   own,
+  partNameOf,
   rootOf,
   sourcesOf,
   TEXT,
@@ -14,8 +15,8 @@ import {
   type TreeDoc,
   type TreeNode,
 } from '../model';
-import type { Linked, LinkedAttribute, LinkedNode, Varied } from './linked';
-import { lookOf, typeOfChoice } from './look';
+import type { Linked, LinkedAttribute, LinkedNode, LinkedPart, Varied } from './linked';
+import { lookOf, partLookOf, typeOfChoice } from './look';
 import { memberOf, namesIn, patchesOf, varied, type NodePatch } from './patches';
 import { ReadsBuilder } from './reads';
 import { typeOfText } from './semantics';
@@ -102,10 +103,11 @@ export class LinkPass {
     const attributes = this.attributes(node, patches);
     const children = this.list(this.children.of(id));
     const look = lookOf(this.doc, id, node, 0);
+    const isPart = this.isPart(node);
     const tagSource = node.chosen?.tag;
     const tagType = tagSource && typeOfChoice(this.doc, tagSource, 'tag');
     const tagBy = tagSource && tagType ? { source: tagSource, type: tagType } : undefined;
-    const reads = this.reads().shown(shown).nodes(children).look(look);
+    const reads = this.reads().shown(shown).nodes(children).look(look).part(isPart);
     if (tagBy) reads.source(tagBy.source, tagBy.type);
     for (const attribute of attributes) reads.varied(attribute, attribute.type);
     return {
@@ -116,6 +118,7 @@ export class LinkPass {
       tagBy,
       isVoid: isVoid(tag),
       look,
+      isPart,
       attributes,
       shown,
       children,
@@ -170,7 +173,10 @@ export class LinkPass {
     const patches = patchesOf(this.doc, id);
     const shown = shownOf(node.shown, patches);
     const look = lookOf(this.doc, id, node, component.height + 1);
-    const reads = this.reads().shown(shown).look(look);
+    const parts = this.parts(id, node, component);
+    const isPart = this.isPart(node);
+    const reads = this.reads().shown(shown).look(look).part(isPart);
+    for (const part in parts) reads.look(parts[part]!.look);
     const slots: Record<string, readonly LinkedNode[]> = {};
     for (const slot of Object.keys(component.source.slots).sort()) {
       const filled = this.list(this.children.of(id, slot));
@@ -187,8 +193,49 @@ export class LinkPass {
       reads.varied(value, made.type);
     }
     if (component.readsData) reads.all();
-    return { kind: 'instance', id, reads: reads.done(), component, values, slots, look, shown };
+    return {
+      kind: 'instance',
+      id,
+      reads: reads.done(),
+      component,
+      values,
+      slots,
+      look,
+      isPart,
+      parts,
+      shown,
+    };
   }
+
+  /** Whether whoever places the definition may style a node by a name: not the root, which they style anyway. */
+  private isPart(node: Stored<'element' | 'instance'>): boolean {
+    return this.doc.kind === 'component' && partNameOf(node) !== undefined;
+  }
+
+  /** What an instance says of the parts that its component has now. */
+  private parts(
+    id: NodeId,
+    { parts = {} }: InstanceNode,
+    component: Linked,
+  ): Readonly<Record<NodeId, LinkedPart>> {
+    const found: Record<NodeId, LinkedPart> = {};
+    for (const part of Object.keys(parts).sort()) {
+      const height = partHeight(component, part);
+      if (height === undefined) continue;
+      const look = partLookOf(this.doc.id, id, part, parts[part]!);
+      if (look.classes.length > 0) found[part] = { look, height };
+    }
+    return found;
+  }
+}
+
+/** How strong what is said of a part of a definition is: one more than what that says of it; nothing for what is no part. */
+function partHeight({ source, definitions }: Linked, id: NodeId): number | undefined {
+  const node = own(source.nodes, id);
+  if (partNameOf(node) === undefined) return undefined;
+  if (node?.kind !== 'instance') return 1;
+  const inner = definitions.get(node.component);
+  return inner && inner.height + 2;
 }
 
 /** Whether a node is shown: nothing where it always is. */

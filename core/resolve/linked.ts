@@ -21,6 +21,8 @@ export interface Reads {
   readonly repeats: readonly NodeId[];
   readonly slots: readonly SlotId[];
   readonly data: boolean;
+  /** Whether there is a part in it, of which the instance around may say something. */
+  readonly parts: boolean;
 }
 
 interface LinkedBase {
@@ -55,12 +57,13 @@ export interface ClassTerm {
   readonly when: When;
   /** The choice that must come to this option: of a theme, or of a shared style. */
   readonly chosen?: { readonly source: Source; readonly type: TypeSpec; readonly option: string };
-  /** What it stands for: what the node declares itself, the theme that begins there, a shared style, a rule of the definition. */
+  /** What it stands for: what the node declares itself, the theme that begins there, a shared style, a rule of the definition, what an instance says of a part. */
   readonly by:
     | { readonly is: 'own' }
     | { readonly is: 'theme'; readonly theme: string }
     | { readonly is: 'shared'; readonly style: DocId }
-    | { readonly is: 'rule'; readonly rule: RuleId; readonly at: number };
+    | { readonly is: 'rule'; readonly rule: RuleId; readonly at: number }
+    | { readonly is: 'part'; readonly part: NodeId };
 }
 
 /** A custom property that is set on the element itself: what a source in one of its declarations gives. */
@@ -83,6 +86,7 @@ export interface LinkedElement extends LinkedBase {
   readonly tagBy: { readonly source: Source; readonly type: TypeSpec } | undefined;
   readonly isVoid: boolean;
   readonly look: Look;
+  readonly isPart: boolean;
   readonly attributes: readonly LinkedAttribute[];
   readonly shown: Varied | undefined;
   readonly children: readonly LinkedNode[];
@@ -104,7 +108,16 @@ export interface LinkedInstance extends LinkedBase {
   readonly slots: Readonly<Record<SlotId, readonly LinkedNode[]>>;
   /** What it says of its component's root. */
   readonly look: Look;
+  readonly isPart: boolean;
+  /** What it says of parts of its component, by their nodes, and how strong that is. */
+  readonly parts: Readonly<Record<NodeId, LinkedPart>>;
   readonly shown: Varied | undefined;
+}
+
+/** What an instance says of one part: one height above all that its definition says of it. */
+export interface LinkedPart {
+  readonly look: Look;
+  readonly height: number;
 }
 
 export interface LinkedSlot extends LinkedBase {

@@ -25,6 +25,11 @@ export function classOf(doc: DocId, node: NodeId, rule?: string): string {
   return rule === undefined ? `${node}_${doc}` : `${node}_${doc}_${rule}`;
 }
 
+/** The class of what an instance says of a part of its component. No other has four names. */
+export function partClassOf(doc: DocId, instance: NodeId, part: NodeId): string {
+  return `part_${part}_${instance}_${doc}`;
+}
+
 /** The class of a shared style on something of a height: how strong it is there depends on that. */
 export function sharedClassOf(style: DocId, height: number): string {
   return `s${height}_${style}`;
@@ -55,14 +60,8 @@ export function lookOf(
 ): Look {
   const classes: ClassTerm[] = [];
   const customs: Custom[] = [];
-  const declares = (block: Block, className: string) => {
-    for (const key in block)
-      for (const [name, ref] of Object.entries(block[key]!.refs ?? {}))
-        if ('source' in ref) {
-          const type: TypeSpec = { kind: ref.type };
-          customs.push({ name: customOf(className, key, name), type, source: ref.source });
-        }
-  };
+  const declares = (block: Block, className: string) =>
+    customs.push(...customsIn(block, className));
   // Rules for a state of the root say inside which element they hold: it has its class then, whatever it declares.
   if (hasAny(style) || isStateRoot(doc, id)) {
     const className = classOf(doc.id, id);
@@ -93,6 +92,28 @@ export function lookOf(
     declares(patch.style, className);
   }
   return classes.length === 0 ? PLAIN : { classes, customs };
+}
+
+/** What an instance says of a part of its component. */
+export function partLookOf(doc: DocId, instance: NodeId, part: NodeId, block: Block): Look {
+  if (!hasAny(block)) return PLAIN;
+  const className = partClassOf(doc, instance, part);
+  return {
+    classes: [{ className, when: [], by: { is: 'part', part } }],
+    customs: customsIn(block, className),
+  };
+}
+
+/** The custom properties that sources in the declarations of a class give. */
+function customsIn(block: Block, className: string): Custom[] {
+  const customs: Custom[] = [];
+  for (const key in block)
+    for (const [name, ref] of Object.entries(block[key]!.refs ?? {}))
+      if ('source' in ref) {
+        const type: TypeSpec = { kind: ref.type };
+        customs.push({ name: customOf(className, key, name), type, source: ref.source });
+      }
+  return customs;
 }
 
 /** The themes and shared styles that may be chosen for a node: each option of what its definition lets somebody choose. */

@@ -3,7 +3,8 @@ import { Later, type Data, type Item, type Known, type Run } from '../value';
 import { escapeAttribute } from './escape';
 import { writtenContent } from './fragments';
 import type { LinkedText } from './linked';
-import { contentOf, customText, writtenAttribute, type ClassAt, type CustomAt } from './semantics';
+import type { ClassAt, CustomAt } from './look-at';
+import { contentOf, customText, writtenAttribute } from './semantics';
 import { holds, type Test } from './varied';
 
 /** One step that is left to do for each page; a string is written as it is. */

@@ -18,6 +18,7 @@ export class ReadsBuilder {
   private readonly slots = new Set<string>();
   private page = false;
   private data = false;
+  private parts = false;
 
   constructor(private readonly doc: TreeDoc | null) {}
 
@@ -67,6 +68,7 @@ export class ReadsBuilder {
       for (const id of reads.slots) this.slots.add(id);
       this.page ||= reads.page;
       this.data ||= reads.data;
+      this.parts ||= reads.parts;
     }
     return this;
   }
@@ -77,6 +79,12 @@ export class ReadsBuilder {
       if (chosen) this.source(chosen.source, chosen.type);
     }
     for (const { source, type } of customs) this.source(source, type);
+    return this;
+  }
+
+  /** A part shows what the instance around says of it. */
+  part(isPart: boolean): this {
+    this.parts ||= isPart;
     return this;
   }
 
@@ -103,6 +111,7 @@ export class ReadsBuilder {
       repeats: [...this.repeats].sort(),
       slots: [...this.slots].sort(),
       data: this.data,
+      parts: this.parts,
     };
   }
 }

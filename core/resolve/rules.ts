@@ -4,6 +4,7 @@ import {
   isTheme,
   nodeIn,
   own,
+  partNameOf,
   rootOf,
   treeDocOf,
   type Documents,
@@ -14,6 +15,7 @@ import type { ResolvedElement } from './resolved';
 import { groundOf } from './ground';
 import { choicesOf, classOf, sharedClassOf, themeClassOf } from './look';
 import type { Within } from './scope';
+import { instanceOf } from './trace';
 
 /**
  * The blocks that apply to a resolved element, weakest first: its tag's, then from the inside out what its own
@@ -46,13 +48,35 @@ export function rulesOf(
   let node = element.from.id;
   for (let height = 0; ; height += 1) {
     found.push(...saidOf(documents, styles, at.doc, node, height, classes));
-    if (!at.parent || at.entry !== undefined) break;
+    found.push(...saidOfPart(documents, at, node, height + 1));
     const tree = treeDocOf(documents, at.doc);
     if (!tree || rootOf(tree.nodes) !== node) break;
+    if (!at.parent || at.entry !== undefined) break;
     node = at.node;
     at = at.parent;
   }
   return found.sort((a, b) => compareLevels(a.level, b.level));
+}
+
+/** What the instance around says of a part of its component. */
+function saidOfPart(
+  documents: Documents,
+  within: Within,
+  part: string,
+  height: number,
+): AppliedBlock[] {
+  const { doc, node, parent } = instanceOf(within);
+  const marked = nodeIn(documents, doc, part);
+  const around = parent && nodeIn(documents, parent.doc, node);
+  if (around?.kind !== 'instance' || partNameOf(marked) === undefined) return [];
+  const block = own(around.parts ?? {}, part) ?? {};
+  return [
+    {
+      origin: { is: 'part', doc: parent!.doc, node, part },
+      level: { of: 'own', height, at: 0 },
+      block,
+    },
+  ];
 }
 
 /** What one document says of one of its nodes. */

@@ -9,7 +9,8 @@ import {
   type Names,
   type Result,
 } from '../value';
-import type { Linked, LinkedInstance, LinkedNode } from './linked';
+import type { Linked, LinkedInstance, LinkedNode, LinkedPart } from './linked';
+import { lookAt, NO_LOOK, type CustomAt, type LookAt } from './look-at';
 import { variedAt } from './varied';
 
 /**
@@ -32,8 +33,17 @@ export interface Fill {
   readonly scope: Scope;
 }
 
+/** What the instance around says of a part, with its names looked up where that stands. */
+export interface PartAt extends LinkedPart {
+  readonly doc: DocId;
+  readonly instance: NodeId;
+  readonly at: LookAt;
+}
+
 export interface Scope extends Names {
   readonly slots: Readonly<Record<SlotId, Fill>>;
+  /** What the instance around says of parts of the definition that is written, by their nodes. */
+  readonly parts: Readonly<Record<NodeId, PartAt>>;
   readonly within: Within;
   /** How many repeats whose entries are known only when writing are around. */
   readonly depth: number;
@@ -65,6 +75,7 @@ export function rootScope(
     types: linked.types,
     repeats: NOTHING,
     slots: NOTHING,
+    parts: NOTHING,
     within: { parent: null, node: '', doc: linked.doc },
     depth: 0,
   };
@@ -81,6 +92,12 @@ export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope
   }
   const slots: Record<string, Fill> = {};
   for (const slot in node.slots) slots[slot] = { nodes: node.slots[slot]!, scope };
+  const parts: Record<NodeId, PartAt> = {};
+  for (const part in node.parts) {
+    const said = node.parts[part]!;
+    const at = lookAt(said.look, scope, NO_LOOK);
+    parts[part] = { ...said, doc: scope.within.doc, instance: node.id, at };
+  }
   const inner: Scope = {
     data: scope.data,
     properties,
@@ -88,6 +105,7 @@ export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope
     page: undefined,
     repeats: NOTHING,
     slots,
+    parts,
     within: { parent: scope.within, node: node.id, doc: node.component.doc },
     depth: scope.depth,
   };
@@ -126,7 +144,8 @@ function sameOrNew(before: Scope, now: Scope): Scope {
     before.types === now.types &&
     sameRecord(before.properties, now.properties, sameResult) &&
     sameRecord(before.repeats, now.repeats, (a, b) => a === b) &&
-    sameRecord(before.slots, now.slots, sameFill);
+    sameRecord(before.slots, now.slots, sameFill) &&
+    sameParts(before.parts, now.parts);
   return same ? before : within === now.within ? now : { ...now, within };
 }
 
@@ -146,6 +165,21 @@ function sameRecord<T>(
     if (!Object.hasOwn(a, key) || !same(a[key]!, b[key]!)) return false;
   }
   return count === Object.keys(a).length;
+}
+
+/** Whether two scopes say the same of parts. */
+export function sameParts(a: Scope['parts'], b: Scope['parts']): boolean {
+  return a === b || sameRecord(a, b, samePart);
+}
+
+function samePart(a: PartAt, b: PartAt): boolean {
+  return (
+    a.look === b.look &&
+    a.at.customs.every(({ name, value }, i) => {
+      const other: CustomAt | undefined = b.at.customs[i];
+      return other?.name === name && sameResult(value, other.value);
+    })
+  );
 }
 
 export function sameFill(a: Fill | undefined, b: Fill | undefined): boolean {

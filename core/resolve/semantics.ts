@@ -22,57 +22,36 @@ import {
   type Waiting,
 } from '../value';
 import { fitted, type Content } from './fragments';
-import type { ClassTerm, LinkedElement, LinkedText, Look, Varied } from './linked';
-import type { Scope } from './scope';
-import { isOption, isYes, testsOf, variedAt, type Test } from './varied';
+import type { LinkedElement, LinkedInstance, LinkedText, Varied } from './linked';
+import { lookAt, type LookAt } from './look-at';
+import type { PartAt, Scope } from './scope';
+import { isYes, variedAt, type Test } from './varied';
 
 /**
  * What parts of a tree come to at a place, said once for both writers: with all names known everything is known, and
  * what is known only when a page is written is left as `Later`, behind tests.
  */
 
-/** A class at a place: there, or there only for some pages. */
-export type ClassAt = string | { readonly className: string; readonly tests: readonly Test[] };
-
-/** A custom property at a place, with what its declarations take in its stead. */
-export interface CustomAt {
-  readonly name: string;
-  readonly value: Result;
-}
-
-/** How an element looks as far as classes and custom properties say it. */
-export interface LookAt {
-  readonly classes: readonly ClassAt[];
-  readonly customs: readonly CustomAt[];
-}
-
-export const NO_LOOK: LookAt = Object.freeze({ classes: [], customs: [] });
-
-/** What a node says of its element's look at a place, and what the instances around say of it as their root. */
-export function lookAt({ classes, customs }: Look, scope: Scope, outer: LookAt): LookAt {
-  if (classes.length === 0) return outer;
-  const here: ClassAt[] = [];
-  for (const { className, when, chosen } of classes) {
-    const axes = testsOf(when, scope);
-    const tests = axes && (chosen ? chosenTests(chosen, scope, axes) : axes);
-    if (tests) here.push(tests.length === 0 ? className : { className, tests });
-  }
-  const set = customs.map(({ name, type, source }) => ({
-    name,
-    value: evaluate(source, type, scope),
-  }));
-  return { classes: [...here, ...outer.classes], customs: [...set, ...outer.customs] };
-}
-
-/** What must hold besides for a choice to be this one: `null` where it is known to be another. */
-function chosenTests(
-  { source, type, option }: NonNullable<ClassTerm['chosen']>,
+/** What the instance around says of a node as a part of its component; nothing where it says nothing. */
+export function partAt(
+  { id, isPart }: LinkedElement | LinkedInstance,
   scope: Scope,
-  axes: readonly Test[],
-): readonly Test[] | null {
-  const value = evaluate(source, type, scope);
-  if (value instanceof Later) return [...axes, { value, passes: { option } }];
-  return isOption(value, option) ? axes : null;
+): PartAt | undefined {
+  return isPart ? own(scope.parts, id) : undefined;
+}
+
+/** What is said of a node's element at a place: by the node itself, by the instance around as of a part, by those whose root it is. */
+export function allSaidAt(
+  node: LinkedElement | LinkedInstance,
+  scope: Scope,
+  outer: LookAt,
+): LookAt {
+  const said = partAt(node, scope)?.at;
+  if (!said) return lookAt(node.look, scope, outer);
+  return lookAt(node.look, scope, {
+    classes: [...said.classes, ...outer.classes],
+    customs: [...said.customs, ...outer.customs],
+  });
 }
 
 /** The tag of an element at a place: what is chosen for it there, else its own. No content gives a tag, so it is always known. */

@@ -18,13 +18,13 @@ import {
   contentOf,
   customText,
   elementAt,
-  lookAt,
-  NO_LOOK,
+  allSaidAt,
+  partAt,
   shownAt,
   tagAt,
   textAt,
-  type LookAt,
 } from './semantics';
+import { NO_LOOK, type LookAt } from './look-at';
 import { type Test } from './varied';
 import { instanceScope, itemScope, rootScope, type Scope } from './scope';
 
@@ -108,8 +108,10 @@ class Parts {
     return new Parts(this.used);
   }
 
-  note({ look, id }: LinkedElement | LinkedInstance, scope: Scope, height: number): void {
-    noteLook(this.used, look, scope.within.doc, id, height);
+  note(node: LinkedElement | LinkedInstance, scope: Scope, height: number): void {
+    noteLook(this.used, node.look, scope.within.doc, node.id, height);
+    const part = partAt(node, scope);
+    if (part) noteLook(this.used, part.look, part.doc, part.instance, part.height);
   }
 
   add(step: Step): void {
@@ -136,7 +138,7 @@ function writeNode(node: LinkedNode, scope: Scope, outer: LookAt, parts: Parts):
     case 'instance':
       return conditional(node.shown, scope, parts, (inner) => {
         inner.note(node, scope, node.component.height + 1);
-        const look = lookAt(node.look, scope, outer);
+        const look = allSaidAt(node, scope, outer);
         writeNode(node.component.root, instanceScope(node, scope), look, inner);
       });
     case 'slot': {
@@ -174,7 +176,7 @@ function writeElement(node: LinkedElement, scope: Scope, outer: LookAt, parts: P
   const here = elementAt(node, scope);
   if (!here) return;
   const open = parts.inner();
-  const look = lookAt(node.look, scope, outer);
+  const look = allSaidAt(node, scope, outer);
   const tag = tagAt(node, scope);
   open.add('<' + tag);
   open.add(classStep(look));

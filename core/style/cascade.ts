@@ -9,13 +9,14 @@ import {
 } from '../model';
 import { strengthOf, type Level } from './levels';
 
-/** What said a declaration: a tag's style, a theme that begins there, a node (an element's own, or an instance of its root), a shared style on some node, a rule. */
+/** What said a declaration: a tag's style, a theme that begins there, a node (an element's own, or an instance of its root), a shared style on some node, a rule, an instance of a part of its component. */
 export type Origin =
   | { is: 'tag'; doc: string; tag: string }
   | { is: 'theme'; doc: string; node: string; theme: string }
   | { is: 'node'; doc: string; node: string }
   | { is: 'shared'; doc: string; on: { doc: string; node: string } }
-  | { is: 'rule'; doc: string; rule: string; node: string };
+  | { is: 'rule'; doc: string; rule: string; node: string }
+  | { is: 'part'; doc: string; node: string; part: string };
 
 /** A block that applies to an element, at its level of precedence; in a state only where it names one. */
 export interface AppliedBlock {

@@ -11,4 +11,5 @@ export * from './reading/property-names';
 export * from './reading/read-value';
 export * from './reading/declare-line';
 export * from './filled';
+export { overlaid } from './overlaid';
 export * from './reading/read-block';

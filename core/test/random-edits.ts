@@ -5,6 +5,7 @@ import {
   doEdit,
   EDITS,
   fitClip,
+  idsWhenPlain,
   isRefusal,
   keyFor,
   plant,
@@ -42,6 +43,7 @@ import {
   type Operator,
   type StyleDoc,
   type TypeSpec,
+  treeDocOf,
 } from '../model';
 import { feeds } from '../value';
 import { counter } from './small-site';
@@ -706,8 +708,38 @@ class Chooser {
         const of =
           stored?.kind === 'instance' ? docOf(documents, 'component', stored.component) : undefined;
         if (node === undefined || !of) return undefined;
-        const ids = Object.fromEntries(Object.keys(of.nodes).map((each) => [each, id()]));
+        const ids = idsWhenPlain(documents, doc.id, node, id);
         return { name, args: { doc: doc.id, node, ids } };
+      }
+      case 'markPart': {
+        const of = this.component();
+        const inner = of && choices.of(Object.keys(of.nodes));
+        if (!of || inner === undefined) return undefined;
+        const called = choices.of([null, 'Button', 'Picture'])!;
+        return { name, args: { component: of.id, node: inner, name: called ?? null } };
+      }
+      case 'declarePart':
+      case 'clearPart': {
+        const instances = this.nodes.filter((each) => doc.nodes[each]!.kind === 'instance');
+        const node = choices.of(instances);
+        const stored = node === undefined ? undefined : doc.nodes[node];
+        const of =
+          stored?.kind === 'instance' ? docOf(documents, 'component', stored.component) : undefined;
+        if (node === undefined || !of) return undefined;
+        const marked = Object.keys(of.nodes).filter((each) => 'part' in of.nodes[each]!);
+        const part = choices.of(marked) ?? choices.of(Object.keys(of.nodes))!;
+        return name === 'clearPart'
+          ? { name, args: { doc: doc.id, node, part } }
+          : {
+              name,
+              args: {
+                doc: doc.id,
+                node,
+                part,
+                ...this.declaring(...choices.of(DECLARATIONS)!),
+                width: choices.of(WIDTHS)!,
+              },
+            };
       }
       case 'exchangeInstances': {
         const instances = this.nodes.filter((each) => doc.nodes[each]!.kind === 'instance');
@@ -821,8 +853,11 @@ class Chooser {
           : { name, args: { component: component.id, slot, set } };
       }
       case 'bringBack': {
-        const then = choices.of(this.done)?.before;
-        const was = then && choices.of([...allOf(then, 'page'), ...allOf(then, 'component')]);
+        // What has been edited differs from what it was: that can be brought back.
+        const then = choices.of(this.done);
+        const was = choices.of(
+          (then?.changes ?? []).flatMap(({ doc: id }) => treeDocOf(then!.before, id) ?? []),
+        );
         return was && { name, args: { was, revision: step + 1 } };
       }
       case 'unexpose':

@@ -1,4 +1,4 @@
-import { docOf, type Documents, nodeIn, type State } from '@sormet/core/model';
+import { docOf, type Documents, nodeIn, own, type State } from '@sormet/core/model';
 import { cssOf } from '@sormet/core/compile';
 import { reachableStyles, type Linked } from '@sormet/core/resolve';
 
@@ -38,6 +38,8 @@ export class CanvasCss {
       const stored = nodeIn(documents, doc, node);
       from.push(key);
       if (by.is === 'shared') from.push(docOf(documents, 'style', by.style));
+      else if (by.is === 'part')
+        from.push(stored?.kind === 'instance' ? own(stored.parts ?? {}, by.part) : null);
       else if (by.is === 'rule') from.push(docOf(documents, 'component', doc)?.rules);
       else
         from.push(stored?.kind === 'element' || stored?.kind === 'instance' ? stored.style : null);

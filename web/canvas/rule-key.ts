@@ -1,4 +1,4 @@
-import { classOf, sharedClassOf } from '@sormet/core/resolve';
+import { classOf, partClassOf, sharedClassOf } from '@sormet/core/resolve';
 import type { Origin } from '@sormet/core/style';
 
 /** A rule's key, by which it is lit: what kind of rule it is, and of what. */
@@ -12,6 +12,8 @@ export function ruleKey(origin: Origin): string {
       return `node ${origin.doc} ${origin.node}`;
     case 'shared':
       return `shared ${origin.doc} ${origin.on.doc} ${origin.on.node}`;
+    case 'part':
+      return `part ${origin.doc} ${origin.node} ${origin.part}`;
     case 'rule':
       return `rule ${origin.doc} ${origin.node} ${origin.rule}`;
   }
@@ -30,6 +32,8 @@ export function selectorOfRule(key: string): string | undefined {
       return `.${CSS.escape(classOf(first, second))}`;
     case 'shared':
       return HEIGHTS.map((height) => `.${CSS.escape(sharedClassOf(first, height))}`).join(',');
+    case 'part':
+      return `.${CSS.escape(partClassOf(first, second, third ?? ''))}`;
     case 'rule':
       return `.${CSS.escape(classOf(first, second, third))}`;
     default:

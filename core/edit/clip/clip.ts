@@ -2,6 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import {
   AssetDoc,
   ancestorsOf,
+  blocksOfNode,
   chainOf,
   ComponentDoc,
   docOf,
@@ -167,7 +168,7 @@ class Gathering {
     for (const [, source] of sourcesOf(node)) this.source(source);
     if (node.kind === 'instance') this.component(node.component);
     if (node.kind === 'element' || node.kind === 'instance') {
-      this.block(node.style);
+      for (const [, block] of blocksOfNode(node)) this.block(block);
       for (const style in node.shared) this.style(style);
       const theme = own(this.documents.tokens.themes ?? {}, node.theme ?? '');
       if (theme) this.found.themes[node.theme!] = { name: theme.name };

@@ -2,12 +2,15 @@ import {
   allOf,
   type Block,
   childrenOf,
+  docOf,
   type ComponentDoc,
   type Doc,
   type Documents,
   type Literal,
   type NodeId,
   own,
+  partNameOf,
+  partsIn,
   type Patch,
   type Place,
   placesFrom,
@@ -202,7 +205,7 @@ class Fitting {
         };
       }
       case 'instance': {
-        const { shown: _, shared, theme, ...rest } = node;
+        const { shown: _, shared, theme, parts, ...rest } = node;
         const component = own(this.clip.components, node.component);
         return {
           ...rest,
@@ -213,6 +216,7 @@ class Fitting {
             component?.properties[id]?.label ?? 'a property',
           ]),
           style: this.block(node.style, at),
+          ...this.parts(parts, node.component, at),
           ...this.shared(shared),
           ...(shown ? { shown } : {}),
         };
@@ -222,6 +226,22 @@ class Fitting {
       case 'slot':
         return node;
     }
+  }
+
+  /** What an instance says of parts: of a component that is here already, of those that are called the same there. */
+  private parts(parts: Readonly<Record<string, Block>> | undefined, component: string, at: Reader) {
+    if (!parts) return {};
+    const copied = own(this.clip.components, component);
+    const here = docOf(this.documents, 'component', this.there.component(component)!);
+    const named = new Map(partsIn(here?.nodes ?? {}).map(([id, name]) => [name, id]));
+    const kept: Record<string, Block> = {};
+    for (const id of Object.keys(parts).sort()) {
+      const name = partNameOf(own(copied?.nodes ?? {}, id));
+      const part = here ? named.get(name ?? '') : id;
+      if (part === undefined) this.left.add(`the look of ${name ?? 'a part that is gone'}`);
+      else kept[part] = this.block(parts[id]!, at);
+    }
+    return Object.keys(kept).length > 0 ? { parts: kept } : {};
   }
 
   private sources(

@@ -4,8 +4,10 @@ import {
   docOf,
   inOrder,
   nodeIn,
+  partsIn,
   treeDocOf,
   type ComponentDoc,
+  type NodeId,
   type PropertyId,
   type SlotId,
 } from '../../model';
@@ -20,6 +22,8 @@ export interface Matching {
   /** By property of the first: that of the other. */
   readonly properties: ReadonlyMap<PropertyId, PropertyId>;
   readonly slots: ReadonlyMap<SlotId, SlotId>;
+  /** By part of the first: the part of the other that is called the same. */
+  readonly parts: ReadonlyMap<NodeId, NodeId>;
   /** The labels of what has no place in the other. */
   readonly unmatched: readonly string[];
 }
@@ -58,7 +62,14 @@ export function matchingOf(from: ComponentDoc, to: ComponentDoc): Matching {
     ...inOrder(from.properties).filter(([id]) => !properties.has(id)),
     ...inOrder(from.slots).filter(([id]) => !slots.has(id)),
   ].map(([, { label }]) => label);
-  return { properties, slots, unmatched };
+  const named = new Map(partsIn(to.nodes).map(([id, name]) => [name.toLowerCase(), id]));
+  const parts = new Map(
+    partsIn(from.nodes).flatMap(([id, name]) => {
+      const found = named.get(name.toLowerCase());
+      return found === undefined ? [] : [[id, found]];
+    }),
+  );
+  return { properties, slots, parts, unmatched };
 }
 
 /** Puts another component in the place of instances: values and slots go where they match, room and order stay. */
@@ -83,7 +94,7 @@ export const exchangeInstances = defineEdit({
       const from = docOf(documents, 'component', stored.component);
       if (!from) return gone('The component', stored.component);
       if (from.id === to.id) return refuse('It is one of these already.', doc);
-      const { properties, slots } = matchingOf(from, to);
+      const { properties, slots, parts } = matchingOf(from, to);
       const values = Object.fromEntries(
         Object.entries(stored.values).flatMap(([id, source]) => {
           const made = properties.get(id);
@@ -94,6 +105,20 @@ export const exchangeInstances = defineEdit({
         ...changeTo(documents, doc, ['nodes', node, 'component'], to.id),
         ...changeTo(documents, doc, ['nodes', node, 'values'], values),
       );
+      // What was said of a part that the other has not is gone with the component; undo brings it back.
+      const said = Object.entries(stored.parts ?? {}).flatMap(([id, block]) => {
+        const made = parts.get(id);
+        return made === undefined ? [] : [[made, block] as const];
+      });
+      if (stored.parts)
+        changes.push(
+          ...changeTo(
+            documents,
+            doc,
+            ['nodes', node, 'parts'],
+            said.length > 0 ? Object.fromEntries(said) : undefined,
+          ),
+        );
       const { nodes } = treeDocOf(documents, doc)!;
       for (const child of childrenOf(nodes).all(node)) {
         const { slot } = nodes[child]!.place;

@@ -5,10 +5,14 @@ import {
   childrenOf,
   docOf,
   kindOf,
+  newId,
   nodeIn,
+  NONE,
   orderBetween,
   own,
+  partNameOf,
   pointer,
+  querySources,
   rootOf,
   sourcesOf,
   withDescendants,
@@ -20,17 +24,35 @@ import {
   type Documents,
   type InstanceNode,
   type NodeId,
+  type Place,
+  type Query,
   type Ref,
+  type RepeatNode,
+  type SlotNode,
   type Source,
   type TreeNode,
   type Typed,
+  type TypeSpec,
 } from '../../model';
-import { axesOf, keyParts, rulesInOrder } from '../../style';
+import { axesOf, keyParts, overlaid, rulesInOrder } from '../../style';
+import {
+  convert,
+  dataOf,
+  declaredType,
+  evaluate,
+  runQuery,
+  type Item,
+  type Names,
+  type Result,
+} from '../../value';
 import { exact, Id } from '../args';
 import { change, type Change, type Refusal } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
 import { componentName } from '../names';
 import { withSourceAt } from './making';
+
+/** A node of a definition, behind the records of lists it is made for: `record/node`. */
+const COPY = '^[a-z][a-z0-9-]*(/[a-z][a-z0-9-]*)*$';
 
 /**
  * Makes an instance plain elements: what its definition says of it stands here from then on, with the values that it has.
@@ -41,8 +63,11 @@ export const makePlain = defineEdit({
     {
       doc: Id,
       node: Id,
-      /** New ids for the nodes of the definition, by theirs. */
-      ids: Type.Record(Id, Id, { ...exact, maxProperties: 5000 }),
+      /** New ids for the nodes of the definition, by theirs; behind the records of lists for which they stand. */
+      ids: Type.Record(Type.String({ pattern: COPY, maxLength: 400 }), Id, {
+        ...exact,
+        maxProperties: 5000,
+      }),
     },
     exact,
   ),
@@ -51,8 +76,7 @@ export const makePlain = defineEdit({
     if (stored?.kind !== 'instance') return gone('The instance', doc);
     const component = docOf(documents, 'component', stored.component);
     if (!component) return gone('The component', stored.component);
-    const made = new Plain(documents, doc, node, stored, component, ids).made();
-    return made;
+    return new Plain(documents, doc, node, stored, component, (copy) => own(ids, copy)).made();
   },
   says(documents, { doc, node }) {
     const stored = nodeIn(documents, doc, node);
@@ -60,10 +84,38 @@ export const makePlain = defineEdit({
   },
 });
 
+/** New ids for all that an instance becomes when it is made plain, as the edit takes them. */
+export function idsWhenPlain(
+  documents: Documents,
+  doc: string,
+  node: NodeId,
+  makeId: () => string = newId,
+): Record<string, string> {
+  const ids: Record<string, string> = {};
+  const stored = nodeIn(documents, doc, node);
+  const component =
+    stored?.kind === 'instance' ? docOf(documents, 'component', stored.component) : undefined;
+  if (stored?.kind === 'instance' && component)
+    new Plain(documents, doc, node, stored, component, (copy) => (ids[copy] ??= makeId())).made();
+  return ids;
+}
+
+/** One record after another of the lists around what is made: which it is, as ids are kept under, and what each holds. */
+interface Round {
+  readonly way: string;
+  readonly items: Readonly<Record<NodeId, Item>>;
+}
+
+const NO_ROUND: Round = { way: '', items: {} };
+
 type Look = Extract<TreeNode, { kind: 'element' | 'instance' }>;
 
 class Plain {
   private fault: Refusal | undefined;
+  private round = NO_ROUND;
+  private readonly grown: Record<NodeId, TreeNode> = {};
+  /** What filled its slots, and goes on standing. */
+  private readonly moved: Record<NodeId, TreeNode> = {};
 
   constructor(
     private readonly documents: Documents,
@@ -71,56 +123,17 @@ class Plain {
     private readonly node: NodeId,
     private readonly instance: InstanceNode,
     private readonly component: ComponentDoc,
-    private readonly ids: Readonly<Record<string, string>>,
+    private readonly newIdFor: (copy: string) => string | undefined,
   ) {}
 
   made(): Change[] | Refusal {
     const { component, node, doc } = this;
     const tree = treeDocOf(this.documents, doc)!;
     const root = rootOf(component.nodes);
-    const made: Record<NodeId, TreeNode> = {};
-    const moved: Record<NodeId, TreeNode> = {};
+    const made = this.grown;
+    const { moved } = this;
     const filled = childrenOf(tree.nodes);
-    for (const id of withDescendants(component.nodes, root)) {
-      const from = component.nodes[id]!;
-      const place =
-        id === root
-          ? this.instance.place
-          : {
-              ...from.place,
-              parent: this.idOf(from.place.parent!),
-            };
-      if (from.kind === 'slot') continue;
-      made[this.idOf(id)] = { ...this.plain(id, from), place } as TreeNode;
-    }
-    // What fills a slot stands where the slot stood; nothing in it: what the definition shows then.
-    for (const id of Object.keys(component.nodes).sort()) {
-      const slot = component.nodes[id]!;
-      if (slot.kind !== 'slot') continue;
-      const inside = filled.of(node, slot.slot);
-      const fallback = childrenOf(component.nodes).of(id);
-      const { parent, slot: within } = slot.place;
-      const beside = childrenOf(component.nodes).of(parent!, within);
-      const next = beside[beside.indexOf(id) + 1];
-      let order = slot.place.order;
-      const end = next === undefined ? null : component.nodes[next]!.place.order;
-      const at = () => {
-        const place = {
-          parent: this.idOf(parent!),
-          ...(within === undefined ? {} : { slot: within }),
-          order,
-        };
-        order = orderBetween(order, end);
-        return place;
-      };
-      for (const each of inside) moved[each] = { ...tree.nodes[each]!, place: at() };
-      for (const each of fallback) {
-        const copy = this.idOf(each);
-        if (inside.length > 0)
-          for (const gone of withDescendants(component.nodes, each)) delete made[this.idOf(gone)];
-        else if (made[copy]) made[copy] = { ...made[copy], place: at() };
-      }
-    }
+    this.grow(root, this.instance.place);
     // What fills a slot that is gone goes with the instance; undo brings it back.
     const lost = filled
       .all(node)
@@ -142,8 +155,93 @@ class Plain {
     ];
   }
 
+  /** Makes a node of the definition and what stands in it, at a place; a list is written out record by record. */
+  private grow(id: NodeId, place: Place): void {
+    const from = this.component.nodes[id]!;
+    if (from.kind === 'slot') return this.fill(id, from, place);
+    if (from.kind === 'repeat' && 'list' in from.query.from) return this.unroll(id, from, place);
+    const parent = this.idOf(id);
+    this.grown[parent] = { ...this.plain(id, from), place } as TreeNode;
+    for (const child of childrenOf(this.component.nodes).all(id))
+      this.grow(child, { ...this.component.nodes[child]!.place, parent });
+  }
+
+  /** What fills a slot stands where the slot stood; nothing in it: what the definition shows then. */
+  private fill(id: NodeId, { slot }: SlotNode, place: Place): void {
+    const { nodes } = treeDocOf(this.documents, this.doc)!;
+    const next = this.placesFrom(id, place);
+    const inside = childrenOf(nodes).of(this.node, slot);
+    for (const each of inside) this.moved[each] = { ...nodes[each]!, place: next() };
+    if (inside.length > 0) return;
+    for (const each of childrenOf(this.component.nodes).of(id)) this.grow(each, next());
+  }
+
+  /** Puts what a list shows in the place of the repeat: what stands in it once for each record, with what that holds. */
+  private unroll(id: NodeId, repeat: RepeatNode, place: Place): void {
+    const items = this.itemsOf(repeat.query);
+    if (!items) return;
+    const children = childrenOf(this.component.nodes);
+    const next = this.placesFrom(id, place);
+    if (items.length === 0) for (const each of children.of(id, NONE)) this.grow(each, next());
+    const around = this.round;
+    for (const item of items) {
+      this.round = { way: `${around.way}${item.id}/`, items: { ...around.items, [id]: item } };
+      for (const each of children.of(id)) this.grow(each, next());
+    }
+    this.round = around;
+  }
+
+  /** Places one after the other where one thing stood, before what follows it in the definition. */
+  private placesFrom(id: NodeId, place: Place): () => Place {
+    const { nodes } = this.component;
+    const { parent, slot } = nodes[id]!.place;
+    const beside = parent === null ? [] : childrenOf(nodes).of(parent, slot);
+    const follows = beside[beside.indexOf(id) + 1];
+    const end = follows === undefined ? null : nodes[follows]!.place.order;
+    let { order } = place;
+    return () => {
+      const at = { ...place, order };
+      order = orderBetween(order, end !== null && end > order ? end : null);
+      return at;
+    };
+  }
+
+  /** The records of a list that are shown, where that does not depend on content. */
+  private itemsOf(query: Query): readonly Item[] | undefined {
+    const names: Names = {
+      data: dataOf(this.documents),
+      properties: {},
+      types: {},
+      page: undefined,
+      repeats: this.round.items,
+    };
+    const properties: Record<string, Result> = {};
+    const types: Record<string, TypeSpec> = {};
+    for (const [id, { type }] of Object.entries(this.component.properties)) {
+      types[id] = type;
+      const value = this.valueOf(id);
+      if (chainOf(value).every(({ is }) => is === 'value'))
+        properties[id] = evaluate(value, type, names);
+    }
+    const known = querySources(query).every(([, source]) =>
+      chainOf(source).every(
+        (each) =>
+          each.is === 'value' ||
+          (each.is === 'property' && own(properties, each.property) !== undefined) ||
+          (each.is === 'field' && each.from !== 'page' && own(this.round.items, each.from.repeat)),
+      ),
+    );
+    const items = known ? runQuery(query, { ...names, properties, types }) : undefined;
+    if (items && typeof items !== 'function') return items;
+    this.fault ??= refuse(
+      'Which records it shows depends on content; that cannot be made plain.',
+      this.doc,
+    );
+    return undefined;
+  }
+
   private idOf(id: NodeId): NodeId {
-    const given = own(this.ids, id);
+    const given = this.newIdFor(this.round.way + id);
     if (given === undefined || own(treeDocOf(this.documents, this.doc)!.nodes, given))
       this.fault ??= refuse('The ids given are taken, or too few.', this.doc);
     return given ?? id;
@@ -157,14 +255,12 @@ class Plain {
       const now = this.given(source);
       if (now !== source) node = withSourceAt(node, path, now);
     }
-    if (node.kind === 'repeat' && 'list' in node.query.from && node.query.from.list.is === 'value')
-      this.fault ??= refuse(
-        'It shows a list once for each record; plain elements have no list to show.',
-        this.doc,
-      );
     if (node.kind !== 'element' && node.kind !== 'instance') return node;
     const look = this.look(node);
-    return id === rootOf(this.component.nodes) ? this.root(look) : look;
+    const { part: _, ...unmarked } = look;
+    if (id === rootOf(this.component.nodes)) return this.root(unmarked);
+    const said = partNameOf(node) === undefined ? undefined : own(this.instance.parts ?? {}, id);
+    return said ? { ...unmarked, style: this.overlaid(look.style, said) } : unmarked;
   }
 
   /** What rules say of it that hold with the options the instance has. */
@@ -197,10 +293,10 @@ class Plain {
       if (node.kind === 'element' || node.kind === 'instance')
         node = {
           ...node,
-          style: {
-            ...node.style,
-            ...(pseudo ? inState(patch.style ?? {}, pseudo.is) : patch.style),
-          },
+          style: this.overlaid(
+            node.style,
+            pseudo ? inState(patch.style ?? {}, pseudo.is) : (patch.style ?? {}),
+          ),
         };
       if (pseudo) continue;
       if (patch.shown && node.kind !== 'slot' && node.kind !== 'repeat')
@@ -257,12 +353,16 @@ class Plain {
     return {
       ...look,
       ...(name === undefined ? {} : { name }),
-      style: { ...kept, ...style },
+      style: this.overlaid(kept, style),
       ...(Object.keys(all).length > 0 ? { shared: all } : {}),
       ...(begins === undefined ? {} : { theme: begins }),
       ...(chosen || look.chosen ? { chosen: { ...look.chosen, ...chosen } } : {}),
       ...(shown ? { shown } : {}),
     } as Look;
+  }
+
+  private overlaid(weaker: Block, stronger: Block): Block {
+    return overlaid(weaker, stronger, this.documents.site);
   }
 
   /** What the instance has for a property: set here, or by default. */
@@ -277,6 +377,11 @@ class Plain {
   /** A source with what the instance has in the place of its properties. */
   private given(source: Source): Source {
     return withSources(source, (each) => {
+      const item =
+        each.is === 'field' && each.from !== 'page'
+          ? own(this.round.items, each.from.repeat)
+          : undefined;
+      if (item && each.is === 'field') return this.heldBy(item, each);
       if (
         each.is === 'field' &&
         each.from !== 'page' &&
@@ -295,6 +400,26 @@ class Plain {
       );
       return each;
     });
+  }
+
+  /** What a record holds in a field, as a value of its own. */
+  private heldBy(item: Item, source: FieldSource): Source {
+    const data = dataOf(this.documents);
+    const [field = '', ...more] = source.path;
+    const type = declaredType(item.type, field, data);
+    const held = own(item.values, field);
+    const { whenEmpty } = source;
+    const end = whenEmpty === undefined ? {} : { whenEmpty };
+    if (more.length > 0) {
+      this.fault ??= refuse(
+        'It reads fields of an entry that was chosen; that cannot be made plain.',
+        this.doc,
+      );
+      return source;
+    }
+    const value = held && type ? convert(held, type, data) : null;
+    if (value) return { is: 'value', ...value, ...end } as Source;
+    return { is: 'value', type: 'text', value: null, ...end };
   }
 
   /** A declaration with values in the place of what fed it. */
@@ -334,6 +459,8 @@ function endedBy(source: Source, whenEmpty: NonNullable<Source['whenEmpty']>): S
     ? { ...source, whenEmpty: { use: endedBy(source.whenEmpty.use, whenEmpty) } }
     : { ...source, whenEmpty };
 }
+
+type FieldSource = Extract<Source, { is: 'field' }>;
 
 function inState(block: Block, state: string): Block {
   return Object.fromEntries(Object.entries(block).map(([key, each]) => [key + state, each]));

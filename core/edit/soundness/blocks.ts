@@ -1,4 +1,4 @@
-import { own, type Block, type Doc } from '../../model';
+import { blocksOfNode, own, type Block, type Doc } from '../../model';
 
 /** A block of declarations with the members that lead to it in its document. */
 export interface StoredBlock {
@@ -22,8 +22,8 @@ export function blocksOf(doc: Doc, path: readonly string[] = []): StoredBlock[] 
   if (doc.kind === 'page' || doc.kind === 'component')
     for (const node of each(doc.nodes, 'nodes')) {
       const stored = own(doc.nodes, node);
-      if (stored?.kind === 'element' || stored?.kind === 'instance')
-        add(stored.style, 'nodes', node, 'style');
+      if (stored)
+        for (const [where, block] of blocksOfNode(stored)) add(block, 'nodes', node, ...where);
     }
   if (doc.kind === 'component')
     for (const rule of each(doc.rules, 'rules')) {

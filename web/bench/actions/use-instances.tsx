@@ -1,6 +1,21 @@
 import { useState, type ReactNode } from 'react';
-import { allOf, docOf, newId, nodeIn, rootOf, type ComponentDoc } from '@sormet/core/model';
-import { elementMatching, isRefusal, matchingOf, runEdit, type NamedEdit } from '@sormet/core/edit';
+import {
+  allOf,
+  docOf,
+  newId,
+  nodeIn,
+  rootOf,
+  type ComponentDoc,
+  type Documents,
+} from '@sormet/core/model';
+import {
+  elementMatching,
+  idsWhenPlain,
+  isRefusal,
+  matchingOf,
+  runEdit,
+  type NamedEdit,
+} from '@sormet/core/edit';
 import { describe } from '../../canvas/address';
 import { Dialog } from '../../site/Dialog';
 import { useDerived, useSync } from '../../site/SiteProvider';
@@ -13,11 +28,12 @@ import type { BenchAction } from './bench-action';
 
 /** The edit that makes an instance plain, and the id of what it becomes. */
 export function plainEdit(
+  documents: Documents,
   doc: string,
   node: string,
   component: ComponentDoc,
 ): { edit: NamedEdit; root: string } {
-  const ids = Object.fromEntries(Object.keys(component.nodes).map((each) => [each, newId()]));
+  const ids = idsWhenPlain(documents, doc, node);
   return {
     edit: { name: 'makePlain', args: { doc, node, ids } },
     root: ids[rootOf(component.nodes)]!,
@@ -50,7 +66,7 @@ export function useInstances(selected: Selected | undefined): {
       const at = nodeIn(documents, doc, node);
       const of = at?.kind === 'instance' ? docOf(documents, 'component', at.component) : undefined;
       if (!of) continue;
-      const { edit, root } = plainEdit(doc, node, of);
+      const { edit, root } = plainEdit(documents, doc, node, of);
       const tried = runEdit(documents, edit);
       if (isRefusal(tried)) {
         dispatch(benchActions.notice(tried.refused));

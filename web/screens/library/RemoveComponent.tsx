@@ -67,7 +67,7 @@ function Removing({
             ]
           : rows.map(({ doc, node }): NamedEdit =>
               way === 'plain'
-                ? plainEdit(doc, node, component).edit
+                ? plainEdit(documents, doc, node, component).edit
                 : { name: 'remove', args: { doc, nodes: [node] } },
             );
     // Each is tried on what the one before left: the first that cannot be stops all of it.

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, InputNumber, Popconfirm } from 'antd';
-import { allOf, IMAGE, newId, own, type Documents } from '@sormet/core/model';
+import { allOf, blocksOfNode, IMAGE, newId, own, type Documents } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
 import { keyParts, widthsOf } from '@sormet/core/style';
 import { count } from '../../bench/words';
@@ -222,7 +222,7 @@ function declaredAt(documents: Documents, width: string): number {
   for (const { style } of allOf(documents, 'style')) found += at(style);
   for (const doc of [...allOf(documents, 'page'), ...allOf(documents, 'component')]) {
     for (const node of Object.values(doc.nodes))
-      if (node.kind === 'element' || node.kind === 'instance') found += at(node.style);
+      for (const [, block] of blocksOfNode(node)) found += at(block);
     if (doc.kind === 'component')
       for (const { patch } of Object.values(doc.rules))
         for (const { style } of Object.values(patch)) found += at(style ?? {});

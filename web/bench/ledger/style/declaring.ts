@@ -43,6 +43,10 @@ export function declaring(
       const { doc: component, rule, node } = origin;
       return { name: 'declareRule', args: { component, rule, node, ...declaration } };
     }
+    case 'part': {
+      const { doc, node, part } = origin;
+      return { name: 'declarePart', args: { doc, node, part, ...declaration } };
+    }
     case 'theme':
       return undefined;
   }

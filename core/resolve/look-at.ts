@@ -1,0 +1,47 @@
+import { evaluate, Later, type Names, type Result } from '../value';
+import type { ClassTerm, Look } from './linked';
+import { isOption, testsOf, type Test } from './varied';
+
+/** A class at a place: there, or there only for some pages. */
+export type ClassAt = string | { readonly className: string; readonly tests: readonly Test[] };
+
+/** A custom property at a place, with what its declarations take in its stead. */
+export interface CustomAt {
+  readonly name: string;
+  readonly value: Result;
+}
+
+/** How an element looks as far as classes and custom properties say it. */
+export interface LookAt {
+  readonly classes: readonly ClassAt[];
+  readonly customs: readonly CustomAt[];
+}
+
+export const NO_LOOK: LookAt = Object.freeze({ classes: [], customs: [] });
+
+/** What a node says of its element's look at a place, and what the instances around say of it as their root. */
+export function lookAt({ classes, customs }: Look, names: Names, outer: LookAt): LookAt {
+  if (classes.length === 0) return outer;
+  const here: ClassAt[] = [];
+  for (const { className, when, chosen } of classes) {
+    const axes = testsOf(when, names);
+    const tests = axes && (chosen ? chosenTests(chosen, names, axes) : axes);
+    if (tests) here.push(tests.length === 0 ? className : { className, tests });
+  }
+  const set = customs.map(({ name, type, source }) => ({
+    name,
+    value: evaluate(source, type, names),
+  }));
+  return { classes: [...here, ...outer.classes], customs: [...set, ...outer.customs] };
+}
+
+/** What must hold besides for a choice to be this one: `null` where it is known to be another. */
+function chosenTests(
+  { source, type, option }: NonNullable<ClassTerm['chosen']>,
+  names: Names,
+  axes: readonly Test[],
+): readonly Test[] | null {
+  const value = evaluate(source, type, names);
+  if (value instanceof Later) return [...axes, { value, passes: { option } }];
+  return isOption(value, option) ? axes : null;
+}
