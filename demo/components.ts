@@ -242,8 +242,10 @@ const shedCard = component(
             ],
           },
           {
+            id: 'card-line',
             tag: 'p',
             name: 'Text',
+            part: 'Text',
             text: property('card-text'),
             style: styled({ 'margin-top': '{space 2}', 'font-size': '{small text}' }),
           },

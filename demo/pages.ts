@@ -326,6 +326,8 @@ export const pages: readonly PageDoc[] = [
                     'card-address': toAddress('mailto:hello@brackenfold.example'),
                     'card-text': ofItem('all-guides', 'guide-summary'),
                   },
+                  // A guide has no picture: its words may be larger than a shed's.
+                  parts: { 'card-line': styled({ 'font-size': '{text}' }) },
                 },
               ],
             },

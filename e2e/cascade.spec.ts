@@ -36,7 +36,7 @@ import { test } from './test';
 
 /**
  * The computed cascade against Chromium's own (CSS Cascading and Inheritance 5), on components that nobody drew:
- * styles of instances at every height, shared styles, several rules in a level, several widths, states, tokens, and
+ * styles of instances at every height and of their parts, shared styles, several rules in a level, several widths, states, tokens, and
  * values that properties feed.
  */
 
@@ -127,6 +127,7 @@ const generated = fc.record({
   inner: definition,
   outer: definition,
   onInner: block,
+  partByOuter: block,
   tag: pageBlock,
   /** Of every element only states are said. */
   everywhere: pageBlock.map(
@@ -139,6 +140,7 @@ const generated = fc.record({
       tone: fc.constantFrom('calm', 'loud'),
       side: fc.constantFrom('left', 'right'),
       style: pageBlock,
+      part: pageBlock,
       shared,
       theme,
     }),
@@ -183,26 +185,38 @@ const BODY: Block = {
   'padding-left': { css: '0' },
 };
 
-function siteOfGenerated({ inner, outer, onInner, tag, everywhere, placed }: Generated): Documents {
+function siteOfGenerated({
+  inner,
+  outer,
+  onInner,
+  partByOuter,
+  tag,
+  everywhere,
+  placed,
+}: Generated): Documents {
   const innerDoc = made('inner', inner, {
     id: 'inner-root',
     tag: 'div',
     style: inner.root,
     shared: inner.shared,
     ...withTheme(inner.theme),
-    children: [{ id: 'inner-part', tag: 'p', style: inner.part, text: 'Part' }, { slot: 'more' }],
+    children: [
+      { id: 'inner-part', tag: 'p', part: 'Line', style: inner.part, text: 'Part' },
+      { slot: 'more' },
+    ],
   });
   const outerDoc = made('outer', outer, {
     id: 'outer-root',
     component: 'inner',
     values: { tone: { is: 'property', property: 'tone' } },
     style: onInner,
+    parts: { 'inner-part': partByOuter },
     shared: outer.shared,
     ...withTheme(outer.theme),
     slots: { more: [{ slot: 'more' }] },
   });
   const branches = placed.map(
-    ({ of, tone, side, style, shared: on, theme: begins }, i): Branch => ({
+    ({ of, tone, side, style, part, shared: on, theme: begins }, i): Branch => ({
       id: `at-${i}`,
       component: of,
       values: {
@@ -210,6 +224,7 @@ function siteOfGenerated({ inner, outer, onInner, tag, everywhere, placed }: Gen
         side: literal({ type: 'choice', value: side }),
       },
       style,
+      parts: { 'inner-part': part },
       shared: on,
       ...withTheme(begins),
       // One of the same inside: what holds in a state of the outer must not reach it.
@@ -292,7 +307,7 @@ test('the winner of every property is Chromium’s, at every width and in every 
     expect(await page.locator('body *').count()).toBe(elements.length);
     const roots = elements
       .map((element, i) => ({ element, i }))
-      .filter(({ element }) => /-root_/.test(element.attributes['class'] ?? ''));
+      .filter(({ element }) => /(^| )(inner|outer)-root_/.test(element.attributes['class'] ?? ''));
     const targets = [undefined, ...roots.map(({ i }) => i).slice(0, 2)];
     for (const { id, max } of widthsOf(site)) {
       await page.setViewportSize({ width: Math.min(max, 1200), height: 900 });

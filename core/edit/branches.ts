@@ -25,6 +25,10 @@ export interface Branch {
   readonly shared?: Readonly<Record<string, true>>;
   /** The theme that begins with it. */
   readonly theme?: string;
+  /** The name under which whoever places the definition may style it. */
+  readonly part?: string;
+  /** What an instance says of parts, by their nodes. */
+  readonly parts?: Readonly<Record<NodeId, Block>>;
   readonly shown?: Source;
   readonly text?: string | Source;
   /** A text that is rich: in a line of words, or with blocks of its own; or an icon. */
@@ -67,6 +71,7 @@ function nodeOf(from: Branch, place: Place): TreeNode {
       style: from.style ?? {},
       ...(from.shared ? { shared: from.shared } : {}),
       ...(from.theme === undefined ? {} : { theme: from.theme }),
+      ...(from.part === undefined ? {} : { part: from.part }),
       ...shown,
     };
   if (from.component)
@@ -77,7 +82,9 @@ function nodeOf(from: Branch, place: Place): TreeNode {
       values: from.values ?? {},
       style: from.style ?? {},
       ...(from.shared ? { shared: from.shared } : {}),
+      ...(from.parts ? { parts: from.parts } : {}),
       ...(from.theme === undefined ? {} : { theme: from.theme }),
+      ...(from.part === undefined ? {} : { part: from.part }),
       ...shown,
     };
   if (from.slot) return { kind: 'slot', ...common, slot: from.slot };

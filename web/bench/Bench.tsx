@@ -19,7 +19,7 @@ import { GoLine } from './go-line/GoLine';
 import { Keys } from './Keys';
 import { Ledger } from './ledger/Ledger';
 import { LedgerTabs } from './ledger/LedgerTabs';
-import { litRule } from './ledger/style/lit-rule';
+import { writtenRule } from './ledger/style/lit-rule';
 
 import { BesidePane } from './panes/BesidePane';
 import { Columns } from './panes/Columns';
@@ -95,7 +95,7 @@ function WithinBench(): ReactNode {
         <Button onClick={() => void navigate(`/sites/${sync.site}`)}>To the pages</Button>
       </Empty>
     );
-  const rule = selected && tab === 'style' ? litRule(selected, lit)?.origin : undefined;
+  const rule = selected && tab === 'style' ? writtenRule(selected, lit)?.origin : undefined;
   const written = rule && 'doc' in rule ? rule.doc : selection?.doc;
   const isLookingBack = earlier?.doc === outlined.id;
   const isEdited = definition !== undefined && written === definition.id;
@@ -126,7 +126,7 @@ function WithinBench(): ReactNode {
             {folded.ledger ? null : (
               <div className="ledger-and-trace">
                 <Ledger doc={outlined} selected={selected} />
-                {tracing ? <Trace page={doc.id} selected={selected} /> : null}
+                {tracing ? <Trace page={doc.id} selected={selected?.inside ?? selected} /> : null}
               </div>
             )}
           </div>

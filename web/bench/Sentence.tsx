@@ -2,12 +2,13 @@ import type { ReactNode } from 'react';
 import { Button } from 'antd';
 import { docOf, EVERY_TAG, isPerEntry, own, type TreeDoc } from '@sormet/core/model';
 import { describe } from '../canvas/address';
+import { innerWords } from '../canvas/inside';
 import { useApp, useAppDispatch } from '../store/store';
 import { siteActions } from '../store/site-slice';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
-import { litRule } from './ledger/style/lit-rule';
-import { useRuleWords } from './ledger/style/rule-words';
+import { writtenRule } from './ledger/style/lit-rule';
+import { partWords, useRuleWords } from './ledger/style/rule-words';
 import type { Selected } from './use-selected';
 import { Offered } from './Offered';
 import { componentWords, count, documentWords, namesOf, reachWords } from './words';
@@ -28,7 +29,7 @@ export function Sentence({
   const dispatch = useAppDispatch();
   const { notice, tab, lit, beside } = useApp((state) => state.bench);
   const refusal = useApp((state) => state.site.refusal);
-  const words = useRuleWords(selected);
+  const words = useRuleWords(selected?.inside ?? selected);
   if (refusal)
     return (
       <div className="sentence edge-wrong" role="alert">
@@ -69,7 +70,26 @@ export function Sentence({
         </span>
       </div>
     );
-  const rule = tab === 'style' ? litRule(selected, lit) : undefined;
+  const { inside } = selected;
+  const rule = tab === 'style' ? writtenRule(selected, lit) : undefined;
+  if (inside?.element && !rule)
+    return (
+      <div className="sentence edge-none" data-edge="inside">
+        <span className="sentence-words">
+          You are looking inside {describe(documents, doc.id, id)} on{' '}
+          {documentWords(documents, doc.id)}, at{' '}
+          <b>{innerWords(documents, inside.element, component?.id ?? '')}</b>. Nothing changes by
+          it.
+        </span>
+        <Button
+          size="small"
+          type="text"
+          onClick={() => dispatch(benchActions.select({ doc: doc.id, nodes: [id] }))}
+        >
+          Back out <kbd>i</kbd>
+        </Button>
+      </div>
+    );
   const ruleDoc = rule?.origin.is === 'node' ? rule.origin.doc : undefined;
   const definition = docOf(documents, 'component', ruleDoc ?? doc.id);
   const isSeveral = selected.count > 1;
@@ -77,7 +97,18 @@ export function Sentence({
   const verb = tab === 'style' ? 'styling' : 'setting values of';
   let edge: Edge;
   let body: ReactNode;
-  if (rule?.origin.is === 'tag') {
+  if (rule?.origin.is === 'part') {
+    edge = doc.kind === 'component' ? 'definition' : 'instance';
+    body = (
+      <>
+        You are styling <b>{partWords(documents, rule.origin)}</b> of{' '}
+        {describe(documents, doc.id, id)}{' '}
+        {definition
+          ? `in the definition of ${componentWords(documents, doc.id)}: ${reachWords(reach.answer(doc.id))}.`
+          : `on ${documentWords(documents, doc.id)} only.`}
+      </>
+    );
+  } else if (rule?.origin.is === 'tag') {
     edge = 'plain';
     body = (
       <>

@@ -4,6 +4,7 @@ import {
   rootOf,
   treeDocOf,
   type ComponentDoc,
+  type Documents,
   type EntryDoc,
   type TreeDoc,
   type TreeNode,
@@ -14,6 +15,7 @@ import type { AppliedBlock } from '@sormet/core/style';
 
 import { useApp } from '../store/store';
 import { elementOf, resolvedOf } from '../canvas/address';
+import { innerAt } from '../canvas/inside';
 import { useBuilt } from '../canvas/use-built';
 import { useDerived } from '../site/SiteProvider';
 
@@ -35,6 +37,10 @@ export interface Selected {
   readonly element: ResolvedElement | undefined;
   /** The rules that apply to the element, weakest first. */
   readonly rules: readonly AppliedBlock[];
+  /** What is looked at inside an instance, with all that is said about it: to be read, its parts alone to be styled. */
+  readonly inside: Selected | undefined;
+  /** The address of what is looked at; of nothing else. */
+  readonly address: string | undefined;
   /** How many are selected. */
   readonly count: number;
   readonly all: readonly string[];
@@ -53,6 +59,7 @@ export function useSelected(page: string, entry: EntryDoc | undefined): Selected
     if (!doc || !node || id === undefined) return undefined;
     const resolved = resolvedOf(built, id)[0];
     const element = elementOf(resolved);
+    const { inside } = selection;
     return {
       doc,
       id,
@@ -66,8 +73,41 @@ export function useSelected(page: string, entry: EntryDoc | undefined): Selected
       entry: openDoc === page ? entry : undefined,
       element,
       rules: element ? rulesOf(element, documents, documents.tags) : [],
+      inside: inside === undefined ? undefined : insideAt(documents, built, id, inside),
+      address: undefined,
       count: selection.nodes.length,
       all: selection.nodes,
     };
   }, [documents, selection, built, openDoc, page, entry]);
+}
+
+/** What is looked at inside an instance, in the words of what is selected; nothing when it is not there any more. */
+function insideAt(
+  documents: Documents,
+  built: Built | undefined,
+  instance: string,
+  address: string,
+): Selected | undefined {
+  const element = innerAt(built, instance, address);
+  const doc = element && treeDocOf(documents, element.scope.within.doc);
+  const node = doc && own(doc.nodes, element.from.id);
+  if (!element || !doc || !node) return undefined;
+  const { id } = element.from;
+  return {
+    doc,
+    id,
+    node,
+    isRoot: rootOf(doc.nodes) === id,
+    slot: undefined,
+    component: undefined,
+    resolved: element,
+    entry: undefined,
+    built,
+    element,
+    rules: rulesOf(element, documents, documents.tags),
+    inside: undefined,
+    address,
+    count: 1,
+    all: [id],
+  };
 }

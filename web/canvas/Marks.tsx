@@ -4,6 +4,7 @@ import { nodeIn, type Documents } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
 import { useApp } from '../store/store';
 import { describe, resolvedOf, slotOwner, slotsOf } from './address';
+import { innerAt, innerWords } from './inside';
 import { exposedAreas } from './exposed';
 import { labelPlace } from './label-place';
 import { landingOf, type Landing } from './landing';
@@ -35,6 +36,11 @@ export function Marks({
   const label = (id: string) => describe(documents, doc, id);
   const exposed = kind === 'definition' && built ? exposedAreas(built, registry) : [];
   const reached = tab === 'style' && lit !== null ? reachedBy(stage, lit) : [];
+  const inner =
+    selection?.inside !== undefined && selected.length === 1
+      ? innerAt(built, selected[0]!, selection.inside)
+      : undefined;
+  const innerRect = inner && registry.rectOf(inner);
   const slots = landing && built ? slotsOf(built) : [];
   return (
     <>
@@ -55,10 +61,17 @@ export function Marks({
               stage={stage}
               id={id}
               className={selectedClass(documents, kind, doc, id)}
-              label={selected.length === 1 ? label(id) : undefined}
+              label={selected.length === 1 && !inner ? label(id) : undefined}
               slot={selection?.slot}
             />
           ))}
+      {inner && innerRect && !typing ? (
+        <Mark className="mark-inside" rect={innerRect} scale={scale}>
+          <Label registry={registry} node={inner} area={innerRect} scale={scale}>
+            {innerWords(documents, inner, '')}
+          </Label>
+        </Mark>
+      ) : null}
       {slots.map(({ group, around }, i) => {
         const rect = group.from.kind === 'slot' ? registry.rectOf(around) : undefined;
         return rect ? <Mark key={i} className="mark-slot" rect={rect} scale={scale} /> : null;

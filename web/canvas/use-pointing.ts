@@ -5,7 +5,9 @@ import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions, type LandingPlace, type Selection } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
 import { landingAt } from './landing';
-import { pickedAt, pointIn, type Stage } from './stage';
+import { isOwn } from './address';
+import { addressOf } from './inside';
+import { elementAt, pickedAt, pointIn, type Stage } from './stage';
 import { useEnclosing } from './use-enclosing';
 
 /** How far a pointer moves before it drags, in CSS px. */
@@ -62,6 +64,11 @@ export function usePointing(stage: Stage) {
     const picked = pickedAt(stage, event);
     if (!picked) return;
     const { node, slot } = picked;
+    const drawn = event.altKey ? elementAt(stage, event) : undefined;
+    if (drawn && !isOwn(drawn, doc)) {
+      dispatch(benchActions.select({ doc, nodes: [node], inside: addressOf(drawn) }));
+      return;
+    }
     const mine = selection?.doc === doc ? selection.nodes : [];
     const alone: Selection = { doc, nodes: [node], ...(slot === undefined ? {} : { slot }) };
     let nodes = [node];

@@ -10,6 +10,8 @@ export interface Selection {
   readonly nodes: readonly string[];
   /** The slot of the one instance that is selected, where that is meant. */
   readonly slot?: string;
+  /** What is looked at inside the one instance that is selected, by its address. */
+  readonly inside?: string;
 }
 
 /** Where what is dragged would land: so many children before it. */

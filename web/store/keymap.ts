@@ -19,6 +19,12 @@ export const SINGLE_KEYS = [
     words: 'definition beside the page, open or closed',
   },
   {
+    does: 'inside',
+    about: 'components',
+    key: 'i',
+    words: 'look inside the instance that is selected, and back out; on the canvas Alt and a click',
+  },
+  {
     does: 'make component',
     about: 'components',
     key: 'm',

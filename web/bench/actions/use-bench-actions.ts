@@ -1,5 +1,6 @@
 import { canBeExposed, controlsOf, topmost } from '@sormet/core/edit';
 import { widthsOf } from '@sormet/core/style';
+import { innerOf } from '../../canvas/inside';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { keyFor, type SingleKey } from '../../store/keymap';
@@ -65,6 +66,28 @@ export function useBenchActions(
     if (rows.length === 0) dispatch(benchActions.notice('Everything on this is exposed already.'));
     else exposing.expose(component, rows.map(exposureOf));
   };
+  const lookInside = () => {
+    if (!selected?.component || !selected.resolved) {
+      dispatch(
+        benchActions.notice(
+          selected?.component
+            ? 'It is not shown now, so there is nothing to look at.'
+            : 'Select an instance first; what stands in it is shown without changing it.',
+        ),
+      );
+      return;
+    }
+    const { doc, id, resolved, inside } = selected;
+    const [first] = inside ? [] : innerOf(resolved, doc.id);
+    if (folded.ledger && first) dispatch(benchActions.fold('ledger'));
+    dispatch(
+      benchActions.select({
+        doc: doc.id,
+        nodes: [id],
+        ...(first ? { inside: first.address } : {}),
+      }),
+    );
+  };
   const trace = () => {
     if (folded.ledger) dispatch(benchActions.fold('ledger'));
     dispatch(benchActions.showTrace(folded.ledger || !tracing));
@@ -112,6 +135,13 @@ export function useBenchActions(
       'component',
       'definition beside',
       handlers.onBeside,
+      selected?.component !== undefined,
+    ),
+    single(
+      'inside',
+      'component',
+      selected?.inside ? 'back out of it' : 'look inside',
+      lookInside,
       selected?.component !== undefined,
     ),
     single('expose', 'component', 'expose', exposeSelected, selected?.doc.kind === 'component'),

@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { childrenOf, rootOf, type TreeDoc } from '@sormet/core/model';
+import { innerOf } from '../../canvas/inside';
 import { benchActions } from '../../store/bench-slice';
 import { doneBy } from '../../store/keymap';
 import { useApp, useAppDispatch } from '../../store/store';
@@ -66,6 +67,18 @@ export function useBenchKeys(
       // In the outline arrows go from row to row, and the selection with them.
       if (event.key !== 'Escape' && isIn(event.target, '[role="tree"]')) return;
       event.preventDefault();
+      if (at.inside) {
+        const to = event.key === 'Escape' ? undefined : innerNeighbour(at, event.key);
+        if (event.key === 'Escape' || to !== undefined)
+          dispatch(
+            benchActions.select({
+              doc: at.doc.id,
+              nodes: [at.id],
+              ...(to === undefined ? {} : { inside: to }),
+            }),
+          );
+        return;
+      }
       const node = neighbour(at.doc, at.id, event.key);
       if (node !== undefined) dispatch(benchActions.select({ doc: at.doc.id, nodes: [node] }));
     },
@@ -88,6 +101,16 @@ function isUnderDialog(): boolean {
   return [...document.querySelectorAll<HTMLElement>('.ant-modal-wrap .ant-modal')].some(
     (dialog) => dialog.checkVisibility() && !/-leave\b/.test(dialog.className),
   );
+}
+
+/** What an arrow key leads to inside an instance: to the sides what is around and what is inside, else from row to row. */
+function innerNeighbour({ resolved, doc, inside }: Selected, key: string): string | undefined {
+  const all = resolved ? innerOf(resolved, doc.id) : [];
+  const at = all.findIndex(({ address }) => address === inside?.address);
+  const { depth = 0 } = all[at] ?? {};
+  if (key === 'ArrowLeft') return all.slice(0, at).findLast((each) => each.depth < depth)?.address;
+  const next = all[at + (key === 'ArrowUp' ? -1 : 1)];
+  return key === 'ArrowRight' && (next?.depth ?? 0) <= depth ? undefined : next?.address;
 }
 
 /** The node that an arrow key leads to. */

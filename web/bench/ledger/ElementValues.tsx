@@ -24,6 +24,7 @@ import { AttributeCell } from './AttributeCell';
 import { BoundTo } from './BoundTo';
 import { exposureOf, useExposing } from './exposing';
 import { NameRow } from './NameRow';
+import { PartRow } from './PartRow';
 import { TagRow } from './TagRow';
 import { TraceButton } from './TraceButton';
 import { useWhatFits } from './WhatFits';
@@ -71,6 +72,7 @@ export function ElementValues({ selected }: { selected: Selected }): ReactNode {
         <tbody>
           <NameRow doc={doc.id} node={id} name={node.name ?? ''} columns={4} />
           <TagRow selected={selected} />
+          <PartRow selected={selected} />
           {own.map((row) => (
             <ControlLine
               key={row.node + JSON.stringify(row.control)}

@@ -3,6 +3,7 @@ import type { Selected } from '../use-selected';
 import { GroupCell } from './GroupCell';
 import { NameRow } from './NameRow';
 import { groupsOf } from './property-groups';
+import { PartsOfInstance } from './PartsOfInstance';
 import { PropertyRow } from './PropertyRow';
 import { ShownRow } from './ShownRow';
 import { useWhatFits } from './WhatFits';
@@ -61,6 +62,7 @@ export function InstanceValues({ selected }: { selected: Selected }): ReactNode 
             ))}
           </tbody>
         ))}
+        <PartsOfInstance selected={selected} />
         {Object.keys(component.properties).length === 0 ? (
           <tbody>
             <tr>

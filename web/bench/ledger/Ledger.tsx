@@ -9,6 +9,7 @@ import { ExposeTable } from './ExposeTable';
 import { Gaps } from './Gaps';
 import { HistoryList } from './HistoryList';
 import { InstanceValues } from './InstanceValues';
+import { InsideLedger } from './inside/InsideLedger';
 import { LEDGER_PANEL } from './LedgerTabs';
 import { PageValues } from './PageValues';
 import { RepeatValues } from './repeat/RepeatValues';
@@ -86,6 +87,8 @@ function Body({ selected, tab }: { selected: Selected; tab: 'values' | 'style' }
   const { documents } = useDerived();
   const { node, doc, id, slot } = selected;
   const definition = docOf(documents, 'component', doc.id);
+  if (selected.inside)
+    return <InsideLedger selected={selected} inside={selected.inside} tab={tab} />;
   if (tab === 'style')
     return <StyleLedger key={selected.doc.id + selected.id} selected={selected} />;
   if (selected.count > 1) return <SeveralValues key={selected.all.join()} selected={selected} />;

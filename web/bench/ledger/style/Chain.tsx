@@ -12,6 +12,7 @@ export type RuleKind = 'tag' | 'definition' | 'here';
 
 export function kindOfRule(origin: Origin, { doc }: Selected): RuleKind {
   if (origin.is === 'tag' || origin.is === 'shared' || origin.is === 'theme') return 'tag';
+  if (origin.is === 'part') return 'here';
   return origin.doc === doc.id && doc.kind === 'page' ? 'here' : 'definition';
 }
 

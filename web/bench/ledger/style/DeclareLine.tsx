@@ -75,6 +75,7 @@ export function DeclareLine({
   function styleCalled(typed: string) {
     const wanted = typed.trim().toLowerCase();
     const { node } = selected;
+    if (selected.address !== undefined) return undefined;
     if (wanted === '' || (node.kind !== 'element' && node.kind !== 'instance')) return undefined;
     return stylesInOrder(documents)
       .flatMap((id) => docOf(documents, 'style', id) ?? [])

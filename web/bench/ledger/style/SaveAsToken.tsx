@@ -130,6 +130,11 @@ function placeOf({ rule: { origin }, key }: { rule: AppliedBlock; key: string })
         doc: origin.doc,
         path: pointer('rules', origin.rule, 'patch', origin.node, 'style', key),
       };
+    case 'part':
+      return {
+        doc: origin.doc,
+        path: pointer('nodes', origin.node, 'parts', origin.part, key),
+      };
     case 'theme':
       return undefined;
   }

@@ -40,6 +40,8 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
     );
   // What stands on the specimen alone is put on nothing.
   const isStored = documents.get(selected.doc.id) !== undefined;
+  // Of what is looked at inside an instance only declarations are said from there.
+  const isOwn = isStored && selected.address === undefined;
   // What holds for every element speaks of states alone: at rest it would only take room.
   const shown = selected.rules.filter(
     (each) => each.level.of !== 'everything' || state !== undefined || each === rule,
@@ -83,6 +85,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
           kindOf={kindOf}
           onLight={onLight}
           canTakeOff={(origin) =>
+            isOwn &&
             origin.is === 'shared' &&
             origin.on.doc === selected.doc.id &&
             origin.on.node === selected.id
@@ -95,7 +98,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
           }
           onBranch={branch}
         />
-        {isStored ? <PutOn selected={selected} /> : null}
+        {isOwn ? <PutOn selected={selected} /> : null}
         <States tag={selected.element?.tag ?? ''} declared={declaredStates(selected.rules)} />
         <DeclareLine selected={selected} rule={rule} width={current} state={state} words={words} />
       </div>
@@ -139,7 +142,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
                   <td colSpan={widths.length + 2}>
                     <span className="style-cell">
                       <AddDeclaration onAdd={(property) => setAdded([...added, property])} />
-                      {isStored ? <ThemeChoice selected={selected} /> : null}
+                      {isOwn ? <ThemeChoice selected={selected} /> : null}
                     </span>
                   </td>
                 </tr>

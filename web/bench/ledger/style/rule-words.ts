@@ -1,4 +1,13 @@
-import { docOf, EVERY_TAG, nodeIn, own, treeDocOf, type TreeDoc } from '@sormet/core/model';
+import {
+  docOf,
+  EVERY_TAG,
+  nodeIn,
+  own,
+  partNameOf,
+  treeDocOf,
+  type Documents,
+  type TreeDoc,
+} from '@sormet/core/model';
 import { nodeName } from '@sormet/core/edit';
 import { reachOfStyle } from '@sormet/core/reach';
 import type { Origin } from '@sormet/core/style';
@@ -20,7 +29,8 @@ export interface RuleWords {
 
 export function useRuleWords(selected: Selected | undefined): RuleWords {
   const { documents, reach } = useDerived();
-  const isHere = (doc: string) => doc === selected?.doc.id;
+  // What is looked at inside an instance stands in its definition, not where one is working.
+  const isHere = (doc: string) => doc === selected?.doc.id && selected.address === undefined;
   return {
     word(origin) {
       if (origin.is === 'tag') return tagWord(origin.tag);
@@ -28,6 +38,7 @@ export function useRuleWords(selected: Selected | undefined): RuleWords {
         return `theme ${own(documents.tokens.themes ?? {}, origin.theme)?.name ?? origin.theme}`;
       if (origin.is === 'shared')
         return docOf(documents, 'style', origin.doc)?.name ?? 'a style that is gone';
+      if (origin.is === 'part') return `${partWords(documents, origin)} here`;
       if (isHere(origin.doc) && selected?.doc.kind === 'page') return 'here';
       const ownNode = isHere(origin.doc) && selected && !selected.isRoot;
       const node = nodeIn(documents, origin.doc, origin.node);
@@ -45,7 +56,8 @@ export function useRuleWords(selected: Selected | undefined): RuleWords {
       if (origin.is === 'theme') return 'theme';
       if (origin.is === 'shared')
         return docOf(documents, 'style', origin.doc)?.name ?? 'a style that is gone';
-      if (isHere(origin.doc) && selected?.doc.kind === 'page') return 'here';
+      if (origin.is === 'part' || (isHere(origin.doc) && selected?.doc.kind === 'page'))
+        return 'here';
       return origin.is === 'rule' ? 'a rule' : 'definition';
     },
     reach(origin) {
@@ -59,6 +71,17 @@ export function useRuleWords(selected: Selected | undefined): RuleWords {
       return origin.is === 'theme' ? 1 : reach.answer(origin.doc).pages.length;
     },
   };
+}
+
+/** A part as whoever styles it calls it. */
+export function partWords(
+  documents: Documents,
+  { doc, node, part }: Extract<Origin, { is: 'part' }>,
+): string {
+  const instance = nodeIn(documents, doc, node);
+  const marked =
+    instance?.kind === 'instance' ? nodeIn(documents, instance.component, part) : undefined;
+  return partNameOf(marked) ?? 'a part that is gone';
 }
 
 /** What the style of a tag is called; of all of them, the ring that shows where the focus is, as nearly all say there. */

@@ -294,6 +294,8 @@ function selectedFor(
     built,
     element,
     rules,
+    inside: undefined,
+    address: undefined,
     count: 1,
     all: [element.from.id],
   };
