@@ -261,7 +261,7 @@ describe('CSS', () => {
 
   test('of nothing is the reset alone', () => {
     expect(
-      cssOf(documentsOf(), { classes: new Map(), tags: new Set(), fed: new Set() })
+      cssOf(documentsOf(), { classes: new Map(), tags: new Set(), fed: new Set(), words: false })
         .split('\n')
         .filter(Boolean),
     ).toHaveLength(2);

@@ -1,4 +1,5 @@
 import {
+  allOf,
   assetPath,
   docOf,
   EVERY_TAG,
@@ -6,6 +7,7 @@ import {
   nodeIn,
   own,
   PLAIN_THEME,
+  RICH_TAGS,
   rootOf,
   STATES,
   type Block,
@@ -26,8 +28,17 @@ import {
   type Applied,
   type Level,
 } from '../style';
-import { recordOf } from '../value';
-import { classOf, customOf, groundOf, partClassOf, type Used, type UsedClass } from '../resolve';
+import { recordOf, WORD_STYLES } from '../value';
+import {
+  classOf,
+  customOf,
+  groundOf,
+  noteLook,
+  partClassOf,
+  wordLook,
+  type Used,
+  type UsedClass,
+} from '../resolve';
 import { tokenName, TokensInUse } from './tokens-css';
 
 /** What every page begins from: sizes that add up, no margins, pictures that never stand out. */
@@ -115,7 +126,7 @@ function movesAt(written: readonly Written[]): boolean {
 /** Every block that something on a page can select, weakest first. */
 function writtenFor(documents: Documents, used: Used): Written[] {
   const { tags } = documents.tags;
-  const written: Written[] = [...new Set([...ALWAYS, ...used.tags])]
+  const written: Written[] = [...tagsOf(used)]
     .filter((tag) => own(tags, tag))
     .map((tag) => ({
       selector: tag,
@@ -124,8 +135,23 @@ function writtenFor(documents: Documents, used: Used): Written[] {
       block: tags[tag]!,
     }));
   const styles = stylesInOrder(documents);
-  for (const each of used.classes.values()) written.push(...writtenClass(documents, styles, each));
+  for (const each of classesOf(documents, used))
+    written.push(...writtenClass(documents, styles, each));
   return written;
+}
+
+/** The tags that something on a page may have: all that rich text is made of where that is not known. */
+function tagsOf(used: Used): ReadonlySet<string> {
+  return new Set([...ALWAYS, ...used.tags, ...(used.words ? [...RICH_TAGS, 'h5', 'h6'] : [])]);
+}
+
+/** The classes that something on a page may have: those of every shared style of words where these are not known. */
+function classesOf(documents: Documents, used: Used): Iterable<UsedClass> {
+  if (!used.words) return used.classes.values();
+  const all: Used = { ...used, classes: new Map(used.classes) };
+  for (const { id, base } of allOf(documents, 'style'))
+    if (base === null) noteLook(all, wordLook(id), '', '', 0);
+  return all.classes.values();
 }
 
 /** The themes that begin somewhere on a page. */
@@ -266,7 +292,8 @@ export function stylesRead(documents: Documents, used: Used): Set<string> {
     for (const inner of Object.values(own(tokens.tokens, ref.token)?.value.refs ?? {}))
       token(inner);
   };
-  for (const tag of [...ALWAYS, ...used.tags]) {
+  if (used.words) read.add(WORD_STYLES);
+  for (const tag of tagsOf(used)) {
     read.add(recordOf(tags.id, tag));
     block(own(tags.tags, tag));
   }
@@ -278,7 +305,7 @@ export function stylesRead(documents: Documents, used: Used): Set<string> {
   for (const id in tokens.tokens)
     if (used.fed.has(tokens.tokens[id]!.type)) token({ token: id, type: tokens.tokens[id]!.type });
   const styles = stylesInOrder(documents);
-  for (const each of used.classes.values()) {
+  for (const each of classesOf(documents, used)) {
     if (each.by.is === 'shared')
       for (let at: string | null = each.by.style; at !== null && !read.has(at);) {
         read.add(at);

@@ -157,6 +157,13 @@ function sourceUse(source: Source, use: (kind: UseKind, to: string) => void): vo
   if (source.is === 'value') valueUses(source, use);
 }
 
+/** What a value names, in the words of uses: what it shows, where it leads, what it looks like. */
+export function usesOfValue(typed: Typed): { readonly kind: UseKind; readonly to: string }[] {
+  const uses: { kind: UseKind; to: string }[] = [];
+  valueUses(typed, (kind, to) => uses.push({ kind, to }));
+  return uses;
+}
+
 /** What a value itself names: what it shows and where it leads, in a list also what its records do. */
 function valueUses(typed: Typed, use: (kind: UseKind, to: string) => void): void {
   if (typed.value === null) return;
@@ -187,5 +194,6 @@ function linkUses(link: LinkValue, use: (kind: UseKind, to: string) => void): vo
 function pieceUses(piece: RichPiece, use: (kind: UseKind, to: string) => void): void {
   if (typeof piece === 'string') return;
   if (piece.link) linkUses(piece.link, use);
+  if (piece.style !== undefined) use('styles', piece.style);
   for (const child of piece.children) pieceUses(child, use);
 }

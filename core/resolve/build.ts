@@ -5,6 +5,7 @@ import {
   contentOf,
   customText,
   elementAt,
+  levelAt,
   allSaidAt,
   shownAt,
   tagAt,
@@ -134,7 +135,9 @@ class Builder {
     if (shown === false) return null;
     const value = textAt(from, scope) as Known;
     const waiting = shown === WAITING || value === WAITING;
-    const content = waiting ? WAITING_WORDS : contentOf(value, from.rich, scope.data);
+    const content = waiting
+      ? WAITING_WORDS
+      : contentOf(value, from.rich, levelAt(from, scope), scope.data);
     if (
       before &&
       before.waiting === waiting &&

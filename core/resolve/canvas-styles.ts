@@ -6,7 +6,7 @@ import { noteLook, type Used } from './write';
  * part that is hidden now may be shown by the next edit.
  */
 export function reachableStyles(linked: Linked): Used {
-  const used: Used = { classes: new Map(), tags: new Set(), fed: new Set() };
+  const used: Used = { classes: new Map(), tags: new Set(), fed: new Set(), words: false };
   const seen = new Set<Linked>();
   const visitDocument = (document: Linked) => {
     if (seen.has(document)) return;
@@ -34,6 +34,7 @@ export function reachableStyles(linked: Linked): Used {
         visitAll(node.items, doc);
         return visitAll(node.none, doc);
       case 'text':
+        used.words ||= node.rich === 'line' || node.rich === 'blocks';
     }
   };
   const visitAll = (nodes: readonly LinkedNode[], doc: string) => {

@@ -74,8 +74,10 @@ class Emitter {
     if (typeof step === 'string')
       return step.length > LONGEST_LITERAL ? this.constant(step) : JSON.stringify(step);
     if (step.is === 'text') {
-      const { value, rich } = step;
-      const otherwise = this.constant((run: Run) => textHtml(value.read(run), rich, this.data));
+      const { value, rich, level } = step;
+      const otherwise = this.constant((run: Run) =>
+        textHtml(value.read(run), rich, level, this.data),
+      );
       const plain = rich === undefined ? this.plain(value, 'text') : undefined;
       return plain
         ? `(${plain} && v.value ? c[0](v.value) : ${otherwise}(run))`

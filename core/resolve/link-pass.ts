@@ -8,6 +8,7 @@ import {
   rootOf,
   sourcesOf,
   TEXT,
+  withDescendants,
   type DocId,
   type InstanceNode,
   type NodeId,
@@ -15,7 +16,16 @@ import {
   type TreeDoc,
   type TreeNode,
 } from '../model';
-import type { Linked, LinkedAttribute, LinkedNode, LinkedPart, Varied } from './linked';
+import { headingLevel } from './fragments';
+import type {
+  Linked,
+  LinkedAttribute,
+  LinkedElement,
+  LinkedNode,
+  LinkedPart,
+  LinkedText,
+  Varied,
+} from './linked';
 import { lookOf, partLookOf, typeOfChoice } from './look';
 import { memberOf, namesIn, patchesOf, varied, type NodePatch } from './patches';
 import { ReadsBuilder } from './reads';
@@ -104,9 +114,7 @@ export class LinkPass {
     const children = this.list(this.children.of(id));
     const look = lookOf(this.doc, id, node, 0);
     const isPart = this.isPart(node);
-    const tagSource = node.chosen?.tag;
-    const tagType = tagSource && typeOfChoice(this.doc, tagSource, 'tag');
-    const tagBy = tagSource && tagType ? { source: tagSource, type: tagType } : undefined;
+    const tagBy = this.tagBy(node);
     const reads = this.reads().shown(shown).nodes(children).look(look).part(isPart);
     if (tagBy) reads.source(tagBy.source, tagBy.type);
     for (const attribute of attributes) reads.varied(attribute, attribute.type);
@@ -142,8 +150,32 @@ export class LinkPass {
 
   private text(id: NodeId, { text, rich, shown: stored }: Stored<'text'>): LinkedNode {
     const shown = shownOf(stored, patchesOf(this.doc, id));
-    const reads = this.reads().shown(shown).source(text, typeOfText(rich)).done();
-    return { kind: 'text', id, reads, text, rich, shown };
+    const below = rich === 'blocks' ? this.headingBefore(id) : undefined;
+    const reads = this.reads().shown(shown).source(text, typeOfText(rich));
+    if (below?.tagBy) reads.source(below.tagBy.source, below.tagBy.type);
+    return { kind: 'text', id, reads: reads.done(), text, rich, below, shown };
+  }
+
+  /** The heading of the document that something stands below: the nearest one before it, else the first there is. */
+  private headingBefore(id: NodeId): LinkedText['below'] {
+    let first: LinkedText['below'];
+    let before: LinkedText['below'];
+    for (const each of withDescendants(this.doc.nodes, rootOf(this.doc.nodes))) {
+      if (each === id) break;
+      const node = this.doc.nodes[each]!;
+      if (node.kind === 'element' && headingLevel(node.tag) !== undefined) {
+        before = { tag: node.tag, tagBy: this.tagBy(node) };
+        first ??= before;
+      }
+    }
+    return before ?? first;
+  }
+
+  /** What chooses the tag of an element, out of those its type allows. */
+  private tagBy({ chosen }: Stored<'element'>): LinkedElement['tagBy'] {
+    const source = chosen?.tag;
+    const type = source && typeOfChoice(this.doc, source, 'tag');
+    return source && type ? { source, type } : undefined;
   }
 
   private slot(id: NodeId, { slot }: Stored<'slot'>): LinkedNode {

@@ -111,6 +111,7 @@ export class Linker {
     )
       return undefined;
     const tree = doc.nodes;
+    if (movesHeadings(source.nodes, tree, { changed, removed })) return undefined;
     const stale = new Set<NodeId>();
     const mark = (id: NodeId | null) => {
       for (let at = id; at !== null && own(tree, at) && !stale.has(at); at = tree[at]!.place.parent)
@@ -149,4 +150,20 @@ export class Linker {
     const ids = same ? before.keys() : Object.values(doc.nodes).map(componentOf);
     for (const id of ids) if (id !== undefined) definitions.set(id, this.find(id));
   }
+}
+
+/** Whether a change may move headings before or behind rich text, or make them others: that counts its own from theirs. */
+function movesHeadings(
+  before: TreeDoc['nodes'],
+  tree: TreeDoc['nodes'],
+  { changed, removed }: TreeDifference,
+): boolean {
+  const isMoved = (id: NodeId) => {
+    const [old, now] = [own(before, id), tree[id]!];
+    if (!old || old.place !== now.place) return true;
+    if (old.kind !== 'element' || now.kind !== 'element') return old.kind !== now.kind;
+    return old.tag !== now.tag || old.chosen !== now.chosen;
+  };
+  if (removed.length === 0 && !changed.some(isMoved)) return false;
+  return Object.values(tree).some((node) => node.kind === 'text' && node.rich === 'blocks');
 }

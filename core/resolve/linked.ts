@@ -97,6 +97,8 @@ export interface LinkedText extends LinkedBase {
   readonly text: Source;
   /** Where it is rich: in a line of words, or with blocks of its own; or an icon. */
   readonly rich: 'line' | 'blocks' | 'icon' | undefined;
+  /** The heading of its document that it stands below, where it may hold headings itself. */
+  readonly below: Pick<LinkedElement, 'tag' | 'tagBy'> | undefined;
   readonly shown: Varied | undefined;
 }
 

@@ -10,7 +10,12 @@ import { holds, type Test } from './varied';
 /** One step that is left to do for each page; a string is written as it is. */
 export type Step =
   | string
-  | { readonly is: 'text'; readonly value: Later; readonly rich: LinkedText['rich'] }
+  | {
+      readonly is: 'text';
+      readonly value: Later;
+      readonly rich: LinkedText['rich'];
+      readonly level: number;
+    }
   | {
       readonly is: 'attribute';
       readonly name: string;
@@ -39,7 +44,7 @@ export function interpret(program: Program, data: Data, run: Run): string {
     else
       switch (step.is) {
         case 'text':
-          out += textHtml(step.value.read(run), step.rich, data);
+          out += textHtml(step.value.read(run), step.rich, step.level, data);
           break;
         case 'attribute':
           out += attributeText(step.name, step.value.read(run), data);
@@ -67,8 +72,13 @@ export function interpret(program: Program, data: Data, run: Run): string {
 }
 
 /** A text as it is written, `''` where it is empty. */
-export function textHtml(value: Known, rich: LinkedText['rich'], data: Data): string {
-  return writtenContent(contentOf(value, rich, data));
+export function textHtml(
+  value: Known,
+  rich: LinkedText['rich'],
+  level: number,
+  data: Data,
+): string {
+  return writtenContent(contentOf(value, rich, level, data));
 }
 
 /** The class attribute for a page, `''` where it has none. */

@@ -25,9 +25,12 @@ import {
   htmlOf,
   page,
   rich,
+  sharedStyles,
+  signTokens,
   valuesOf,
   words,
 } from '../test';
+import { cssOf } from '../compile';
 import { dataOf } from '../value';
 import { build, Linker, prepare, write, writtenContent } from '.';
 
@@ -101,6 +104,115 @@ describe('rich text', () => {
       }),
       { numRuns: 300 },
     );
+  });
+
+  test('words have a shared style of the site; without it, or with one that modifies another, they are words', () => {
+    const span = (style: string): RichPiece => ({ tag: 'span', style, children: ['so'] });
+    const value: RichPiece[] = ['Not ', span('pill'), ', ', span('pill-wide'), ', ', span('gone')];
+    const documents = documentsOf(
+      ...sharedStyles,
+      signTokens,
+      page('p', '/', {
+        tag: 'div',
+        children: [{ text: literal({ type: 'rich', value }), rich: 'line' }],
+      }),
+    );
+    expect(shown(documents, 'p')).toBe('<div>Not <span class="s0_pill">so</span>, so, so</div>');
+    const { used } = prepare(new Linker().link(documents, 'p'), dataOf(documents));
+    expect(cssOf(documents, used)).toContain('.s0_pill{');
+    expect(cssOf(documents, used)).not.toContain('pill-wide');
+    // Where it is not known before a page is written, any that words may have can be among it.
+    const many = inPage('line').with(...sharedStyles, signTokens, told(value));
+    const later = prepare(new Linker().link(many, 'each'), dataOf(many)).used;
+    expect(cssOf(many, later)).toContain('.s0_pill{');
+    expect(shown(many, 'each', told(value))).toContain('<span class="s0_pill">so</span>');
+  });
+
+  test('what its tags look like comes with it', () => {
+    const value: RichPiece[] = [{ tag: 'blockquote', children: ['So.'] }];
+    const documents = documentsOf(
+      page('p', '/', {
+        tag: 'div',
+        children: [{ text: literal({ type: 'rich', value }), rich: 'blocks' }],
+      }),
+    );
+    const styled = documents.with({
+      ...documents.tags,
+      tags: { blockquote: { color: { css: 'teal' } }, h6: { color: { css: 'red' } } },
+    });
+    const { used } = prepare(new Linker().link(styled, 'p'), dataOf(styled));
+    expect(cssOf(styled, used)).toContain('blockquote{color:teal}');
+    expect(cssOf(styled, used)).not.toContain('h6{');
+    const many = inPage('blocks').with(styled.tags, told(value));
+    const later = prepare(new Linker().link(many, 'each'), dataOf(many)).used;
+    expect(cssOf(many, later)).toContain('blockquote{color:teal}');
+  });
+
+  describe('stands below the heading of its component', () => {
+    const body = literal({
+      type: 'rich',
+      value: [
+        { tag: 'h2', children: ['One'] },
+        { tag: 'h4', children: ['Two'] },
+      ],
+    });
+    const level: TypeSpec = { kind: 'tag', of: { h2: true, h3: true, h5: true } };
+    const made = component(
+      'made',
+      {
+        tag: 'section',
+        children: [
+          {
+            id: 'title',
+            tag: 'h3',
+            text: 'Title',
+          },
+          { id: 'body', tag: 'div', children: [{ id: 'words', text: body, rich: 'blocks' }] },
+        ],
+      },
+      { level: literal({ type: 'tag', value: 'h3' }) },
+    );
+    made.properties['level'] = { ...made.properties['level']!, type: level };
+    const title = made.nodes['title']!;
+    made.nodes['title'] = {
+      ...title,
+      chosen: { tag: { is: 'property', property: 'level' } },
+    } as typeof title;
+    const at = (tag: string): Documents =>
+      documentsOf(
+        made,
+        page('p', '/', {
+          tag: 'main',
+          children: [
+            { component: 'made', values: { level: literal({ type: 'tag', value: tag }) } },
+          ],
+        }),
+      );
+
+    test.each([
+      ['h2', '<h3>One</h3><h5>Two</h5>'],
+      ['h3', '<h4>One</h4><h6>Two</h6>'],
+      // HTML has no lower heading than h6.
+      ['h5', '<h6>One</h6><h6>Two</h6>'],
+    ])('whose level an instance chooses: %s', (tag, html) => {
+      expect(shown(at(tag), 'p')).toContain(html);
+    });
+
+    test('and follows on the canvas when that becomes another, moves or goes', () => {
+      const linker = new Linker();
+      const documents = at('h2');
+      const first = build(linker.link(documents, 'made'), dataOf(documents), undefined);
+      expect(htmlOf(first.root)).toContain('<h4>One</h4>');
+      const rest = { ...made.nodes };
+      delete rest['title'];
+      const without = documents.with({ ...made, nodes: rest });
+      const second = build(linker.link(without, 'made'), dataOf(without), undefined, first);
+      expect(htmlOf(second.root)).toContain('<h2>One</h2>');
+      const plain = { ...title, tag: 'h2' } as typeof title;
+      const higher = documents.with({ ...made, nodes: { ...made.nodes, title: plain } });
+      const third = build(linker.link(higher, 'made'), dataOf(higher), undefined, second);
+      expect(htmlOf(third.root)).toContain('<h3>One</h3>');
+    });
   });
 
   test('takes plain words, numbers, and gives plain words where they are wanted', () => {

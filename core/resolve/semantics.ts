@@ -21,7 +21,7 @@ import {
   type Run,
   type Waiting,
 } from '../value';
-import { fitted, type Content } from './fragments';
+import { fitted, headingLevel, TITLE_LEVEL, type Content } from './fragments';
 import type { LinkedElement, LinkedInstance, LinkedText, Varied } from './linked';
 import { lookAt, type LookAt } from './look-at';
 import type { PartAt, Scope } from './scope';
@@ -55,7 +55,7 @@ export function allSaidAt(
 }
 
 /** The tag of an element at a place: what is chosen for it there, else its own. No content gives a tag, so it is always known. */
-export function tagAt({ tag, tagBy }: LinkedElement, scope: Scope): string {
+export function tagAt({ tag, tagBy }: Pick<LinkedElement, 'tag' | 'tagBy'>, scope: Scope): string {
   const value = tagBy && evaluate(tagBy.source, tagBy.type, scope);
   return value && !(value instanceof Later) && value.type === 'tag' && value.value !== null
     ? value.value
@@ -161,12 +161,22 @@ export function textAt(node: LinkedText, scope: Scope): Result {
   return evaluate(node.text, typeOfText(node.rich), scope);
 }
 
+/** The level of the heading that a rich text stands below at a place. */
+export function levelAt({ below }: LinkedText, scope: Scope): number {
+  return (below && headingLevel(tagAt(below, scope))) ?? TITLE_LEVEL;
+}
+
 /** What a known text is written as: words, or fragments that fit where it stands. */
-export function contentOf(value: Known, rich: LinkedText['rich'], data: Data): Content {
+export function contentOf(
+  value: Known,
+  rich: LinkedText['rich'],
+  level: number,
+  data: Data,
+): Content {
   if (isNothing(value)) return '';
   if (value.type === 'text') return value.value ?? '';
   const fragments = kindOf(value.type).fragments?.(value.value as never, data) ?? [];
-  return rich === 'icon' ? fragments : fitted(fragments, rich ?? 'line');
+  return rich === 'icon' ? fragments : fitted(fragments, rich ?? 'line', { level, site: data });
 }
 
 /** What is shown where no rule says otherwise and the node says nothing of it. */

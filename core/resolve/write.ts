@@ -2,7 +2,7 @@ import { own, type DocId, type EntryDoc, type NodeId } from '../model';
 import { Later, LaterItem, queriedItems, runQuery, type Data, type Known } from '../value';
 import { emit } from './emit';
 import { escapeAttribute } from './escape';
-import { writtenContent } from './fragments';
+import { writtenContent, type Content } from './fragments';
 import type {
   ClassTerm,
   Look,
@@ -18,12 +18,14 @@ import {
   contentOf,
   customText,
   elementAt,
+  levelAt,
   allSaidAt,
   partAt,
   shownAt,
   tagAt,
   textAt,
 } from './semantics';
+import { sharedClassOf } from './look';
 import { NO_LOOK, type LookAt } from './look-at';
 import { type Test } from './varied';
 import { instanceScope, itemScope, rootScope, type Scope } from './scope';
@@ -43,6 +45,8 @@ export interface Used {
   readonly tags: Set<string>;
   /** The types of what sources give declarations: tokens of these types may be among it. */
   readonly fed: Set<string>;
+  /** Whether there is rich text that is known only for a page: any element and shared style of words may be in it. */
+  words: boolean;
 }
 
 /** A class that something may have, and where its declarations stand. */
@@ -76,7 +80,7 @@ export function noteLook(
 export function prepare(linked: Linked, data: Data): Template {
   const entries = linked.source.kind === 'page' ? linked.source.entries : null;
   const page = entries === null ? undefined : new LaterItem((run) => run.page, 'page', entries);
-  const parts = new Parts({ classes: new Map(), tags: new Set(), fed: new Set() });
+  const parts = new Parts({ classes: new Map(), tags: new Set(), fed: new Set(), words: false });
   writeNode(linked.root, rootScope(linked, data, page), NO_LOOK, parts);
   const { steps: program, used } = parts;
   return { program, used, write: writerOf(program, data) };
@@ -134,7 +138,7 @@ function writeNode(node: LinkedNode, scope: Scope, outer: LookAt, parts: Parts):
         writeElement(node, scope, outer, inner),
       );
     case 'text':
-      return conditional(node.shown, scope, parts, (inner) => inner.add(textStep(node, scope)));
+      return conditional(node.shown, scope, parts, (inner) => writeText(node, scope, inner));
     case 'instance':
       return conditional(node.shown, scope, parts, (inner) => {
         inner.note(node, scope, node.component.height + 1);
@@ -215,10 +219,34 @@ function styleStep({ customs }: LookAt, data: Data): Step {
   return style === '' ? '' : ` style="${escapeAttribute(style)}"`;
 }
 
-function textStep(node: LinkedText, scope: Scope): Step {
+function writeText(node: LinkedText, scope: Scope, parts: Parts): void {
+  const { rich } = node;
   const value = textAt(node, scope);
-  if (value instanceof Later) return { is: 'text', value, rich: node.rich };
-  return writtenContent(contentOf(value, node.rich, scope.data));
+  const level = levelAt(node, scope);
+  if (value instanceof Later) {
+    if (rich === 'line' || rich === 'blocks') parts.used.words = true;
+    return parts.add({ is: 'text', value, rich, level });
+  }
+  const content = contentOf(value, rich, level, scope.data);
+  noteWords(parts.used, content);
+  parts.add(writtenContent(content));
+}
+
+/** Notes the tags and shared styles of words that are known. */
+function noteWords(used: Used, content: Content): void {
+  if (typeof content === 'string') return;
+  for (const fragment of content) {
+    if (typeof fragment === 'string') continue;
+    used.tags.add(fragment.tag);
+    if (fragment.style !== undefined) noteLook(used, wordLook(fragment.style), '', '', 0);
+    noteWords(used, fragment.children);
+  }
+}
+
+/** The look of words with a shared style. */
+export function wordLook(style: DocId): Look {
+  const className = sharedClassOf(style, 0);
+  return { classes: [{ className, when: [], by: { is: 'shared', style } }], customs: [] };
 }
 
 function writeRepeat(node: LinkedRepeat, scope: Scope, parts: Parts): void {

@@ -22,6 +22,7 @@ const RICH_TAGS = [
   'a',
   'code',
   'small',
+  'span',
   'br',
   'p',
   'h2',
@@ -43,11 +44,15 @@ export const rich: fc.Arbitrary<RichPiece[]> = fc
         .record({
           tag: fc.constantFrom(...RICH_TAGS),
           link: fc.option(link, { nil: undefined }),
+          style: fc.constantFrom(undefined, 'pill', 'pill-wide', 'gone'),
           children: fc.array(tie('piece'), { maxLength: 3 }),
         })
-        .map(({ tag, link: to, children }) =>
-          to ? { tag, link: to, children } : { tag, children },
-        ),
+        .map(({ tag, link: to, style, children }) => ({
+          tag,
+          ...(to ? { link: to } : {}),
+          ...(style === undefined ? {} : { style }),
+          children,
+        })),
     ),
   }))
   .piece.chain((first) => fc.array(fc.constant(first), { minLength: 1, maxLength: 2 }));

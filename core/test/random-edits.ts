@@ -198,11 +198,19 @@ class Chooser {
         return of(`#00${choices.below(10)}0ff`);
       case 'choice':
         return of(choices.of(Object.keys(type.options).sort()) ?? null);
-      case 'rich':
+      case 'rich': {
+        const style = this.style();
         return of([
+          { tag: 'h3', children: [this.words()] },
           { tag: 'p', children: [this.words(), { tag: 'em', children: [this.words()] }] },
+          {
+            tag: 'span',
+            ...(style === undefined ? {} : { style }),
+            children: [this.words()],
+          },
           this.words(),
         ]);
+      }
       case 'icon':
         return of({
           name: 'mark',

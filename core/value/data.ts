@@ -6,6 +6,7 @@ import {
   pathOf,
   safeAddress,
   type AssetDoc,
+  type Doc,
   type DocDifference,
   type DocOf,
   type Documents,
@@ -121,6 +122,10 @@ class DocumentsData implements Data {
     return this.read('asset', id);
   }
 
+  isWordStyle(id: string): boolean {
+    return this.read('style', id)?.base === null;
+  }
+
   title(entry: EntryDoc): string {
     this.read('type', entry.type);
     return entryTitle(this.documents, entry);
@@ -161,10 +166,16 @@ export function dataOf(documents: Documents, before?: Data, unloaded = ALL_LOADE
   return same ? before : before.after(documents, difference, unloaded);
 }
 
-/** Whether a change is of something that data says: of pages only where they are found, of other kinds nothing. */
+/** What words ask of a shared style: whether it is there and modifies another. */
+function baseOf(doc: Doc | undefined): string | null | undefined {
+  return doc?.kind === 'style' ? doc.base : undefined;
+}
+
+/** Whether a change is of something that data says: of pages only where they are found, of styles whether words may have them. */
 function isRead({ before, after }: DocDifference): boolean {
   const kind = (after ?? before)!.kind;
   if (kind === 'entry' || kind === 'type' || kind === 'asset') return true;
+  if (kind === 'style') return baseOf(before) !== baseOf(after);
   if (kind !== 'page') return before?.kind === 'page';
   if (before?.kind !== 'page' || after?.kind !== 'page') return true;
   return (
@@ -190,9 +201,12 @@ function withEntry(
 /**
  * What a reading depended on: documents by id, one record of a document that holds many as `DOCUMENT#RECORD` (a
  * token, a tag's style), lists of entries as `entries:TYPE`, the page of a type as `pages:TYPE`, and where a page or
- * an entry is found as `path:ID`.
+ * an entry is found as `path:ID`; which shared styles words may have as `styles:`.
  */
 export type Recorded = Set<string>;
+
+/** Which shared styles words may have, among what was read. */
+export const WORD_STYLES = 'styles:';
 
 /** How one record of a document that holds many is named among what was read. */
 export function recordOf(doc: string, record: string): string {
@@ -217,6 +231,10 @@ export function recording(data: Data, into: () => Recorded): Data {
     asset(id) {
       into().add(id);
       return data.asset(id);
+    },
+    isWordStyle(id) {
+      into().add(id);
+      return data.isWordStyle(id);
     },
     title(entry) {
       into().add(entry.id).add(entry.type);

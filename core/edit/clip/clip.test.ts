@@ -5,10 +5,12 @@ import {
   childrenOf,
   docOf,
   type Documents,
+  literal,
   newId,
   type PageDoc,
   type Place,
   placeAt,
+  type RichPiece,
   rootOf,
   schemaFindings,
   text,
@@ -25,6 +27,8 @@ import {
   entry,
   page,
   queryOf,
+  sharedStyles,
+  signTokens,
   words,
 } from '../../test';
 import { htmlOf } from '../../test/html';
@@ -208,6 +212,43 @@ describe('what is pasted on another site', () => {
     const after = pasted(other, fitted);
     expect(html(after, 'start')).toContain('<h3>Two</h3>');
     expect(html(after, 'start')).toContain('<img src="/files/');
+  });
+
+  test('a value says the same there: its words of a picture, its anchor, the styles it names', () => {
+    const look = sharedStyles[0]!;
+    const value: RichPiece[] = [
+      { tag: 'span', style: look.id, children: ['styled'] },
+      { tag: 'a', link: { to: 'page', page: 'home', anchor: 'a', newTab: true }, children: ['to'] },
+    ];
+    const looked = start.with(
+      look,
+      signTokens,
+      page('two', '/two', {
+        tag: 'main',
+        children: [
+          {
+            id: 'c',
+            tag: 'img',
+            attributes: {
+              src: literal({ type: 'image', value: { asset: 'pic', alt: 'A bench' } }),
+            },
+          },
+          {
+            id: 't',
+            tag: 'div',
+            children: [{ text: literal({ type: 'rich', value }), rich: 'line' }],
+          },
+        ],
+      }),
+    );
+    const clip = clipOf(looked, 'here', 'two', ['c', 't'])!;
+    const other = documentsOf(blank, page('front', '/', { tag: 'main' }));
+    const fitted = fitClip(other, clip, 'start', place(other, 'start'), newId)!;
+    expect(fitted.bring.map(({ id }) => id)).toContain(look.id);
+    const shown = html(pasted(other, fitted), 'start');
+    expect(shown).toContain('alt="A bench"');
+    expect(shown).toContain('>styled</span>');
+    expect(shown).toContain('<a href="/#a" target="_blank"');
   });
 
   test('takes the component of the same name, its values by their keys', () => {

@@ -22,12 +22,15 @@ import {
   treeDocOf,
   TokensDoc,
   TypeDoc,
+  tokensOf,
   withDescendants,
   type Block,
   type EntryDoc,
   type NodeId,
   type TreeNode,
+  type Typed,
 } from '../../model';
+import { usesOfValue } from '../../reach';
 import { keyParts } from '../../style';
 
 const Id = Type.String({ pattern: ID_PATTERN });
@@ -170,8 +173,7 @@ class Gathering {
     if (node.kind === 'element' || node.kind === 'instance') {
       for (const [, block] of blocksOfNode(node)) this.block(block);
       for (const style in node.shared) this.style(style);
-      const theme = own(this.documents.tokens.themes ?? {}, node.theme ?? '');
-      if (theme) this.found.themes[node.theme!] = { name: theme.name };
+      if (node.theme !== undefined) this.theme(node.theme);
     }
     const type = node.kind === 'repeat' ? queriedType(node.query) : undefined;
     if (type !== undefined) this.type(type);
@@ -202,16 +204,22 @@ class Gathering {
 
   private source(source: Source): void {
     for (const each of chainOf(source)) {
-      if (each.is !== 'value' || each.value === null) continue;
-      if (each.type === 'image') this.asset(each.value.asset);
-      if (each.type === 'entry') this.entry(each.value);
-      if (each.type === 'link' && each.value.to === 'page') {
-        const { page, entry } = each.value;
-        const path = docOf(this.documents, 'page', page)?.path;
-        if (path !== undefined) this.found.pages[page] = { path };
-        if (entry !== undefined) this.entry(entry);
-      }
+      if (each.is !== 'value') continue;
+      const { is: _, whenEmpty: __, ...typed } = each;
+      for (const { to } of usesOfValue(typed as Typed)) this.named(to);
     }
+  }
+
+  /** What a value names: a document by its id, a token or a theme by a pointer into theirs. */
+  private named(to: string): void {
+    const doc = this.documents.get(to);
+    const [record, id = ''] = to.startsWith('/') ? tokensOf(to) : [];
+    if (record === 'tokens') this.token(id);
+    else if (record === 'themes') this.theme(id);
+    else if (doc?.kind === 'asset') this.asset(to);
+    else if (doc?.kind === 'entry') this.entry(to);
+    else if (doc?.kind === 'style') this.style(to);
+    else if (doc?.kind === 'page') this.found.pages[to] = { path: doc.path };
   }
 
   private entry(id: string): void {
@@ -250,11 +258,20 @@ class Gathering {
         this.source(ref.source);
         continue;
       }
-      const token = own(this.documents.tokens.tokens, ref.token);
-      if (!token || own(this.found.tokens, ref.token)) continue;
-      this.found.tokens[ref.token] = token;
-      this.refs(token.value.refs);
+      this.token(ref.token);
     }
+  }
+
+  private token(id: string): void {
+    const token = own(this.documents.tokens.tokens, id);
+    if (!token || own(this.found.tokens, id)) return;
+    this.found.tokens[id] = token;
+    this.refs(token.value.refs);
+  }
+
+  private theme(id: string): void {
+    const theme = own(this.documents.tokens.themes ?? {}, id);
+    if (theme) this.found.themes[id] = { name: theme.name };
   }
 }
 

@@ -35,6 +35,7 @@ import { freeName } from '../names';
 import type { Choices } from './clashes';
 import { type Clip } from './clip';
 import { Counterparts } from './counterparts';
+import { fittedValue } from './fit-value';
 
 /** A clip as it can be pasted at a place, and what of it means nothing there, in words. */
 export interface Fitted {
@@ -361,30 +362,17 @@ class Fitting {
     if (source.is !== 'field' || source.from !== 'page' || source.path.length !== 1)
       return undefined;
     const held = clip.entry && own(clip.entry.values, source.path[0]!);
-    return held ? ({ is: 'value', ...(held as Typed) } as Literal) : undefined;
+    if (!held) return undefined;
+    const literal = { is: 'value', ...(held as Typed) } as Literal;
+    return { ...literal, value: this.value(literal) } as Literal;
   }
 
-  private value({ type, value }: Literal): unknown {
-    if (value === null) return null;
-    if (type === 'image') {
-      const asset = this.there.asset(value.asset);
-      return asset === undefined ? this.lost('a picture that is gone') : { asset };
-    }
-    if (type === 'entry') return this.there.entry(value) ?? this.lost('an entry of the other site');
-    if (type === 'link' && value.to === 'page') {
-      const page = this.there.page(value.page);
-      if (page === undefined) return this.lost('a link to a page of the other site');
-      const entry = value.entry === undefined ? undefined : this.there.entry(value.entry);
-      if (value.entry !== undefined && entry === undefined)
-        return this.lost('a link to a page of the other site');
-      return entry === undefined ? { to: 'page', page } : { to: 'page', page, entry };
-    }
-    return value;
-  }
-
-  private lost(what: string): null {
-    this.left.add(what);
-    return null;
+  private value({ is: _, whenEmpty: __, ...typed }: Literal): unknown {
+    return fittedValue(typed as Typed, {
+      there: this.there,
+      tokens: this.clip.tokens,
+      lose: (what) => this.left.add(what),
+    });
   }
 
   private query(query: Query, at: Reader): Query {

@@ -67,4 +67,4 @@ export { LENGTH_UNITS, lengthCss, LengthValue } from './length';
 export { addressOfContact, LinkValue, opensBeside } from './link';
 export { ListRecord, RecordField } from './list';
 export { VideoValue } from './video';
-export { RICH_PIECE, richWords, type RichPiece } from './rich';
+export { RICH_PIECE, RICH_TAGS, richWords, type RichPiece } from './rich';

@@ -22,6 +22,8 @@ export interface SiteValues {
   title(entry: KnownEntry): string;
   /** The page made from the entries of a type, when one is published. */
   pageOf(type: string): string | undefined;
+  /** Whether words may have a shared style: one that is there, and modifies no other. */
+  isWordStyle(id: string): boolean;
   /** The address a link leads to; `''` when it leads nowhere. */
   href(link: LinkValue): string;
 }
@@ -35,6 +37,8 @@ export interface FragmentElement {
   readonly tag: string;
   readonly attributes: Readonly<Record<string, string>>;
   readonly children: readonly Fragment[];
+  /** The shared style put on it. */
+  readonly style?: string;
 }
 
 /** The attributes that a value is written as, in order: a picture also gives its width and height. */

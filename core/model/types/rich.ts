@@ -1,10 +1,14 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { ID_PATTERN } from '../ids';
 import { LinkValue, opensBeside } from './link';
 import { defineKind, specSchema, type Fragment, type SiteValues } from './kind';
 
 /** Elements that stand in a line, and those that are blocks of their own. */
-const INLINE = ['strong', 'em', 'a', 'code', 'small', 'br'] as const;
+const INLINE = ['strong', 'em', 'a', 'code', 'small', 'span', 'br'] as const;
 const BLOCKS = ['p', 'h2', 'h3', 'h4', 'ul', 'ol', 'li', 'blockquote'] as const;
+
+/** Every element that rich text may be made of. */
+export const RICH_TAGS: readonly string[] = [...INLINE, ...BLOCKS];
 
 /** One piece of rich text: words, or an element of a closed list around more of them. Never HTML in a string. */
 export const RICH_PIECE = Type.Recursive(
@@ -16,6 +20,8 @@ export const RICH_PIECE = Type.Recursive(
           tag: Type.Union([...INLINE, ...BLOCKS].map((tag) => Type.Literal(tag))),
           /** Where an `a` leads. */
           link: Type.Optional(LinkValue),
+          /** The shared style of a `span`. */
+          style: Type.Optional(Type.String({ pattern: ID_PATTERN })),
           children: Type.Array(Self, { maxItems: 2000 }),
         },
         { additionalProperties: false },
@@ -61,10 +67,16 @@ function isBlock(piece: RichPiece): boolean {
 
 function fragmentOf(piece: RichPiece, site: SiteValues): Fragment {
   if (typeof piece === 'string') return piece;
-  const { tag, link, children } = piece;
+  const { tag, link, style, children } = piece;
   const href = tag === 'a' && link ? site.href(link) : '';
   const inner = tag === 'br' ? [] : children.map((child) => fragmentOf(child, site));
-  if (href === '' || !link) return { tag, attributes: {}, children: inner };
+  if (href === '' || !link)
+    return {
+      tag,
+      attributes: {},
+      children: inner,
+      ...(tag === 'span' && style !== undefined ? { style } : {}),
+    };
   const attributes: Record<string, string> = opensBeside(link)
     ? { href, target: '_blank', rel: 'noopener' }
     : { href };
