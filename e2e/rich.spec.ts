@@ -141,3 +141,48 @@ test('an icon is chosen from those that ship, or pasted as SVG, and has the colo
   await expect(drawing).toHaveAttribute('fill', 'currentColor');
   expect(await drawing.locator('path').evaluate((path) => path.getAttributeNames())).toEqual(['d']);
 });
+
+test('rich text is typed where it stands, with the same keys; its headings stand below that of the section', async ({
+  page,
+}) => {
+  const bench = await placed(page, 'own-typed', 'Rich text');
+  const here = bench.canvas.locator('[contenteditable=true]');
+  await expect(here).toBeFocused();
+  await page.keyboard.type('Bring it ');
+  await page.keyboard.press('Control+b');
+  await page.keyboard.type('broken');
+  await page.keyboard.press('Control+b');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('What we have');
+  await page.keyboard.press('Control+Alt+2');
+  // The section has an h2: a heading in its words is an h3.
+  await expect(here.locator('h3')).toHaveText('What we have');
+  await page.keyboard.press('Shift+Home');
+  await page.keyboard.press('Control+Alt+s');
+  const style = page.getByRole('combobox', {
+    name: 'Rich text on the page, the shared style of these words',
+  });
+  await expect(style).toBeFocused();
+  await page.keyboard.type('Lead');
+  await page.keyboard.press('Enter');
+  await expect(here.locator('h3 span')).toHaveClass(/s0_/);
+  await expect(here).toBeFocused();
+  await page.keyboard.press('Escape');
+  await expect(bench.canvas.locator('[contenteditable]')).toHaveCount(0);
+  const written = bench.canvas.locator('main div').filter({ hasText: /^Bring it broken/ });
+  await expect(written.locator('p')).toHaveText('Bring it broken');
+  await expect(written.locator('strong')).toHaveText('broken');
+  await expect(written.locator('h3 span')).toHaveText('What we have');
+  // Double click goes on there, with all that stands there.
+  await bench.clickOn(written.locator('p'), 'page', true);
+  await expect(here).toBeFocused();
+  await page.keyboard.press('End');
+  await page.keyboard.type(', please');
+  await page.keyboard.press('Escape');
+  await expect(written.locator('h3')).toHaveText('What we have, please');
+  await bench.saved();
+  // What was typed in one go is one step.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(written.locator('h3')).toHaveText('What we have');
+  await expect(written.locator('p')).toHaveText('Bring it broken');
+});

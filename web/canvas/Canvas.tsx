@@ -6,6 +6,7 @@ import { widthsOf } from '@sormet/core/style';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
+import { RichButtons } from '../values/rich/RichButtons';
 import { CanvasCss } from './canvas-css';
 import { Draw } from './draw';
 import { Marks } from './Marks';
@@ -107,6 +108,15 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
 
   return (
     <div className="canvas" ref={pane}>
+      {typing.rich ? (
+        <div className="typing-bar">
+          <RichButtons
+            editor={typing.rich.editor}
+            label="Rich text on the page"
+            line={typing.rich.line}
+          />
+        </div>
+      ) : null}
       <div
         className="canvas-sheet"
         style={{ width: shownWidth * scale, height: height * scale }}

@@ -7,19 +7,25 @@ import {
   type NodeId,
   nodeIn,
   own,
+  type RichPiece,
   type Source,
 } from '@sormet/core/model';
 import {
   instanceOf,
+  levelAt,
+  textAt,
+  TITLE_LEVEL,
   trace,
   type Built,
   type Control,
   type Resolved,
   type ResolvedElement,
   type ResolvedGroup,
+  type ResolvedText,
   type Within,
 } from '@sormet/core/resolve';
-import { nodeName, shortName } from '@sormet/core/edit';
+import { nodeName, propertyOf, shortName } from '@sormet/core/edit';
+import { Later } from '@sormet/core/value';
 import type { Offer } from '../store/bench-slice';
 
 /** The node of the open document that something shown belongs to: itself, or the instance it is in. */
@@ -85,7 +91,18 @@ export function elementOf(node: Resolved | undefined): ResolvedElement | undefin
 
 /** Where typing into a text shown on the canvas goes, or why it cannot. */
 export type TextTarget =
-  | { readonly ok: true; readonly doc: string; readonly node: NodeId; readonly control: Control }
+  | {
+      readonly ok: true;
+      readonly doc: string;
+      readonly node: NodeId;
+      readonly control: Control;
+      /** Where it is rich: what stands there, in a line of words or with blocks, and by how much its headings show lower. */
+      readonly rich?: {
+        readonly pieces: readonly RichPiece[];
+        readonly line: boolean;
+        readonly lowered: number;
+      };
+    }
   | { readonly ok: false; readonly why: string; readonly offer?: Offer };
 
 /**
@@ -97,17 +114,55 @@ export function textTarget(
   built: Built,
   element: ResolvedElement,
 ): TextTarget {
-  const open = built.linked.doc;
-  const text = element.children.find((child) => child.kind === 'text');
+  const text = element.children.find((child): child is ResolvedText => child.kind === 'text');
   if (!text) return { ok: false, why: 'There is no text of its own here.' };
-  if (text.from.kind === 'text' && text.from.rich)
+  const { rich } = text.from;
+  if (rich === 'icon') return { ok: false, why: 'An icon is chosen in the ledger.' };
+  const target = wordsTarget(documents, built, text);
+  if (!target.ok) return target;
+  const kind = kindWritten(documents, target) ?? (rich ? 'rich' : 'text');
+  // Words that are handed on as plain text are typed as that, wherever they show.
+  if (kind !== 'rich') return target;
+  if (!rich)
     return {
       ok: false,
-      why:
-        text.from.rich === 'icon'
-          ? 'An icon is chosen in the ledger.'
-          : 'Rich text is edited in the ledger, by its own keys.',
+      why: 'These are the words of rich text, shown plain here: they are edited in the ledger.',
     };
+  return {
+    ...target,
+    rich: {
+      pieces: piecesAt(text),
+      line: rich === 'line',
+      lowered: levelAt(text.from, text.scope) - TITLE_LEVEL,
+    },
+  };
+}
+
+/** What a rich text shows now, as it is stored. */
+function piecesAt({ from, scope }: ResolvedText): readonly RichPiece[] {
+  const value = textAt(from, scope);
+  return value && !(value instanceof Later) && value.type === 'rich' ? (value.value ?? []) : [];
+}
+
+/** The kind of value that typing at a place writes, where a property says it. */
+function kindWritten(
+  documents: Documents,
+  { doc, node, control }: Extract<TextTarget, { ok: true }>,
+): string | undefined {
+  const stored = nodeIn(documents, doc, node);
+  if (control.of === 'value')
+    return stored?.kind === 'instance'
+      ? propertyOf(documents, stored.component, control.property)?.type.kind
+      : undefined;
+  const source = stored?.kind === 'text' ? stored.text : undefined;
+  return source?.is === 'property'
+    ? propertyOf(documents, doc, source.property)?.type.kind
+    : undefined;
+}
+
+/** The same, whatever the words are made of. */
+function wordsTarget(documents: Documents, built: Built, text: ResolvedText): TextTarget {
+  const open = built.linked.doc;
   const { within } = text.scope;
   if (isOwn(text, open)) {
     const stored = nodeIn(documents, open, text.from.id);

@@ -10,9 +10,10 @@ import {
 import { isVoid } from '@sormet/core/model';
 import type { Content, Resolved, ResolvedElement, ResolvedGroup } from '@sormet/core/resolve';
 import { reactNames } from '../values/icon/react-names';
-import { onlyText } from './only-text';
+import { onlyContent } from './only-text';
 import type { Registry } from './registry';
 import { EMPTY, Places } from './places';
+import { writeContent } from './written-content';
 
 /** HTML attributes whose name in React is another. */
 const REACT_NAMES: Record<string, string> = {
@@ -45,11 +46,11 @@ export const Draw = memo(function Draw({ node, registry }: DrawProps): ReactNode
     return node.from.kind === 'slot' ? <EmptySlot node={node} registry={registry} /> : null;
   }
   if (mayBeEmpty(node)) return <DrawEmpty node={node} registry={registry} />;
-  const text = onlyText(node);
-  return text === undefined ? (
+  const content = onlyContent(node);
+  return content === undefined ? (
     <DrawElement node={node} registry={registry} />
   ) : (
-    <DrawTextElement node={node} registry={registry} text={text} />
+    <DrawTextElement node={node} registry={registry} content={content} />
   );
 });
 
@@ -119,11 +120,11 @@ interface DrawElementProps {
 /** An element in which nothing may be seen, with the words for that: it alone asks for them, so that no other waits for them. */
 function DrawEmpty({ node, registry }: DrawElementProps): ReactNode {
   const empty = { [EMPTY]: useContext(Places).box(node) };
-  const text = onlyText(node);
-  return text === undefined ? (
+  const content = onlyContent(node);
+  return content === undefined ? (
     <DrawElement node={node} registry={registry} empty={empty} />
   ) : (
-    <DrawTextElement node={node} registry={registry} text={text} empty={empty} />
+    <DrawTextElement node={node} registry={registry} content={content} empty={empty} />
   );
 }
 
@@ -149,14 +150,14 @@ function DrawElement({ node, registry, empty }: DrawElementProps): ReactNode {
 function DrawTextElement({
   node,
   registry,
-  text,
+  content,
   empty,
-}: DrawElementProps & { text: string }): ReactNode {
+}: DrawElementProps & { content: Content }): ReactNode {
   const ref = useRef<HTMLElement>(null);
   useLayoutEffect(() => {
     const element = ref.current!;
     registry.set(element, node);
-    if (element.textContent !== text) element.textContent = text;
+    writeContent(element, content);
   });
   return createElement(node.tag, { ...propsOf(node), ...empty, ref });
 }

@@ -1,6 +1,6 @@
 import { docOf, nodeIn, partNameOf, treeDocOf, type Documents } from '@sormet/core/model';
 import { nodeName, shortName } from '@sormet/core/edit';
-import { withinKey, type Built, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
+import { addressOf, type Built, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
 import { isOwn, resolvedOf } from './address';
 
 /** An element inside an instance: drawn by its definition, or by one that stands in that. */
@@ -10,11 +10,6 @@ export interface Inner {
   readonly depth: number;
   /** Where it stands, as a name: the way down to it and its node. */
   readonly address: string;
-}
-
-/** Where something drawn stands, as a name: equal for the same thing after an edit. */
-export function addressOf(node: Resolved): string {
-  return `${withinKey(node.scope.within)} ${node.from.id}`;
 }
 
 /** The elements inside an instance of the open document, from top to bottom: not what fills its slots from there. */

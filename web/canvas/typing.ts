@@ -1,13 +1,9 @@
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
-import { docOf, nodeIn, text, type Documents } from '@sormet/core/model';
-import { sourceAt } from '@sormet/core/resolve';
-import type { NamedEdit } from '@sormet/core/edit';
+import { text } from '@sormet/core/model';
 import { useApp } from '../store/store';
 import { useSync } from '../site/SiteProvider';
 import { WordSteps } from '../values/word-steps';
-import type { TextTarget } from './address';
-
-type Target = Extract<TextTarget, { ok: true }>;
+import { wordsEdit, type TypedTarget } from './words-edit';
 
 /** Typing into a text where it stands: every key is an edit, a word is a step. */
 export function useTyping({
@@ -15,10 +11,10 @@ export function useTyping({
   onEnd,
 }: {
   frame: RefObject<HTMLIFrameElement | null>;
-  onEnd: () => void;
+  onEnd: (element: HTMLElement) => void;
 }): {
   active: boolean;
-  start: (element: HTMLElement, target: Target) => void;
+  start: (element: HTMLElement, target: TypedTarget) => void;
 } {
   const sync = useSync();
   const documents = useApp((state) => state.site.documents);
@@ -28,14 +24,14 @@ export function useTyping({
   const stop = useRef<(() => void) | null>(null);
 
   const start = useCallback(
-    (element: HTMLElement, target: Target) => {
+    (element: HTMLElement, target: TypedTarget) => {
       stop.current?.();
       const steps = new WordSteps(element.textContent ?? '');
       const stretch = `${target.doc} ${target.node} ${Date.now()}`;
       const onInput = () => {
         const typed = (element.textContent ?? '').replace(/\s*\n\s*/g, ' ');
         const group = `${stretch} ${steps.after(typed)}`;
-        sync.edit(editOf(latest.current, target, typed), { group });
+        sync.edit(wordsEdit(latest.current, target, text(typed)), { group });
       };
       const onKey = (event: KeyboardEvent) => {
         if (event.key === 'Escape' || (event.key === 'Enter' && !event.shiftKey)) {
@@ -58,7 +54,7 @@ export function useTyping({
         element.ownerDocument.getSelection()?.removeAllRanges();
         stop.current = null;
         setActive(false);
-        onEnd();
+        onEnd(element);
         frame.current?.parentElement
           ?.querySelector<HTMLElement>('.canvas-over')
           ?.focus({ preventScroll: true });
@@ -82,20 +78,4 @@ export function useTyping({
 
   useEffect(() => () => stop.current?.(), []);
   return { active, start };
-}
-
-/** The edit that gives a text to where it belongs; in a definition an exposed text is its property's default. */
-function editOf(documents: Documents, target: Target, typed: string): NamedEdit {
-  const stored = nodeIn(documents, target.doc, target.node);
-  const source = stored && sourceAt(stored, target.control);
-  const component = docOf(documents, 'component', target.doc);
-  if (component && source?.is === 'property')
-    return {
-      name: 'setDefault',
-      args: { component: component.id, property: source.property, value: text(typed) },
-    };
-  return {
-    name: 'setControl',
-    args: { doc: target.doc, node: target.node, control: target.control, source: text(typed) },
-  };
 }

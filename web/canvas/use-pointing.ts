@@ -1,12 +1,12 @@
 import { useEffect, useRef, useState, type MouseEvent, type PointerEvent } from 'react';
 import { treeDocOf } from '@sormet/core/model';
 import { movesTo } from '@sormet/core/edit';
+import { addressOf } from '@sormet/core/resolve';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions, type LandingPlace, type Selection } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
 import { landingAt } from './landing';
 import { isOwn } from './address';
-import { addressOf } from './inside';
 import { elementAt, pickedAt, pointIn, type Stage } from './stage';
 import { useEnclosing } from './use-enclosing';
 

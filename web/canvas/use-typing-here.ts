@@ -5,7 +5,10 @@ import { benchActions } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
 import { resolvedOf, textTarget } from './address';
 import type { Stage } from './stage';
+import { onlyContent } from './only-text';
 import { useTyping } from './typing';
+import { useRichTyping, type RichTyping } from './typing-rich';
+import { forgetContent, writeContent } from './written-content';
 
 /** The smallest size at which text is typed, in px of the screen: what is drawn smaller is drawn larger meanwhile. */
 const LEGIBLE = 13;
@@ -17,15 +20,29 @@ const LEGIBLE = 13;
 export function useTypingHere(
   stage: Stage,
   onZoom: (zoom: number | null) => void,
-): { active: boolean; start: (element: ResolvedElement) => void } {
+): {
+  active: boolean;
+  /** The editor of rich text, while that is typed. */
+  rich: RichTyping | null;
+  start: (element: ResolvedElement) => void;
+} {
   const { doc, built, registry, frame, body, scale } = stage;
   const { documents } = useDerived();
   const dispatch = useAppDispatch();
   const { typeInto } = useApp((state) => state.bench);
-  const { active, start: type } = useTyping({
-    frame,
-    onEnd: useCallback(() => onZoom(null), [onZoom]),
-  });
+  const onEnd = useCallback(
+    (element: HTMLElement) => {
+      onZoom(null);
+      // What was typed into belonged to whoever typed: what it shows is written there anew.
+      const drawn = registry.of(element);
+      const content = drawn && onlyContent(drawn);
+      forgetContent(element);
+      if (content !== undefined) writeContent(element, content);
+    },
+    [onZoom, registry],
+  );
+  const { active, start: type } = useTyping({ frame, onEnd });
+  const { typing: rich, start: typeRich } = useRichTyping({ frame, onEnd });
 
   const start = useCallback(
     (element: ResolvedElement) => {
@@ -39,10 +56,11 @@ export function useTypingHere(
       if (!html) return;
       const size = parseFloat(frame.current!.contentWindow!.getComputedStyle(html).fontSize);
       if (size * scale < LEGIBLE) onZoom(LEGIBLE / size);
-      type(html, target);
+      if (target.rich) typeRich(html, { ...target, rich: target.rich });
+      else type(html, target);
       requestAnimationFrame(() => html.scrollIntoView({ block: 'nearest', inline: 'nearest' }));
     },
-    [documents, built, dispatch, registry, frame, scale, onZoom, type],
+    [documents, built, dispatch, registry, frame, scale, onZoom, type, typeRich],
   );
 
   useEffect(() => {
@@ -53,7 +71,7 @@ export function useTypingHere(
     if (element) start(element);
   }, [typeInto, doc, built, body, documents, dispatch, start]);
 
-  return { active, start };
+  return { active: active || rich !== null, rich, start };
 }
 
 /** The first element that holds a text alone and that one may type into. */

@@ -1,6 +1,9 @@
-import { Mark, mergeAttributes, type Extensions } from '@tiptap/react';
+import { Extension, Mark, mergeAttributes, type Editor, type Extensions } from '@tiptap/react';
+import { Document } from '@tiptap/extension-document';
+import { Heading } from '@tiptap/extension-heading';
 import StarterKit from '@tiptap/starter-kit';
 import { safeAddress, type LinkValue } from '@sormet/core/model';
+import { sharedClassOf } from '@sormet/core/resolve';
 
 /** A link that leads where links of values do; what is pasted with an address that may not stand in a page is words. */
 const Link = Mark.create({
@@ -40,12 +43,69 @@ export function linkOf(href: string): LinkValue | null {
   return address === '' ? null : { to: 'address', href: address };
 }
 
+/** Words with a shared style; what is pasted brings none. */
+const Styled = Mark.create({
+  name: 'styled',
+  addAttributes() {
+    return { style: { default: null, renderHTML: () => ({}) } };
+  },
+  renderHTML({ mark }) {
+    return ['span', { class: `rich-styled ${sharedClassOf(String(mark.attrs['style']), 0)}` }, 0];
+  },
+});
+
+/** What a key of an editor asks for that is chosen beside the words. */
+export type Asked = 'link' | 'style';
+
+/** Who hears what the keys of an editor ask for: whoever shows the choices. */
+const hearing = new WeakMap<Editor, (asked: Asked) => void>();
+
+/** The keys of what is chosen beside the words. */
+const Asking = Extension.create({
+  name: 'asking',
+  addKeyboardShortcuts() {
+    const ask = (asked: Asked) => () => {
+      hearing.get(this.editor)?.(asked);
+      return true;
+    };
+    return { 'Mod-k': ask('link'), 'Mod-Alt-s': ask('style') };
+  },
+});
+
+/** Hears what the keys of an editor ask for, until it is told not to. */
+export function hearAsked(editor: Editor, hear: (asked: Asked) => void): () => void {
+  hearing.set(editor, hear);
+  return () => {
+    if (hearing.get(editor) === hear) hearing.delete(editor);
+  };
+}
+
+/** A document that is a line of words itself: nothing stands around them but the element that is typed into. */
+const BareLine = Document.extend({ content: 'inline*' });
+
+const HEADINGS = [2, 3, 4] as const;
+
 /**
  * What rich text may hold, for the editor: what is pasted is read by this and by nothing else, so that no other element,
  * attribute or style gets in.
- * @param headings the levels that may stand in it; none in a line of words
  */
-export function richExtensions(headings: readonly (2 | 3 | 4)[], line: boolean): Extensions {
+export function richExtensions({
+  line,
+  bare = false,
+  lowered = 0,
+}: {
+  /** Whether it is a line of words: no headings, lists and quotations. */
+  readonly line: boolean;
+  /** Whether such a line has nothing around it, not even a paragraph. */
+  readonly bare?: boolean;
+  /** By how many levels its headings show lower than they are stored. */
+  readonly lowered?: number;
+}): Extensions {
+  const LoweredHeading = Heading.extend({
+    renderHTML({ node }) {
+      return [`h${Math.min(6, Number(node.attrs['level']) + lowered)}`, 0];
+    },
+  });
   return [
     StarterKit.configure({
       link: false,
@@ -54,7 +114,7 @@ export function richExtensions(headings: readonly (2 | 3 | 4)[], line: boolean):
       codeBlock: false,
       horizontalRule: false,
       trailingNode: false,
-      heading: headings.length > 0 ? { levels: [...headings] } : false,
+      heading: false,
       ...(line
         ? {
             bulletList: false,
@@ -62,11 +122,15 @@ export function richExtensions(headings: readonly (2 | 3 | 4)[], line: boolean):
             listItem: false,
             listKeymap: false,
             blockquote: false,
-            heading: false,
           }
         : {}),
+      ...(bare ? { document: false, paragraph: false } : {}),
     }),
+    ...(bare ? [BareLine] : []),
+    ...(line ? [] : [LoweredHeading.configure({ levels: [...HEADINGS] })]),
     Link,
+    Styled,
     Small,
+    Asking,
   ];
 }

@@ -6,10 +6,11 @@ import type { LinkValue, RichPiece } from '@sormet/core/model';
  * of the editor nest in a fixed order, so that what comes back is written alike each time.
  */
 
-const MARKS = ['a', 'strong', 'em', 'small', 'code'] as const;
+const MARKS = ['a', 'span', 'strong', 'em', 'small', 'code'] as const;
 type Mark = (typeof MARKS)[number];
 const MARK_NAMES: Readonly<Record<Mark, string>> = {
   a: 'link',
+  span: 'styled',
   strong: 'bold',
   em: 'italic',
   small: 'small',
@@ -26,10 +27,15 @@ const BLOCK_NAMES: Readonly<Record<string, string>> = {
 interface Marked {
   readonly tag: Mark;
   readonly link?: LinkValue;
+  readonly style?: string;
 }
 
-/** Stored pieces as a document of the editor: words that stand alone are a paragraph. */
-export function toEditor(pieces: readonly RichPiece[]): JSONContent {
+/**
+ * Stored pieces as a document of the editor: words that stand alone are a paragraph.
+ * @param bare whether the document is a line of words itself, as where one types into an element of the page
+ */
+export function toEditor(pieces: readonly RichPiece[], bare = false): JSONContent {
+  if (bare) return { type: 'doc', content: inlineOf(pieces) };
   const content = blocks(pieces);
   return { type: 'doc', content: content.length > 0 ? content : [{ type: 'paragraph' }] };
 }
@@ -79,6 +85,14 @@ function blocks(pieces: readonly RichPiece[]): JSONContent[] {
   return out;
 }
 
+/** A line of words without anything around it: blocks give their words, apart by a space. */
+function inlineOf(pieces: readonly RichPiece[]): JSONContent[] {
+  return pieces.flatMap((piece, i): JSONContent[] => {
+    if (typeof piece === 'string' || isInline(piece.tag)) return inline(piece, []);
+    return [...(i > 0 ? [{ type: 'text', text: ' ' }] : []), ...inlineOf(piece.children)];
+  });
+}
+
 function filledItem(children: readonly RichPiece[]): JSONContent[] {
   const content = blocks(children);
   return content.length > 0 ? content : [{ type: 'paragraph' }];
@@ -98,23 +112,36 @@ function inline(piece: RichPiece, marks: readonly Marked[]): JSONContent[] {
             text: piece,
             ...(marks.length > 0
               ? {
-                  marks: marks.map(({ tag, link }) => ({
+                  marks: marks.map(({ tag, link, style }) => ({
                     type: MARK_NAMES[tag],
                     ...(link ? { attrs: { to: link } } : {}),
+                    ...(style === undefined ? {} : { attrs: { style } }),
                   })),
                 }
               : {}),
           },
         ];
-  const { tag, link, children } = piece;
+  const { tag, link, style, children } = piece;
   if (tag === 'br') return [{ type: 'hardBreak' }];
-  const own = isInline(tag) ? [...marks, { tag: tag as Mark, ...(link ? { link } : {}) }] : marks;
+  // Words with no style are words: so the inner of two styles is the one that shows.
+  const isMark = tag === 'span' ? style !== undefined : isInline(tag);
+  const own = isMark
+    ? [
+        ...marks.filter((each) => each.tag !== tag),
+        {
+          tag: tag as Mark,
+          ...(link && tag === 'a' ? { link } : {}),
+          ...(style !== undefined && tag === 'span' ? { style } : {}),
+        },
+      ]
+    : marks;
   return children.flatMap((each) => inline(each, own));
 }
 
 /** A document of the editor as pieces to be stored. One paragraph alone is its words. */
 export function fromEditor(doc: JSONContent, line: boolean): RichPiece[] {
   const content = doc.content ?? [];
+  if (content.every(({ type }) => type === 'text' || type === 'hardBreak')) return words(doc);
   if (content.length === 1 && content[0]!.type === 'paragraph') return words(content[0]!);
   if (line) return content.flatMap((each, i) => [...(i > 0 ? [' '] : []), ...words(each)]);
   return content.map(block);
@@ -145,15 +172,17 @@ function block(node: JSONContent): RichPiece {
 }
 
 function words(node: JSONContent): RichPiece[] {
-  if (node.type !== 'paragraph' && node.type !== 'heading')
+  if (node.type !== 'paragraph' && node.type !== 'heading' && node.type !== 'doc')
     return (node.content ?? []).flatMap((each, i) => [...(i > 0 ? [' '] : []), ...words(each)]);
   return joined(
     (node.content ?? []).map((each): RichPiece => {
       if (each.type === 'hardBreak') return { tag: 'br', children: [] };
       const marks = MARKS.filter((tag) => each.marks?.some(({ type }) => type === MARK_NAMES[tag]));
       return marks.reduceRight<RichPiece>((inner, tag) => {
-        const link = each.marks?.find(({ type }) => type === 'link')?.attrs?.['to'] as
-          LinkValue | undefined;
+        const mark = each.marks?.find(({ type }) => type === MARK_NAMES[tag]);
+        const link = mark?.attrs?.['to'] as LinkValue | undefined;
+        const style = mark?.attrs?.['style'] as string | undefined;
+        if (tag === 'span' && style) return { tag, style, children: [inner] };
         return tag === 'a' && link ? { tag, link, children: [inner] } : { tag, children: [inner] };
       }, each.text ?? '');
     }),
@@ -172,7 +201,8 @@ function joined(pieces: readonly RichPiece[]): RichPiece[] {
       typeof piece !== 'string' &&
       last.tag !== 'br' &&
       last.tag === piece.tag &&
-      JSON.stringify(last.link) === JSON.stringify(piece.link)
+      JSON.stringify(last.link) === JSON.stringify(piece.link) &&
+      last.style === piece.style
     )
       out[out.length - 1] = { ...last, children: joined([...last.children, ...piece.children]) };
     else out.push(piece);

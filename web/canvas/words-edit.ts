@@ -1,0 +1,24 @@
+import { docOf, nodeIn, type Documents, type Literal } from '@sormet/core/model';
+import { sourceAt } from '@sormet/core/resolve';
+import type { NamedEdit } from '@sormet/core/edit';
+import type { TextTarget } from './address';
+
+/** Where words that are typed on the canvas go. */
+export type TypedTarget = Extract<TextTarget, { ok: true }>;
+
+/** The edit that gives words to where they belong; in a definition an exposed text is its property's default. */
+export function wordsEdit(
+  documents: Documents,
+  { doc, node, control }: TypedTarget,
+  words: Literal,
+): NamedEdit {
+  const stored = nodeIn(documents, doc, node);
+  const source = stored && sourceAt(stored, control);
+  const component = docOf(documents, 'component', doc);
+  if (component && source?.is === 'property')
+    return {
+      name: 'setDefault',
+      args: { component: component.id, property: source.property, value: words },
+    };
+  return { name: 'setControl', args: { doc, node, control, source: words } };
+}
