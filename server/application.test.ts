@@ -184,6 +184,55 @@ describe('bringing in a picture', () => {
   });
 });
 
+describe('bringing in a film', () => {
+  const send = (bytes: Buffer, name: string) =>
+    server.api.post('/api/sites/brackenfold/files').attach('file', bytes, name);
+  /** The head of a file of the ISO base media format: a `ftyp` box with its brand (ISO/IEC 14496-12, 4.3). */
+  const isoFile = (brand: string, size = 64): Buffer => {
+    const bytes = Buffer.alloc(size, 7);
+    bytes.writeUInt32BE(16, 0);
+    bytes.write(`ftyp${brand}`, 4, 'latin1');
+    return bytes;
+  };
+  /** The head of an EBML document with a DocType (RFC 8794, 11.2.8.1). */
+  const ebmlFile = (docType: string): Buffer =>
+    Buffer.concat([
+      Buffer.from('1a45dfa39f4286810142f7810142f2810442f381084282', 'hex'),
+      Buffer.from([0x80 | docType.length]),
+      Buffer.from(docType, 'latin1'),
+      Buffer.alloc(40),
+    ]);
+
+  test('tells its kind from the bytes, and sends any part of it (RFC 9110, 14.2)', async () => {
+    const { body } = await send(isoFile('isom'), 'a film.mov').expect(201);
+    expect(body).toMatchObject({ mediaType: 'video/mp4', name: 'a film.mov' });
+    const path = `/files/${(body as { sha256: string }).sha256.slice(0, 16)}.mp4`;
+    const whole = await server.api.get(path).expect(200).expect('content-type', 'video/mp4');
+    expect(whole.headers['accept-ranges']).toBe('bytes');
+    const part = (range: string) => server.api.get(path).set('range', range);
+    const first = await part('bytes=4-11').expect(206).expect('content-range', 'bytes 4-11/64');
+    expect((first.body as Buffer).toString('latin1')).toBe('ftypisom');
+    await part('bytes=-8').expect(206).expect('content-range', 'bytes 56-63/64');
+    await part('bytes=60-').expect(206).expect('content-range', 'bytes 60-63/64');
+    await part('bytes=64-').expect(416).expect('content-range', 'bytes */64');
+    // What is no range, and several at once, are answered with the whole.
+    for (const other of ['bytes=x', 'lines=1-2', 'bytes=0-1,4-5']) await part(other).expect(200);
+  });
+
+  test('takes WebM, but nothing that only looks like a film', async () => {
+    const { body } = await send(ebmlFile('webm'), 'a.webm').expect(201);
+    expect(body).toMatchObject({ mediaType: 'video/webm' });
+    for (const other of [ebmlFile('matroska'), isoFile('heic'), isoFile('M4A '), isoFile('qt  ')])
+      await send(other, 'a.mp4').expect(415);
+  });
+
+  test('may be larger than a picture, and not as large as anybody likes', async () => {
+    await send(isoFile('mp42', 5 * 1024 * 1024), 'long.mp4').expect(201);
+    const { body } = await send(isoFile('mp42', 33 * 1024 * 1024), 'longer.mp4').expect(413);
+    expect((body as { detail: string }).detail).toContain('32 MB');
+  });
+});
+
 describe('loading the demo', () => {
   test('twice changes nothing', async () => {
     const count = () =>

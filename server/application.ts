@@ -14,6 +14,7 @@ import {
   type SiteRow,
 } from './database/entities';
 import type { SiteStore } from './database/site-store';
+import { filmType, LARGEST_FILM } from './files/film';
 import { LARGEST_FILE, type Pictures } from './files/pictures';
 import { serveFile } from './files/serve-file';
 import { sha256 as hashOf } from './files/sha256';
@@ -52,7 +53,7 @@ export function application(parts: Parts): Express {
   });
   app.use(ownRequestsOnly(parts.names));
   app.get('/files/:name', (request, response) =>
-    serveFile(parts.store.database, request.params.name, response),
+    serveFile(parts.store.database, request.params.name, request, response),
   );
   app.get('/canvas', (_, response) => {
     response
@@ -89,6 +90,8 @@ function applicationPolicy(sitesPort: number): string {
     "script-src 'self'",
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data:",
+    // A film that is brought in is measured before it is sent.
+    "media-src 'self' blob:",
     `frame-src 'self' http://*.localhost:${sitesPort}`,
     "object-src 'none'",
     "base-uri 'none'",
@@ -252,7 +255,7 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
 
   const upload = multer({
     storage: multer.memoryStorage(),
-    limits: { fileSize: LARGEST_FILE, files: 1, fields: 10, parts: 12 },
+    limits: { fileSize: LARGEST_FILM, files: 1, fields: 10, parts: 12 },
     // Names of files are UTF-8, as browsers send them (HTML Living Standard, multipart/form-data).
     defParamCharset: 'utf8',
   });
@@ -264,13 +267,22 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
         pointer: '/file',
         reason: 'is missing',
       });
-    const { bytes, leftOut, ...picture } = await pictures.read(file.buffer);
+    const film = filmType(file.buffer);
+    if (!film && file.buffer.length > LARGEST_FILE)
+      throw new Problem(
+        413,
+        'Too large',
+        `This file is larger than ${LARGEST_FILE / 2 ** 20} MB, the most for a picture.`,
+      );
+    const { bytes, leftOut, ...kind } = film
+      ? { bytes: file.buffer, mediaType: film, leftOut: [] }
+      : await pictures.read(file.buffer);
     const sha256 = hashOf(bytes);
     await database
       .getRepository(FileEntity)
-      .upsert({ sha256, mediaType: picture.mediaType, bytes: Buffer.from(bytes) }, ['sha256']);
+      .upsert({ sha256, mediaType: kind.mediaType, bytes: Buffer.from(bytes) }, ['sha256']);
     const name = wellFormedName(file.originalname);
-    answer(response, shapes.FileAnswer, { sha256, name, ...picture, leftOut: [...leftOut] }, 201);
+    answer(response, shapes.FileAnswer, { sha256, name, ...kind, leftOut: [...leftOut] }, 201);
   });
 
   router.use((request) => {

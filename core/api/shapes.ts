@@ -211,8 +211,9 @@ export const FileAnswer = Type.Object(
     sha256: Type.String(),
     mediaType: Type.String(),
     name: Type.String(),
-    width: Type.Integer(),
-    height: Type.Integer(),
+    /** In CSS px; of films whoever brings them in knows. */
+    width: Type.Optional(Type.Integer()),
+    height: Type.Optional(Type.Integer()),
     /** What was left out of an SVG because it does not draw. */
     leftOut: Type.Array(Type.String()),
   },

@@ -46,7 +46,7 @@ const RESET = [
   '*,*::before,*::after{box-sizing:border-box}',
   'body,h1,h2,h3,h4,h5,h6,p,ul,ol,dl,dd,figure,blockquote{margin:0}',
   'ul,ol{padding:0;list-style-position:inside}',
-  'img{display:block;max-width:100%}',
+  'img,video{display:block;max-width:100%}',
   'a{color:inherit}',
   // How wide the lines of icons are, until something around them says otherwise.
   'html{stroke-width:1.5px}',

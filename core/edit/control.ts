@@ -257,8 +257,8 @@ export function canBeExposed({ source }: ControlRow): boolean {
 const WORDS: Record<string, string> = { href: 'address', src: 'picture', alt: 'alternative text' };
 
 /** What an attribute is called where people see it. */
-export function attributeWord(name: string): string {
-  return own(WORDS, name) ?? name;
+export function attributeWord(name: string, tag: string): string {
+  return tag === 'video' && name === 'src' ? 'film' : (own(WORDS, name) ?? name);
 }
 
 /** Every control of a tree that could be exposed, in screen order; below one node when it is named. */
@@ -316,7 +316,7 @@ export function controlsOf(documents: Documents, doc: TreeDoc, only?: NodeId): C
       const usual = usualAttributesOf(node.tag);
       const others = Object.keys(node.attributes).filter((name) => !usual.includes(name));
       for (const name of [...usual, ...others.sort()])
-        add(id, { of: 'attribute', name }, attributeWord(name), id);
+        add(id, { of: 'attribute', name }, attributeWord(name, node.tag), id);
     }
     if (node.kind === 'instance') {
       if (id !== root) add(id, { of: 'shown' }, 'shown', id);

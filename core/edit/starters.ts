@@ -76,6 +76,13 @@ export const STARTERS: readonly Starter[] = [
     tag: 'img',
     attributes: { src: { is: 'value', type: 'image', value: null }, alt: text('') },
   }),
+  element('film', 'Film', {
+    tag: 'video',
+    attributes: {
+      src: { is: 'value', type: 'video', value: null },
+      controls: { is: 'value', type: 'boolean', value: true },
+    },
+  }),
   element('box', 'Box', { tag: 'div' }),
   element('section', 'Section', { tag: 'section' }),
   element('list', 'List', {

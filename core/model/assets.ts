@@ -5,6 +5,8 @@ const EXTENSIONS = {
   'image/jpeg': 'jpg',
   'image/webp': 'webp',
   'image/gif': 'gif',
+  'video/mp4': 'mp4',
+  'video/webm': 'webm',
   'font/woff2': 'woff2',
 } as const;
 

@@ -4,7 +4,7 @@
  * WAI-ARIA 1.2 (section 6.6). None of them can run anything: handlers of events are not among them.
  */
 import { own } from './own';
-import { BOOLEAN, DATE, IMAGE, LINK, NUMBER, TEXT, type TypeSpec } from './types';
+import { BOOLEAN, DATE, IMAGE, LINK, NUMBER, TEXT, VIDEO, type TypeSpec } from './types';
 
 /** Attributes that every element takes (HTML 3.2.6), as far as they make sense in a page that is written. */
 const GLOBAL: Readonly<Record<string, TypeSpec>> = {
@@ -20,6 +20,15 @@ const GLOBAL: Readonly<Record<string, TypeSpec>> = {
 const OWN: Readonly<Record<string, Readonly<Record<string, TypeSpec>>>> = {
   a: { href: LINK, target: TEXT, rel: TEXT, hreflang: TEXT, download: TEXT },
   img: { src: IMAGE, alt: TEXT, loading: TEXT, decoding: TEXT },
+  video: {
+    src: VIDEO,
+    controls: BOOLEAN,
+    autoplay: BOOLEAN,
+    muted: BOOLEAN,
+    loop: BOOLEAN,
+    playsinline: BOOLEAN,
+    preload: TEXT,
+  },
   time: { datetime: DATE },
   ol: { start: NUMBER, type: TEXT },
   li: { value: NUMBER },
@@ -49,6 +58,7 @@ const OWN: Readonly<Record<string, Readonly<Record<string, TypeSpec>>>> = {
 const USUAL: Readonly<Record<string, readonly string[]>> = {
   a: ['href'],
   img: ['src', 'alt'],
+  video: ['src', 'controls'],
   time: ['datetime'],
   ol: ['start'],
   details: ['open'],
@@ -119,6 +129,7 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   target: ['_self', '_blank', '_parent', '_top'],
   loading: ['lazy', 'eager'],
   decoding: ['sync', 'async', 'auto'],
+  preload: ['none', 'metadata', 'auto'],
 };
 
 /** The same where it depends on the element. */

@@ -58,6 +58,7 @@ const CONTAINERS = [
   'td',
   'sub',
   'sup',
+  'video',
 ];
 const VOID = new Set(['img', 'hr', 'br', 'input']);
 
@@ -115,6 +116,7 @@ const PHRASING = new Set([
   'i',
   'code',
   'img',
+  'video',
   'br',
   'cite',
   'mark',
@@ -177,7 +179,8 @@ const INTERACTIVE = new Set(['a', 'button', 'input', 'textarea', 'select', 'labe
 export function nestingFault(tag: string, above: readonly string[]): string | null {
   const parent = above[0];
   if (parent !== undefined) {
-    if (isVoid(parent) || parent === 'textarea') return `${parent} holds nothing`;
+    if (isVoid(parent) || parent === 'textarea' || parent === 'video')
+      return `${parent} holds nothing`;
     if ((parent === 'summary' || parent === 'legend') && !PHRASING.has(tag) && !HEADINGS.has(tag))
       return `${parent} holds only text-level elements and headings, not ${tag}`;
     if (PHRASING_ONLY.has(parent) && !PHRASING.has(tag))
@@ -225,7 +228,7 @@ export function nestingFault(tag: string, above: readonly string[]): string | nu
 }
 
 const WITHOUT_TEXT = new Set(
-  'ul ol dl details fieldset textarea table thead tbody tfoot tr select'.split(' '),
+  'ul ol dl details fieldset textarea video table thead tbody tfoot tr select'.split(' '),
 );
 
 /** Tags that people put in each other's place without meaning another kind of thing: levels of headings, parts of a page, lists. */

@@ -84,12 +84,12 @@ export interface ElementAt {
 
 /**
  * An element at a place: its attributes, and on what it depends; `null` when it is known not to be there. A picture
- * without a picture is no element, and what is decided to hide hides the element that finally uses it.
+ * without a picture is no element, nor is a film without one, and what is decided to hide hides the element that finally uses it.
  */
 export function elementAt(node: LinkedElement, scope: Scope): ElementAt | null {
   const tests: Test[] = [];
   const attributes: AttributeAt[] = [];
-  let needed = node.tag === 'img' ? 'src' : undefined;
+  let needed = node.tag === 'img' || node.tag === 'video' ? 'src' : undefined;
   for (const attribute of node.attributes) {
     const { name, type } = attribute;
     const value = variedAt(attribute, type, scope);

@@ -65,7 +65,7 @@ function foreseen(error: unknown): Problem {
       'The database does not answer in time; nothing was changed. Try again in a moment.',
     );
   if (code === 'LIMIT_FILE_SIZE')
-    return new Problem(413, 'Too large', 'The file is larger than 4 MB.');
+    return new Problem(413, 'Too large', 'The file is larger than 32 MB, the most for a film.');
   if (status === 413)
     return new Problem(
       413,

@@ -1,10 +1,11 @@
-import express, { type Express, type Response } from 'express';
+import express, { type Express, type Request, type Response } from 'express';
 import { addressesAt } from '@sormet/core/model';
 import { fileOf, PageCompiler, type Stylesheet } from '@sormet/core/compile';
 import { escapeAttribute, escapeText } from '@sormet/core/resolve';
 import type { SiteRow } from '../database/entities';
 import type { SiteStore } from '../database/site-store';
 import { sha256 } from '../files/sha256';
+import { sendBytes } from '../files/send-bytes';
 import { FILE_POLICY, serveFile } from '../files/serve-file';
 import { sendProblem } from '../http/problem';
 import type { LiveReleases } from './live-releases';
@@ -35,11 +36,11 @@ export function sitesOrigin(store: SiteStore, live: LiveReleases, port: number):
       const site = sites.find((each) => each.slug === slug);
       if (!site) return notFound(response);
       return preview
-        ? previewPage(store, styles, site, path, response)
-        : publishedFile(live, site, path, response);
+        ? previewPage(store, styles, site, path, request, response)
+        : publishedFile(live, site, path, request, response);
     }
     const published = sites.filter((site) => site.liveRelease);
-    if (published.length === 1) return publishedFile(live, published[0]!, path, response);
+    if (published.length === 1) return publishedFile(live, published[0]!, path, request, response);
     return void response.type('html').send(listOf(published, port));
   });
   app.use(sendProblem);
@@ -66,6 +67,7 @@ async function publishedFile(
   live: LiveReleases,
   site: SiteRow,
   path: string,
+  request: Request,
   response: Response,
 ): Promise<void> {
   const manifest = await live.manifestOf(site);
@@ -76,13 +78,12 @@ async function publishedFile(
   const file = await live.file(entry.sha256);
   if (!file) return notFound(response);
   const isPage = entry.mediaType.startsWith('text/html');
-  response
-    .set({
-      'content-type': entry.mediaType,
-      'cache-control': isPage ? 'no-cache' : 'public, max-age=31536000, immutable',
-      'content-security-policy': isPage ? PAGE_POLICY : FILE_POLICY,
-    })
-    .send(file.bytes);
+  response.set({
+    'content-type': entry.mediaType,
+    'cache-control': isPage ? 'no-cache' : 'public, max-age=31536000, immutable',
+    'content-security-policy': isPage ? PAGE_POLICY : FILE_POLICY,
+  });
+  sendBytes(request, response, file.bytes);
 }
 
 /** How many stylesheets of previews are kept. */
@@ -112,13 +113,14 @@ async function previewPage(
   styles: RecentStyles,
   site: SiteRow,
   path: string,
+  request: Request,
   response: Response,
 ): Promise<void> {
   const style = styles.get(path);
   if (style !== undefined)
     return void response.set('cache-control', 'no-store').type('css').send(style);
   if (path.startsWith('/files/') && !path.endsWith('.css'))
-    return serveFile(store.database, path.slice('/files/'.length), response);
+    return serveFile(store.database, path.slice('/files/'.length), request, response);
   const { documents } = await store.state(site);
   const compiler = new PageCompiler(documents, { ...store.reading(site.id, documents), sha256 });
   response.set('cache-control', 'no-store');

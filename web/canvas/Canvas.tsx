@@ -14,6 +14,7 @@ import { Places, placesOf } from './places';
 import { Registry } from './registry';
 import { elementAt, type Stage } from './stage';
 import { useBuilt } from './use-built';
+import { useFileDropping } from './use-file-dropping';
 import { useDropping } from './use-dropping';
 import { useFrame } from './use-frame';
 import { useHolding } from './use-holding';
@@ -104,6 +105,7 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
   useZooming(stage, zoom, setZoom);
   useHolding(stage);
   useDropping(stage);
+  const fileDropping = useFileDropping(stage);
   const { setNodeRef } = useDroppable({ id: 'canvas-' + doc });
 
   return (
@@ -145,6 +147,7 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
           aria-label={kind === 'page' ? 'Canvas of the page' : 'Canvas of the definition'}
           data-canvas={kind}
           {...pointing}
+          {...fileDropping}
           onDoubleClick={(event) => {
             const found = elementAt(stage, event);
             if (found) typing.start(found);

@@ -18,16 +18,20 @@ import { writeContent } from './written-content';
 /** HTML attributes whose name in React is another. */
 const REACT_NAMES: Record<string, string> = {
   autocomplete: 'autoComplete',
+  autoplay: 'autoPlay',
   checked: 'defaultChecked',
   class: 'className',
   datetime: 'dateTime',
   for: 'htmlFor',
   hreflang: 'hrefLang',
+  playsinline: 'playsInline',
   tabindex: 'tabIndex',
 };
 
 /** Attributes that are there or not (HTML 2.3.2): React wants to be told so. */
-const THERE = new Set(['checked', 'disabled', 'open', 'required']);
+const THERE = new Set(
+  'autoplay checked controls disabled loop muted open playsinline required'.split(' '),
+);
 
 interface DrawProps {
   readonly node: Resolved;

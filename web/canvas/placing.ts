@@ -59,7 +59,7 @@ export function withPictures(nodes: Tree, asset: string | undefined): Tree {
   for (const [id, node] of Object.entries(nodes)) {
     const src = node.kind === 'element' ? node.attributes['src'] : undefined;
     filled[id] =
-      node.kind === 'element' && src?.is === 'value' && src.value === null
+      node.kind === 'element' && src?.is === 'value' && src.type === 'image' && src.value === null
         ? {
             ...node,
             attributes: {

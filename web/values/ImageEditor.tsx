@@ -2,8 +2,12 @@ import type { ReactNode } from 'react';
 import { Select } from 'antd';
 import { allOf, assetPath } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
+import { askForFile } from './ask-for-file';
 import type { EditorProps } from './editor-props';
 import { usePictures } from './use-pictures';
+
+/** The pictures that can be brought in. */
+const PICTURES = 'image/svg+xml,image/png,image/jpeg,image/webp,image/gif';
 
 /** A picture of the site, chosen by name, or a file that is brought in. */
 export function ImageEditor({ value, label, onChange, placeholder, open }: EditorProps): ReactNode {
@@ -18,19 +22,9 @@ export function ImageEditor({ value, label, onChange, placeholder, open }: Edito
   );
   const bringIn = async (chosen: File) => {
     const [asset] = await bringing.bringIn([chosen]);
-    if (asset !== undefined) onChange({ type: 'image', value: { asset, ...lazy } }, null);
+    if (asset) onChange({ type: 'image', value: { asset: asset.id, ...lazy } }, null);
   };
-  // The field is made when it is needed: while somebody chooses a file, the cell may have gone back to rest.
-  const ask = () => {
-    const field = document.createElement('input');
-    field.type = 'file';
-    field.accept = 'image/svg+xml,image/png,image/jpeg,image/webp,image/gif';
-    field.addEventListener('change', () => {
-      const chosen = field.files?.[0];
-      if (chosen) void bringIn(chosen);
-    });
-    field.click();
-  };
+  const ask = () => askForFile(PICTURES, (chosen) => void bringIn(chosen));
   return (
     <Select
       size="small"

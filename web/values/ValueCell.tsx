@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { useDerived } from '../site/SiteProvider';
 import type { EditorProps } from './editor-props';
+import { FileDrop } from './FileDrop';
 import { OpensBeside } from './OpensBeside';
 import { PictureWords } from './PictureWords';
 import { RestingChoice } from './RestingChoice';
@@ -26,10 +27,11 @@ export function ValueCell(props: EditorProps): ReactNode {
       {(open) => <ValueEditor {...props} open={open} />}
     </RestingChoice>
   );
+  if (type.kind === 'video') return <FileDrop {...props}>{cell}</FileDrop>;
   if (type.kind !== 'image' && type.kind !== 'link') return cell;
   return (
     <span className="cell-beside">
-      {cell}
+      {type.kind === 'image' ? <FileDrop {...props}>{cell}</FileDrop> : cell}
       {type.kind === 'image' ? <PictureWords {...props} /> : <OpensBeside {...props} />}
     </span>
   );

@@ -12,6 +12,7 @@ import { LengthEditor } from './LengthEditor';
 import { LinkEditor } from './LinkEditor';
 import { ListEditor } from './list/ListEditor';
 import { ShowValue } from './show-value';
+import { VideoEditor } from './VideoEditor';
 import { WordsField } from './WordsField';
 import './values.css';
 
@@ -30,6 +31,7 @@ export function waysToEdit(type: TypeSpec): 'typed' | 'chosen' | 'shown' {
     case 'boolean':
     case 'link':
     case 'image':
+    case 'video':
     case 'entry':
     case 'choice':
     case 'colour':
@@ -127,6 +129,8 @@ export function ValueEditor(given: EditorProps): ReactNode {
       return <LinkEditor {...props} />;
     case 'image':
       return <ImageEditor {...props} />;
+    case 'video':
+      return <VideoEditor {...props} />;
     case 'entry':
       return (
         <Choices

@@ -90,7 +90,8 @@ function giving(documents: Documents, { doc, node, control, source }: Given): Ch
 }
 
 function controlWord(documents: Documents, node: TreeNode, control: ControlArg): string {
-  if (control.of === 'attribute') return attributeWord(control.name);
+  if (control.of === 'attribute')
+    return attributeWord(control.name, node.kind === 'element' ? node.tag : '');
   if (control.of === 'chosen') return control.what;
   if (control.of === 'declaration') return keyParts(control.key).property;
   if (control.of !== 'value') return control.of;

@@ -12,7 +12,7 @@ export const VideoValue = Type.Object(
 );
 export type VideoValue = Static<typeof VideoValue>;
 
-/** A video; written as the address of its file, with that of its still picture beside. */
+/** A video; written as the address of its file, with that of its still picture beside, and its size, so that a page keeps its room while it loads. */
 export const videoKind = defineKind({
   kind: 'video',
   spec: specSchema('video', {}),
@@ -23,7 +23,11 @@ export const videoKind = defineKind({
     const file = site.asset(asset);
     const still = poster === undefined ? undefined : site.asset(poster);
     if (!file) return [];
-    return [[name, assetPath(file)], ...(still ? [['poster', assetPath(still)] as const] : [])];
+    const written: [string, string][] = [[name, assetPath(file)]];
+    if (still) written.push(['poster', assetPath(still)]);
+    if (file.width !== undefined) written.push(['width', String(file.width)]);
+    if (file.height !== undefined) written.push(['height', String(file.height)]);
+    return written;
   },
   asksSite: true,
 });

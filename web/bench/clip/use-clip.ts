@@ -15,17 +15,16 @@ import {
 } from '@sormet/core/edit';
 import {
   childrenOf,
-  literal,
   newId,
   own,
   placeAt,
   placesFrom,
   rootOf,
-  text,
   treeDocOf,
   type Place,
 } from '@sormet/core/model';
 import { usePictures } from '../../values/use-pictures';
+import { fileBranch, isBroughtIn } from '../../canvas/file-branch';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
@@ -153,16 +152,7 @@ export function useClip(
   };
   const pastePictures = async (files: readonly File[]) => {
     const brought = await pictures.bringIn(files);
-    if (brought.length > 0)
-      pasteBranches(
-        brought.map((asset) => ({
-          tag: 'img',
-          attributes: {
-            src: literal({ type: 'image', value: { asset } }),
-            alt: text(''),
-          },
-        })),
-      );
+    if (brought.length > 0) pasteBranches(brought.map(fileBranch));
   };
   const pasteKept = (where?: Where) => {
     const clip = keptClip();
@@ -244,7 +234,7 @@ export function useClip(
       event.preventDefault();
       const data = event.clipboardData!;
       const clip = clipIn(data);
-      const files = [...data.files].filter(({ type }) => type.startsWith('image/'));
+      const files = [...data.files].filter(isBroughtIn);
       if (clip) latest.current.pasteClip(clip, latest.current.placeFor());
       else if (files.length > 0) void latest.current.pastePictures(files);
       else latest.current.pasteWords(data.getData('text/plain'));

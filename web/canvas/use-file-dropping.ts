@@ -1,0 +1,66 @@
+import { useRef, type DragEvent } from 'react';
+import { newId, placeAt, placesFrom, treeDocOf, type Tree } from '@sormet/core/model';
+import { plant } from '@sormet/core/edit';
+import { useDerived, useSync } from '../site/SiteProvider';
+import { benchActions } from '../store/bench-slice';
+import { useAppDispatch } from '../store/store';
+import { usePictures } from '../values/use-pictures';
+import { fileBranch, isBroughtIn } from './file-branch';
+import { landingAt, type Landing } from './landing';
+import { pointIn, type Stage } from './stage';
+
+/** Dropping files of one's own onto a stage: each is brought in, and stands where it was let go. */
+export function useFileDropping(stage: Stage): {
+  readonly onDragOver: (event: DragEvent) => void;
+  readonly onDragLeave: () => void;
+  readonly onDrop: (event: DragEvent) => void;
+} {
+  const { doc, built, registry } = stage;
+  const { documents } = useDerived();
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const pictures = usePictures();
+  const landing = useRef<Landing['at'] | undefined>(undefined);
+  const latest = useRef(documents);
+  latest.current = documents;
+  const show = (at: Landing['at'] | undefined) => {
+    landing.current = at;
+    dispatch(benchActions.showLanding(at ?? null));
+  };
+  const place = async (files: readonly File[], at: Landing['at']) => {
+    const assets = await pictures.bringIn(files);
+    // While files came in, others may have moved things: where they land is looked up now.
+    const tree = treeDocOf(latest.current, doc)?.nodes;
+    if (!tree || assets.length === 0) return;
+    const places = placesFrom(tree, placeAt(tree, at.parent, at.index, at.slot), assets.length);
+    const planted = assets.map((asset, i) => plant(fileBranch(asset), places[i]!, newId));
+    const roots = planted.map(({ root }) => root);
+    const nodes = Object.assign({}, ...planted.map((each) => each.nodes)) as Tree;
+    if (sync.edit({ name: 'paste', args: { doc, roots, nodes, bring: [] } }))
+      dispatch(benchActions.select({ doc, nodes: roots }));
+  };
+  return {
+    onDragOver(event) {
+      if (!event.dataTransfer.types.includes('Files') || !built) return;
+      event.preventDefault();
+      const { x, y } = pointIn(stage, event);
+      show(landingAt(documents, built, registry, x, y)?.at);
+    },
+    onDragLeave: () => show(undefined),
+    onDrop(event) {
+      const at = landing.current;
+      const dropped = [...event.dataTransfer.files];
+      if (dropped.length === 0) return;
+      event.preventDefault();
+      show(undefined);
+      const files = dropped.filter(isBroughtIn);
+      if (files.length < dropped.length)
+        dispatch(
+          benchActions.notice(
+            'Pictures (SVG, PNG, JPEG, WebP, GIF) and films (MP4, WebM) can be brought in; the rest was left.',
+          ),
+        );
+      if (at && files.length > 0) void place(files, at);
+    },
+  };
+}
