@@ -1,4 +1,13 @@
-import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  lazy,
+  Suspense,
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { createPortal } from 'react-dom';
 import { useDroppable } from '@dnd-kit/core';
 import type { Documents, EntryDoc } from '@sormet/core/model';
@@ -6,7 +15,6 @@ import { widthsOf } from '@sormet/core/style';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
-import { RichButtons } from '../values/rich/RichButtons';
 import { CanvasCss } from './canvas-css';
 import { Draw } from './draw';
 import { Marks } from './Marks';
@@ -24,6 +32,10 @@ import { usePointing } from './use-pointing';
 import { useTypingHere } from './use-typing-here';
 import { useZooming } from './use-zooming';
 import './Canvas.css';
+
+const RichButtons = lazy(() =>
+  import('../values/rich/RichButtons').then(({ RichButtons: loaded }) => ({ default: loaded })),
+);
 
 /** Width of the canvas at the base, in CSS px: what the sketches of a page are drawn for. */
 export const BASE_WIDTH = 1280;
@@ -112,11 +124,13 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
     <div className="canvas" ref={pane}>
       {typing.rich ? (
         <div className="typing-bar">
-          <RichButtons
-            editor={typing.rich.editor}
-            label="Rich text on the page"
-            line={typing.rich.line}
-          />
+          <Suspense fallback={null}>
+            <RichButtons
+              editor={typing.rich.editor}
+              label="Rich text on the page"
+              line={typing.rich.line}
+            />
+          </Suspense>
         </div>
       ) : null}
       <div

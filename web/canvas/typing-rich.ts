@@ -1,27 +1,21 @@
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
-import { Editor } from '@tiptap/react';
-import { Fragment, Slice } from '@tiptap/pm/model';
-import { literal, newId } from '@sormet/core/model';
-import { useApp } from '../store/store';
+import { useStore } from 'react-redux';
+import { literal, newId, nodeIn, type Documents, type RichPiece } from '@sormet/core/model';
+import { propertyOf } from '@sormet/core/edit';
+import { sourceAt } from '@sormet/core/resolve';
+import { useApp, type AppStore } from '../store/store';
 import { useSync } from '../site/SiteProvider';
-import { richExtensions } from '../values/rich/extensions';
-import { fromEditor, toEditor } from '../values/rich/rich-json';
+import type { RichSession } from './rich-session';
 import { wordsEdit, type TypedTarget } from './words-edit';
-
-/** An editor over an element of the canvas, while somebody types there. */
-export interface RichTyping {
-  readonly editor: Editor;
-  readonly line: boolean;
-}
 
 type RichTarget = TypedTarget & { readonly rich: NonNullable<TypedTarget['rich']> };
 
-/** What may have the focus while rich text is typed on the page: what the bar above it opens. */
-const BESIDE = '.typing-bar, .ant-select-dropdown, .ant-picker-dropdown';
+/** What edits rich text is large: it is loaded apart, and before it is needed. */
+const loaded = () => import('./rich-session');
 
 /**
  * Typing into rich text where it stands, with the keys it has in the ledger: every change is an edit, what is typed in
- * one go is one step. While it lasts the element belongs to the editor.
+ * one go is one step.
  * @param onEnd told when it is over, to write what stands there anew
  */
 export function useRichTyping({
@@ -31,100 +25,84 @@ export function useRichTyping({
   frame: RefObject<HTMLIFrameElement | null>;
   onEnd: (element: HTMLElement) => void;
 }): {
-  typing: RichTyping | null;
-  start: (element: HTMLElement, target: RichTarget) => void;
+  typing: RichSession | null;
+  /** @param all whether what is typed first takes the place of all that stands there */
+  start: (element: HTMLElement, target: RichTarget, all: boolean) => void;
 } {
   const sync = useSync();
+  const store = useStore() as AppStore;
   const documents = useApp((state) => state.site.documents);
   const latest = useRef(documents);
   latest.current = documents;
-  const [typing, setTyping] = useState<RichTyping | null>(null);
-  const stop = useRef<(() => void) | null>(null);
+  const [typing, setTyping] = useState<{ session: RichSession; target: RichTarget } | null>(null);
+  const open = useRef<RichSession | null>(null);
   const ended = useRef(onEnd);
   ended.current = onEnd;
 
   const start = useCallback(
-    (element: HTMLElement, target: RichTarget) => {
-      stop.current?.();
-      const { line, lowered } = target.rich;
-      const kept = [...element.attributes].map(({ name, value }) => [name, value] as const);
+    (element: HTMLElement, target: RichTarget, all: boolean) => {
       const group = `type ${newId()}`;
-      element.replaceChildren();
-      const editor = new Editor({
-        element: { mount: element },
-        extensions: richExtensions({ line, bare: line, lowered }),
-        content: toEditor(target.rich.pieces, line),
-        injectCSS: false,
-        editorProps: {
-          attributes: { role: 'textbox', 'aria-multiline': 'true', 'aria-label': 'Rich text' },
-          ...(line
-            ? {
-                // What comes in several lines is one line here, its parts kept apart.
-                transformPastedHTML: (html) =>
-                  html.replace(/<\/(p|div|li|h[1-6]|blockquote|tr|br)>/gi, ' $&'),
-                clipboardTextParser: (text, at) =>
-                  new Slice(
-                    Fragment.from(at.doc.type.schema.text(text.replace(/\s*\n\s*/g, ' ') || ' ')),
-                    0,
-                    0,
-                  ),
-              }
-            : {}),
-          handleKeyDown: (_, event) => {
-            if (event.key !== 'Escape' && !(line && event.key === 'Enter' && !event.shiftKey))
-              return false;
-            event.preventDefault();
-            end();
-            return true;
+      void loaded().then(({ beginRich }) => {
+        open.current?.end();
+        // What was double-clicked may be gone by the time that it is loaded.
+        if (!element.isConnected) return;
+        const session = beginRich(
+          element,
+          target.rich,
+          (value) =>
+            sync.edit(wordsEdit(latest.current, target, literal({ type: 'rich', value })), {
+              group,
+            }),
+          () => {
+            open.current = null;
+            setTyping(null);
+            ended.current(element);
+            // Whoever went on to something else stays there.
+            const { activeElement } = document;
+            if (
+              activeElement === null ||
+              activeElement === document.body ||
+              activeElement === frame.current
+            )
+              frame.current?.parentElement
+                ?.querySelector<HTMLElement>('.canvas-over')
+                ?.focus({ preventScroll: true });
           },
-        },
-        onUpdate: ({ editor: now }) => {
-          const value = fromEditor(now.getJSON(), line);
-          sync.edit(wordsEdit(latest.current, target, literal({ type: 'rich', value })), { group });
-        },
-        onBlur: () => setTimeout(endUnlessBeside),
+        );
+        open.current = session;
+        frame.current?.contentWindow?.focus();
+        const { editor } = session;
+        // A long text is gone on with; a line, and what was just placed, is written anew.
+        if (all || session.line) editor.commands.selectAll();
+        else editor.commands.setTextSelection(editor.state.doc.content.size);
+        editor.view.focus();
+        setTyping({ session, target });
       });
-      // Spaces are kept as they are typed (CSS Text 3, 3); what the element had is put back at the end.
-      element.style.whiteSpace = 'break-spaces';
-      const endUnlessBeside = () => {
-        const { activeElement } = document;
-        if (editor.isDestroyed || editor.isFocused || activeElement?.closest(BESIDE)) return;
-        end();
-      };
-      const end = () => {
-        if (editor.isDestroyed) return;
-        stop.current = null;
-        document.removeEventListener('focusout', onFocusOut);
-        setTyping(null);
-        editor.destroy();
-        for (const { name } of [...element.attributes]) element.removeAttribute(name);
-        for (const [name, value] of kept) element.setAttribute(name, value);
-        element.ownerDocument.getSelection()?.removeAllRanges();
-        ended.current(element);
-        // Whoever went on to something else stays there.
-        const { activeElement } = document;
-        if (
-          activeElement === null ||
-          activeElement === document.body ||
-          activeElement === frame.current
-        )
-          frame.current?.parentElement
-            ?.querySelector<HTMLElement>('.canvas-over')
-            ?.focus({ preventScroll: true });
-      };
-      // Leaving what the bar opened, for anything but the text, ends it too.
-      const onFocusOut = ({ target: left }: FocusEvent) => {
-        if (left instanceof Element && left.closest(BESIDE)) setTimeout(endUnlessBeside);
-      };
-      document.addEventListener('focusout', onFocusOut);
-      stop.current = end;
-      frame.current?.contentWindow?.focus();
-      editor.commands.focus('all');
-      setTyping({ editor, line });
     },
     [sync, frame],
   );
 
-  useEffect(() => () => stop.current?.(), []);
-  return { typing, start };
+  // Somebody else, or a step back, has changed it: what is shown follows. What was typed since this was drawn counts.
+  useEffect(() => {
+    const now = store.getState().site.documents;
+    const stored = typing && storedPieces(now, typing.target);
+    if (stored) typing.session.follow(stored);
+  }, [documents, store, typing]);
+  useEffect(() => {
+    void loaded();
+    return () => open.current?.end();
+  }, []);
+  return { typing: typing?.session ?? null, start };
+}
+
+/** The rich text that stands where typing writes; nothing where something else stands there. */
+function storedPieces(
+  documents: Documents,
+  { doc, node, control }: RichTarget,
+): readonly RichPiece[] | undefined {
+  const stored = nodeIn(documents, doc, node);
+  const source = stored && sourceAt(stored, control);
+  const held =
+    source?.is === 'property' ? propertyOf(documents, doc, source.property)?.default : source;
+  return held?.is === 'value' && held.type === 'rich' ? (held.value ?? []) : undefined;
 }

@@ -7,7 +7,8 @@ import { resolvedOf, textTarget } from './address';
 import type { Stage } from './stage';
 import { onlyContent } from './only-text';
 import { useTyping } from './typing';
-import { useRichTyping, type RichTyping } from './typing-rich';
+import type { RichSession } from './rich-session';
+import { useRichTyping } from './typing-rich';
 import { forgetContent, writeContent } from './written-content';
 
 /** The smallest size at which text is typed, in px of the screen: what is drawn smaller is drawn larger meanwhile. */
@@ -23,7 +24,7 @@ export function useTypingHere(
 ): {
   active: boolean;
   /** The editor of rich text, while that is typed. */
-  rich: RichTyping | null;
+  rich: RichSession | null;
   start: (element: ResolvedElement) => void;
 } {
   const { doc, built, registry, frame, body, scale } = stage;
@@ -45,7 +46,7 @@ export function useTypingHere(
   const { typing: rich, start: typeRich } = useRichTyping({ frame, onEnd });
 
   const start = useCallback(
-    (element: ResolvedElement) => {
+    (element: ResolvedElement, all = false) => {
       if (!built) return;
       const target = textTarget(documents, built, element);
       if (!target.ok) {
@@ -56,7 +57,7 @@ export function useTypingHere(
       if (!html) return;
       const size = parseFloat(frame.current!.contentWindow!.getComputedStyle(html).fontSize);
       if (size * scale < LEGIBLE) onZoom(LEGIBLE / size);
-      if (target.rich) typeRich(html, { ...target, rich: target.rich });
+      if (target.rich) typeRich(html, { ...target, rich: target.rich }, all);
       else type(html, target);
       requestAnimationFrame(() => html.scrollIntoView({ block: 'nearest', inline: 'nearest' }));
     },
@@ -68,7 +69,7 @@ export function useTypingHere(
     const first = resolvedOf(built, typeInto.node)[0];
     const element = first && firstText(first, (each) => textTarget(documents, built, each).ok);
     dispatch(benchActions.typeInto(null));
-    if (element) start(element);
+    if (element) start(element, true);
   }, [typeInto, doc, built, body, documents, dispatch, start]);
 
   return { active: active || rich !== null, rich, start };
