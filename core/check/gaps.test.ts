@@ -1,10 +1,18 @@
 import { gapsIn } from '.';
-import { doEdit, isRefusal } from '../edit';
+import { doEdit, isRefusal, type Branch } from '../edit';
 import { docOf, literal, type Source } from '../model';
+import { Linker, prepare, write } from '../resolve';
 import { blockOf } from '../style';
 import { component, documentsOf } from '../test';
+import { dataOf } from '../value';
 
 const follows: Source = { is: 'property', property: 'open' };
+/** A repeat over a list that is handed in. */
+const listed = (id: string): Branch => ({
+  id,
+  repeat: { from: { list: { is: 'property', property: 'points' } }, where: {}, order: {} },
+  children: [{ tag: 'p', text: 'x' }],
+});
 const start = documentsOf(
   component(
     'card',
@@ -36,9 +44,18 @@ const start = documentsOf(
           ],
         },
         { id: 'always', tag: 'div', children: [{ tag: 'p', text: 'x' }] },
+        { id: 'listed', tag: 'div', children: [listed('lines')] },
+        {
+          id: 'told',
+          tag: 'div',
+          children: [{ ...listed('told-lines'), slots: { none: [{ tag: 'p', text: 'None' }] } }],
+        },
       ],
     },
-    { open: literal({ type: 'boolean', value: true }) },
+    {
+      open: literal({ type: 'boolean', value: true }),
+      points: literal({ type: 'list', value: [] }),
+    },
   ),
 );
 const found = (documents = start) =>
@@ -46,7 +63,7 @@ const found = (documents = start) =>
 
 describe('a wrapper whose only content may be hidden', () => {
   test('leaves a gap where it takes room, or where what it stands among is set apart', () => {
-    expect(found().sort()).toEqual(['apart', 'padded']);
+    expect(found().sort()).toEqual(['apart', 'listed', 'padded']);
   });
 
   test('follows its content with one step, and leaves none', () => {
@@ -63,5 +80,18 @@ describe('a wrapper whose only content may be hidden', () => {
     });
     if (isRefusal(done)) throw new Error(done.refused);
     expect(found(done.documents)).toEqual([]);
+    // An empty list hides what stands around it, one with something in it does not.
+    const shows = (length: number) => {
+      const value = Array.from({ length }, (_, i) => ({ id: `r${i}`, values: {} }));
+      const set = doEdit(done.documents, {
+        name: 'setDefault',
+        args: { component: 'card', property: 'points', value: literal({ type: 'list', value }) },
+      });
+      if (isRefusal(set)) throw new Error(set.refused);
+      const linked = new Linker().link(set.documents, 'card');
+      return write(prepare(linked, dataOf(set.documents)));
+    };
+    expect(shows(2)).toContain('<div><p>x</p><p>x</p></div>');
+    expect(shows(0)).not.toContain('<div></div>');
   });
 });

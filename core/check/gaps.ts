@@ -2,6 +2,7 @@ import {
   childrenOf,
   docOf,
   type Documents,
+  NONE,
   type NodeId,
   own,
   rootOf,
@@ -27,7 +28,7 @@ const SETS_APART = /^(row-|column-)?gap$/;
 
 /**
  * The wrappers of a page or definition that leave a gap behind: all they hold is one element or instance that may not be
- * shown, they are always shown themselves, and they take room, or stand among things that are set apart (common
+ * shown, or a repeat over a list that may be empty; they are always shown themselves, and they take room, or stand among things that are set apart (common
  * practice, no published source).
  */
 export function gapsIn(documents: Documents, doc: TreeDoc): GapFinding[] {
@@ -40,8 +41,7 @@ export function gapsIn(documents: Documents, doc: TreeDoc): GapFinding[] {
     const [content, ...others] = children.all(wrapper);
     const inside = content === undefined ? undefined : nodes[content];
     if (!inside || others.length > 0) continue;
-    if (inside.kind !== 'element' && inside.kind !== 'instance') continue;
-    const { shown } = inside;
+    const shown = shownBy(nodes, content!, inside);
     if (!shown || isAlways(shown) || sameJson(shown, node.shown ?? null)) continue;
     const parent = node.place.parent === null ? undefined : own(nodes, node.place.parent);
     if (
@@ -52,6 +52,15 @@ export function gapsIn(documents: Documents, doc: TreeDoc): GapFinding[] {
     findings.push({ wrapper, content: content!, shown });
   }
   return findings;
+}
+
+/** By what something shows or does not: an element or instance says it, a repeat over a list shows nothing for an empty one. */
+function shownBy(nodes: TreeDoc['nodes'], id: NodeId, node: TreeNode): Source | undefined {
+  if (node.kind === 'element' || node.kind === 'instance') return node.shown;
+  if (node.kind !== 'repeat' || !('list' in node.query.from)) return undefined;
+  const { list } = node.query.from;
+  // What stands there for none fills the place; what is left out of the list by conditions is not asked for here.
+  return childrenOf(nodes).of(id, NONE).length > 0 || list.is === 'value' ? undefined : list;
 }
 
 function isAlways(shown: Source): boolean {

@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import fc from 'fast-check';
 import {
   kindOnly,
@@ -124,6 +126,25 @@ describe('a type that is narrower than its kind', () => {
       }),
     );
   });
+});
+
+test('the conversions that are offered are those of the table in docs/how-it-is-built.md', () => {
+  const docs = readFileSync(join(__dirname, '../../docs/how-it-is-built.md'), 'utf8');
+  const table = docs.slice(docs.indexOf('| from | to | how |'));
+  const rows = table
+    .slice(0, table.indexOf('\n\n'))
+    .split('\n')
+    .slice(2)
+    .map((row) => row.split('|').map((cell) => cell.trim()));
+  const names: Record<string, ValueKind> = { 'rich text': 'rich', 'yes or no': 'boolean' };
+  const kindsIn = (cell: string) => cell.split(', ').map((word) => names[word] ?? word);
+  const told = rows
+    .filter(([, , to, how]) => to !== 'another kind' && !how!.includes('only where a type'))
+    .flatMap(([, from, to]) => kindsIn(from!).flatMap((a) => kindsIn(to!).map((b) => `${a} ${b}`)));
+  const offered = kinds.flatMap((a) =>
+    kinds.filter((b) => a !== b && feeds(a, b)).map((b) => `${a} ${b}`),
+  );
+  expect(told.sort()).toEqual(offered.sort());
 });
 
 test('what one kind says of another, that other kind knows', () => {

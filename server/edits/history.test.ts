@@ -1,6 +1,13 @@
 import type { HistoryLine } from '@sormet/core/api';
 import { runEdit, type Change, type NamedEdit } from '@sormet/core/edit';
-import { newId, sameJson, text, type Doc, type PageDoc } from '@sormet/core/model';
+import {
+  documentFindings,
+  newId,
+  sameJson,
+  text,
+  type Doc,
+  type PageDoc,
+} from '@sormet/core/model';
 import { startTestServer, type TestServer } from '../test/test-server';
 
 let server: TestServer;
@@ -91,6 +98,37 @@ describe('the history of one document', () => {
     expect(await then('page-about', 4)).toBeNull();
     await send({ name: 'bringBack', args: { was, revision: 1 } });
     expect(sameJson(await then('page-about', 5), was)).toBe(true);
+  });
+
+  test('reads what an older program wrote as what it means now', async () => {
+    const now = (await server.documents()).get('page-guides') as PageDoc;
+    await send(title('page-guides', 'Other'));
+    // As format 1 had it: the conditions and the order of a query as lists, its content type by itself.
+    const nodes = Object.fromEntries(
+      Object.entries(now.nodes).map(([id, node]) => [
+        id,
+        node.kind === 'repeat'
+          ? {
+              ...node,
+              query: {
+                type: 'guide',
+                where: [],
+                order: [{ field: 'guide-minutes', descending: false }],
+              },
+            }
+          : node,
+      ]),
+    );
+    await server.database.query('UPDATE documents SET body = body || $1 WHERE id = $2', [
+      JSON.stringify({ format: 1, nodes }),
+      'page-guides',
+    ]);
+    const was = (await then('page-guides', 1)) as PageDoc;
+    expect(was.format).toBe(now.format);
+    expect(was.title).toEqual(now.title);
+    expect(documentFindings(was)).toEqual([]);
+    const repeat = Object.values(was.nodes).find(({ kind }) => kind === 'repeat');
+    expect(repeat?.kind === 'repeat' && repeat.query.from).toEqual({ type: 'guide' });
   });
 
   test('of what is no document’s id is not there', async () => {

@@ -1,7 +1,7 @@
 import type { DataSource, EntityManager } from 'typeorm';
 import type { HistoryEntry, HistoryLine, LastChanges } from '@sormet/core/api';
 import { applyChanges, inverse, touched, type Change } from '@sormet/core/edit';
-import { Documents, type Doc } from '@sormet/core/model';
+import { upgradedAlone, Documents, type Doc } from '@sormet/core/model';
 import { HistoryEntity, type HistoryRow } from '../database/entities';
 
 /** How many edits one answer holds at most, and about how many bytes of them. */
@@ -129,7 +129,11 @@ export async function documentAfter(
     );
     for (const { changes } of rows)
       documents = applyChanges(documents, inverse(changes.filter(({ doc }) => doc === id)));
-    if (rows.length < STEP_BACK) return documents.get(id);
+    if (rows.length < STEP_BACK) {
+      const was = documents.get(id);
+      // What an older program wrote is read as what it means now.
+      return was && upgradedAlone(was);
+    }
     last = rows.at(-1)!.revision;
   }
 }

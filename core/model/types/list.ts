@@ -34,5 +34,7 @@ export const listKind = defineKind({
   value: Type.Array(ListRecord, { maxItems: 1000 }),
   empty: [],
   isEmpty: (value) => value.length === 0,
+  // Whether there is anything in it: what stands around a list follows it.
+  to: { boolean: (value) => value.length > 0 },
   asksSite: true,
 });

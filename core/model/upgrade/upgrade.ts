@@ -37,3 +37,11 @@ export function upgraded(stored: Stored): Readonly<Record<string, Doc>> {
   }
   return documents as unknown as Record<string, Doc>;
 }
+
+/**
+ * A page or a component in the current format, read apart from the rest of its site: what formats have changed about
+ * these is said in the document itself. @throws when it is of a format that this program does not know
+ */
+export function upgradedAlone(stored: StoredDoc): Doc {
+  return upgraded({ [stored.id]: stored })[stored.id]!;
+}

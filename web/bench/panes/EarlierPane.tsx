@@ -1,13 +1,7 @@
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Alert, Button, Skeleton } from 'antd';
 import { X } from 'lucide-react';
-import {
-  FORMAT,
-  type ComponentDoc,
-  type Doc,
-  type EntryDoc,
-  type PageDoc,
-} from '@sormet/core/model';
+import { type ComponentDoc, type Doc, type EntryDoc, type PageDoc } from '@sormet/core/model';
 import { build, Linker } from '@sormet/core/resolve';
 import { dataOf } from '@sormet/core/value';
 import { BASE_WIDTH } from '../../canvas/Canvas';
@@ -47,7 +41,6 @@ export function EarlierPane({
     };
   }, [sync, revision, doc]);
   const was = found?.kind === 'page' || found?.kind === 'component' ? found : undefined;
-  const isOlder = was !== undefined && was.format !== FORMAT;
   const close = () => dispatch(benchActions.lookBack(null));
   return (
     <div className="pane pane-earlier" aria-label="As it was" role="region">
@@ -56,7 +49,7 @@ export function EarlierPane({
         <span className="quiet">{momentWords(at)}</span>
         <Button
           size="small"
-          disabled={!was || isOlder}
+          disabled={!was}
           onClick={() => {
             if (was && sync.edit({ name: 'bringBack', args: { was, revision } })) close();
           }}
@@ -71,10 +64,6 @@ export function EarlierPane({
         <Skeleton active />
       ) : !was ? (
         <p className="ledger-empty">It was not there yet.</p>
-      ) : isOlder ? (
-        <p className="ledger-empty">
-          An older Sormet wrote it, in a format that is not read any more.
-        </p>
       ) : (
         <Drawn was={was} entry={entry} />
       )}
