@@ -110,6 +110,28 @@ test('what is pasted into rich text brings words and their shape, and nothing th
   ).toEqual(['https://example.com/']);
 });
 
+test('what is pasted into rich text on the page itself brings no more', async ({ page }) => {
+  const bench = await placed(page, 'own-pasted-here', 'Rich text');
+  const here = bench.canvas.locator('[contenteditable=true]');
+  await expect(here).toBeFocused();
+  for (const vector of VECTORS) {
+    await page.keyboard.press('Control+a');
+    await pasteHtml(here, `<p>before <b>bold</b></p>${vector}<p>after</p>`);
+  }
+  await expect(here.locator('strong')).toHaveText('bold');
+  for (const frame of page.frames())
+    expect(await frame.evaluate(() => (window as { hit?: number }).hit)).toBeUndefined();
+  const stray = 'script, iframe, object, embed, svg, math, form, input, video, style, link, meta';
+  expect(await here.locator(stray).count()).toBe(0);
+  expect(
+    await here
+      .locator('*')
+      .evaluateAll((all) =>
+        all.flatMap((each) => each.getAttributeNames().filter((name) => name.startsWith('on'))),
+      ),
+  ).toEqual([]);
+});
+
 test('an icon is chosen from those that ship, or pasted as SVG, and has the colour and size of its words', async ({
   page,
 }) => {

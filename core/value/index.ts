@@ -1,5 +1,6 @@
 export * from './data';
 export * from './convert';
+export * from './limits';
 export * from './items';
 export * from './evaluate';
 export * from './query';

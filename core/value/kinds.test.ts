@@ -14,7 +14,7 @@ import {
   type ValueKind,
 } from '../model';
 import { anyValue, asset, contentType, documentsOf, entry, page, valuesOf, words } from '../test';
-import { convert, dataOf, feeds, isEmpty, passesAsIs } from '.';
+import { convert, dataOf, feeds, isEmpty, limitFault, passesAsIs } from '.';
 
 const shed = contentType('shed', { name: 'text' });
 const data = dataOf(
@@ -114,6 +114,28 @@ describe('a type that is narrower than its kind', () => {
     expect(['one', 'two', 'three', 'never'].map(chosen)).toEqual(['one', null, 'one', null]);
     spec.options['one']!.gone = 'two';
     expect(chosen('three')).toBeNull();
+  });
+
+  test('says why a value counts as empty, and nothing of one that counts', () => {
+    const why = (typed: TypedValue, spec: TypeSpec) => limitFault(typed, spec, data);
+    expect(why(words('fives'), { kind: 'text', longest: 4 })).toBe(
+      'It has 5 characters; 4 are the most.',
+    );
+    expect(why({ type: 'number', value: 7 }, { kind: 'number', most: 6 })).toBe(
+      '7 is not from … to 6.',
+    );
+    // Also where it was written when the type was another.
+    expect(why(words('7'), { kind: 'number', least: 8 })).toBe('7 is not from 8 to ….');
+    expect(why(words('seven'), { kind: 'number' })).toContain('cannot be read');
+    expect(why({ type: 'choice', value: 'never' }, options('one'))).toContain('may be chosen');
+    expect(why({ type: 'tag', value: 'h1' }, specOf('tag'))).toContain('may be chosen');
+    fc.assert(
+      fc.property(anyValue, fc.constantFrom(...kinds), (typed, kind) => {
+        const spec = specOf(kind);
+        const counts = convert(typed, spec, data) !== null || isEmpty(typed, data);
+        expect(why(typed, spec) === null).toBe(counts);
+      }),
+    );
   });
 
   test('says what passes on as it is: only to a type that lets everything of its kind through', () => {

@@ -9,6 +9,7 @@ import {
   own,
   type RichPiece,
   type Source,
+  type TypeSpec,
 } from '@sormet/core/model';
 import {
   instanceOf,
@@ -96,6 +97,8 @@ export type TextTarget =
       readonly doc: string;
       readonly node: NodeId;
       readonly control: Control;
+      /** How many characters a property takes at most, where it says so. */
+      readonly longest?: number;
       /** Where it is rich: what stands there, in a line of words or with blocks, and by how much its headings show lower. */
       readonly rich?: {
         readonly pieces: readonly RichPiece[];
@@ -120,9 +123,13 @@ export function textTarget(
   if (rich === 'icon') return { ok: false, why: 'An icon is chosen in the ledger.' };
   const target = wordsTarget(documents, built, text);
   if (!target.ok) return target;
-  const kind = kindWritten(documents, target) ?? (rich ? 'rich' : 'text');
+  const type = typeWritten(documents, target);
+  const kind = type?.kind ?? (rich ? 'rich' : 'text');
   // Words that are handed on as plain text are typed as that, wherever they show.
-  if (kind !== 'rich') return target;
+  if (kind !== 'rich')
+    return type?.kind === 'text' && type.longest !== undefined
+      ? { ...target, longest: type.longest }
+      : target;
   if (!rich)
     return {
       ok: false,
@@ -144,20 +151,18 @@ function piecesAt({ from, scope }: ResolvedText): readonly RichPiece[] {
   return value && !(value instanceof Later) && value.type === 'rich' ? (value.value ?? []) : [];
 }
 
-/** The kind of value that typing at a place writes, where a property says it. */
-function kindWritten(
+/** The type of value that typing at a place writes, where a property says it. */
+function typeWritten(
   documents: Documents,
   { doc, node, control }: Extract<TextTarget, { ok: true }>,
-): string | undefined {
+): TypeSpec | undefined {
   const stored = nodeIn(documents, doc, node);
   if (control.of === 'value')
     return stored?.kind === 'instance'
-      ? propertyOf(documents, stored.component, control.property)?.type.kind
+      ? propertyOf(documents, stored.component, control.property)?.type
       : undefined;
   const source = stored?.kind === 'text' ? stored.text : undefined;
-  return source?.is === 'property'
-    ? propertyOf(documents, doc, source.property)?.type.kind
-    : undefined;
+  return source?.is === 'property' ? propertyOf(documents, doc, source.property)?.type : undefined;
 }
 
 /** The same, whatever the words are made of. */

@@ -9,9 +9,12 @@ import { wordsEdit, type TypedTarget } from './words-edit';
 export function useTyping({
   frame,
   onEnd,
+  onFull,
 }: {
   frame: RefObject<HTMLIFrameElement | null>;
   onEnd: (element: HTMLElement) => void;
+  /** Told when more was typed than may stand there, with how many characters may. */
+  onFull: (longest: number) => void;
 }): {
   active: boolean;
   start: (element: HTMLElement, target: TypedTarget) => void;
@@ -33,6 +36,16 @@ export function useTyping({
         const group = `${stretch} ${steps.after(typed)}`;
         sync.edit(wordsEdit(latest.current, target, text(typed)), { group });
       };
+      // What is longer than its property takes would show nowhere: it is not taken in, and nothing that stands there is lost.
+      const onBefore = (event: InputEvent) => {
+        const { longest } = target;
+        const typed = event.data ?? event.dataTransfer?.getData('text/plain') ?? '';
+        if (longest === undefined || !event.inputType.startsWith('insert')) return;
+        const chosen = element.ownerDocument.getSelection()?.toString().length ?? 0;
+        if ((element.textContent ?? '').length - chosen + typed.length <= longest) return;
+        event.preventDefault();
+        onFull(longest);
+      };
       const onKey = (event: KeyboardEvent) => {
         if (event.key === 'Escape' || (event.key === 'Enter' && !event.shiftKey)) {
           event.preventDefault();
@@ -45,6 +58,7 @@ export function useTyping({
         }
       };
       const end = () => {
+        element.removeEventListener('beforeinput', onBefore);
         element.removeEventListener('input', onInput);
         element.removeEventListener('keydown', onKey);
         element.removeEventListener('blur', end);
@@ -61,6 +75,7 @@ export function useTyping({
       };
       stop.current = end;
       element.setAttribute('contenteditable', 'plaintext-only');
+      element.addEventListener('beforeinput', onBefore);
       element.addEventListener('input', onInput);
       element.addEventListener('keydown', onKey);
       frame.current?.contentWindow?.focus();
@@ -73,7 +88,7 @@ export function useTyping({
       selection?.addRange(range);
       setActive(true);
     },
-    [sync, frame, onEnd],
+    [sync, frame, onEnd, onFull],
   );
 
   useEffect(() => () => stop.current?.(), []);

@@ -42,7 +42,12 @@ export function useTypingHere(
     },
     [onZoom, registry],
   );
-  const { active, start: type } = useTyping({ frame, onEnd });
+  const onFull = useCallback(
+    (longest: number) =>
+      dispatch(benchActions.notice(`No more than ${longest} characters may stand here.`)),
+    [dispatch],
+  );
+  const { active, start: type } = useTyping({ frame, onEnd, onFull });
   const { typing: rich, start: typeRich } = useRichTyping({ frame, onEnd });
 
   const start = useCallback(

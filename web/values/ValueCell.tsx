@@ -1,7 +1,9 @@
 import type { ReactNode } from 'react';
+import type { Typed } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
 import type { EditorProps } from './editor-props';
 import { FileDrop } from './FileDrop';
+import { LimitWords } from './LimitWords';
 import { OpensBeside } from './OpensBeside';
 import { PictureWords } from './PictureWords';
 import { RestingChoice } from './RestingChoice';
@@ -12,20 +14,28 @@ import { ValueEditor, waysToEdit } from './ValueEditor';
 export function ValueCell(props: EditorProps): ReactNode {
   const { documents } = useDerived();
   const { type, value, label, placeholder } = props;
-  if (waysToEdit(type) !== 'chosen') return <ValueEditor {...props} />;
+  const limits = <LimitWords type={type} value={value as Typed | undefined} />;
+  // What is told below comes and goes while somebody types: the editor stays where it is.
   const cell = (
-    <RestingChoice
-      label={label}
-      rest={
-        value ? (
-          <ShowValue documents={documents} value={value} />
-        ) : (
-          <span className="quiet">{placeholder}</span>
-        )
-      }
-    >
-      {(open) => <ValueEditor {...props} open={open} />}
-    </RestingChoice>
+    <div className="value-cell">
+      {waysToEdit(type) === 'chosen' ? (
+        <RestingChoice
+          label={label}
+          rest={
+            value ? (
+              <ShowValue documents={documents} value={value} />
+            ) : (
+              <span className="quiet">{placeholder}</span>
+            )
+          }
+        >
+          {(open) => <ValueEditor {...props} open={open} />}
+        </RestingChoice>
+      ) : (
+        <ValueEditor {...props} />
+      )}
+      {limits}
+    </div>
   );
   if (type.kind === 'video') return <FileDrop {...props}>{cell}</FileDrop>;
   if (type.kind !== 'image' && type.kind !== 'link') return cell;

@@ -13,6 +13,10 @@ export const numberKind = defineKind({
   empty: null,
   within: (value, { least = -Infinity, most = Infinity }) =>
     value >= least && value <= most ? value : null,
+  fault: (value, { least, most }) =>
+    value >= (least ?? -Infinity) && value <= (most ?? Infinity)
+      ? null
+      : `${value} is not from ${least ?? '…'} to ${most ?? '…'}.`,
   parse: (words) => (/^\s*-?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?\s*$/i.test(words) ? Number(words) : null),
   to: { text: (value) => String(value) },
   fragments: (value) => [String(value)],

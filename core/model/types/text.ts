@@ -13,6 +13,10 @@ export const textKind = defineKind({
   empty: '',
   isEmpty: (value) => value === '',
   within: (value, { longest }) => (longest === undefined || value.length <= longest ? value : null),
+  fault: (value, { longest }) =>
+    longest === undefined || value.length <= longest
+      ? null
+      : `It has ${value.length} characters; ${longest} are the most.`,
   to: {
     link: (value) => (safeAddress(value) === '' ? null : { to: 'address', href: value }),
   },

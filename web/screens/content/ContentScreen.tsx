@@ -20,6 +20,7 @@ import { MakeType } from './MakeType';
 import { slugOf } from '../slug';
 import { count } from '../../bench/words';
 import { ShowValue } from '../../values/show-value';
+import { LimitWords } from '../../values/LimitWords';
 import { ValueEditor } from '../../values/ValueEditor';
 import './ContentScreen.css';
 import '../screens.css';
@@ -227,6 +228,7 @@ function EntryForm({
                 )
               }
             />
+            <LimitWords type={field.type} value={own(entry.values, id)} />
             {(own(entry.values, id)?.value ?? null) !== null && field.type.kind !== 'text' ? (
               <Button
                 size="small"

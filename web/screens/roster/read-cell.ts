@@ -24,20 +24,19 @@ export function readCell(documents: Documents, type: TypeSpec, words: string): R
           reason: `“${text}” is no ${type.kind === 'boolean' ? 'yes or no' : type.kind}.`,
         }
       : { ok: true, value: { type: type.kind, value } as Typed };
+  /** A value of the kind itself, where its limits let it through. */
+  const within = (value: string | number): ReadCell => {
+    const reason = kindOf(type.kind).fault?.(value as never, type as never) ?? null;
+    return reason === null ? made(value) : { ok: false, reason };
+  };
   switch (type.kind) {
     case 'text':
-      return type.longest !== undefined && words.length > type.longest
-        ? { ok: false, reason: `It has ${words.length} characters; ${type.longest} are the most.` }
-        : made(words);
+      return within(words);
     case 'rich':
       return made([words]);
     case 'number': {
       const value = kindOf('number').parse?.(text, type as never) as number | null;
-      if (value === null) return made(null);
-      const { least = -Infinity, most = Infinity } = type;
-      return value < least || value > most
-        ? { ok: false, reason: `${value} is not from ${type.least ?? '…'} to ${type.most ?? '…'}.` }
-        : made(value);
+      return value === null ? made(null) : within(value);
     }
     case 'length':
       return made(readLength(text));

@@ -1,0 +1,17 @@
+import { kindOf, kindOnly, type Typed, type TypeSpec } from '../model';
+import { convert, isEmpty } from './convert';
+import type { Data } from './data';
+
+/**
+ * Why a value that is there counts as empty where a type is wanted, as a sentence: it is too long, too small or too
+ * large, not among what may be chosen, or cannot be read as that. `null` where it counts, and where nothing is there.
+ */
+export function limitFault(typed: Typed, to: TypeSpec, data: Data): string | null {
+  if (isEmpty(typed, data) || convert(typed, to, data) !== null) return null;
+  const read = typed.type === to.kind ? typed : convert(typed, kindOnly(to.kind), data);
+  if (read === null) return 'It cannot be read as what is wanted here.';
+  return (
+    kindOf(to.kind).fault?.(read.value as never, to as never) ??
+    'It is not among what may be chosen.'
+  );
+}
