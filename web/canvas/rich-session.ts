@@ -7,6 +7,9 @@ import { fromEditor, toEditor } from '../values/rich/rich-json';
 /** What may have the focus while rich text is typed on the page: what the bar above it opens. */
 const BESIDE = '.typing-bar, .ant-select-dropdown';
 
+/** The attributes that an editor lends its element; they are as they were when it ends. */
+const LENT = ['contenteditable', 'role', 'aria-multiline', 'aria-label', 'translate', 'tabindex'];
+
 /** An editor over an element of the canvas, for as long as somebody types there. */
 export interface RichSession {
   readonly editor: Editor;
@@ -17,8 +20,8 @@ export interface RichSession {
 }
 
 /**
- * Begins typing into rich text where it stands. While it lasts the element belongs to the editor; afterwards it has the
- * attributes that it had.
+ * Begins typing into rich text where it stands. While it lasts the element belongs to the editor; afterwards it has what
+ * the page says of it, and nothing else.
  * @param onType told every change, as it is stored
  * @param onEnd told when it is over
  */
@@ -28,7 +31,7 @@ export function beginRich(
   onType: (pieces: RichPiece[]) => void,
   onEnd: () => void,
 ): RichSession {
-  const kept = [...element.attributes].map(({ name, value }) => [name, value] as const);
+  const had = new Map(LENT.map((name) => [name, element.getAttribute(name)]));
   let last = pieces;
   element.replaceChildren();
   const editor = new Editor({
@@ -80,8 +83,14 @@ export function beginRich(
     if (editor.isDestroyed) return;
     document.removeEventListener('focusout', onFocusOut);
     editor.destroy();
-    for (const { name } of [...element.attributes]) element.removeAttribute(name);
-    for (const [name, value] of kept) element.setAttribute(name, value);
+    // What else it has may have become another meanwhile: that stays.
+    for (const [name, value] of had)
+      if (value === null) element.removeAttribute(name);
+      else element.setAttribute(name, value);
+    element.classList.remove('tiptap', 'ProseMirror', 'ProseMirror-focused');
+    element.style.removeProperty('white-space');
+    for (const name of ['class', 'style'])
+      if (element.getAttribute(name) === '') element.removeAttribute(name);
     element.ownerDocument.getSelection()?.removeAllRanges();
     onEnd();
   };
