@@ -28,6 +28,14 @@ test('anyone looks inside an instance by keys alone: what shows and who says so,
   await expect(style.getByRole('row', { name: /^text-underline-offset/ })).toContainText('a tag');
   // Nothing in it takes a value.
   await expect(style.locator('input, select, textarea, [role=combobox]')).toHaveCount(0);
+  // What would change it says what can be done instead, by key and by the clipboard.
+  for (const key of ['Delete', 'w', 'Control+x']) {
+    await page.keyboard.press(key);
+    await expect(bench.sentence).toContainText('belongs to the definition of Shed card');
+    await page.getByRole('button', { name: 'understood' }).click();
+    await expect(bench.sentence).toContainText('looking inside');
+  }
+  await expect(bench.canvas.locator('article')).toHaveCount(3);
   await page.keyboard.press('ArrowLeft');
   await expect(list.getByRole('radio', { name: 'Heading h3' })).toBeChecked();
   await page.keyboard.press('Escape');

@@ -10,6 +10,7 @@ import { useInstances } from './actions/use-instances';
 import { useMakeComponent } from './actions/MakeComponent';
 import { useBenchActions } from './actions/use-bench-actions';
 import { useBenchKeys } from './actions/use-bench-keys';
+import { insideWords, whileInside } from './actions/while-inside';
 import { Bar } from './Bar';
 import { Clashes } from './clip/Clashes';
 import { useClip } from './clip/use-clip';
@@ -31,6 +32,7 @@ import { Sentence } from './Sentence';
 import { Trace } from './trace/Trace';
 import { useEntries } from './use-entries';
 import { useSelected, type Selected } from './use-selected';
+import { componentWords } from './words';
 import './Bench.css';
 
 /** The bench: outline and shelf, the page (and a definition beside it), the sentence and the ledger. */
@@ -66,7 +68,7 @@ function WithinBench(): ReactNode {
   const definition = other?.id === id ? undefined : other;
   const outlined = definition && selection?.doc === definition.id ? definition : doc;
   const clip = useClip(outlined?.id ?? id, selected);
-  const actions = useBenchActions(outlined?.id ?? id, selected, {
+  const allActions = useBenchActions(outlined?.id ?? id, selected, {
     onEntry,
     onPreview,
     onMakeComponent: makeComponent.ask,
@@ -74,6 +76,13 @@ function WithinBench(): ReactNode {
     instances: instances.actions,
     onBeside,
   });
+  const actions = selected?.inside
+    ? whileInside(allActions, () =>
+        dispatch(
+          benchActions.notice(insideWords(componentWords(documents, selected.component?.id ?? ''))),
+        ),
+      )
+    : allActions;
   useBenchKeys(selected, actions);
   useEffect(() => keepFolds(folded), [folded]);
   useEffect(() => keepZoom(zoom), [zoom]);

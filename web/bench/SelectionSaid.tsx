@@ -1,5 +1,6 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { describe } from '../canvas/address';
+import { innerWords } from '../canvas/inside';
 import { useDerived } from '../site/SiteProvider';
 import type { Selected } from './use-selected';
 import { count } from './words';
@@ -14,7 +15,9 @@ export function SelectionSaid({ selected }: { selected: Selected | undefined }):
   const words = selected
     ? selected.count > 1
       ? `${count(selected.count, 'thing')} selected`
-      : `${describe(documents, selected.doc.id, selected.id)} selected`
+      : selected.inside?.element
+        ? `Inside ${describe(documents, selected.doc.id, selected.id)}: ${innerWords(documents, selected.inside.element, selected.component?.id ?? '')}`
+        : `${describe(documents, selected.doc.id, selected.id)} selected`
     : '';
   useEffect(() => {
     const timer = setTimeout(() => setSaid(words), HOLDS);

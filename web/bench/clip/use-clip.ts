@@ -29,9 +29,10 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
 import type { BenchAction } from '../actions/bench-action';
+import { insideWords } from '../actions/while-inside';
 import { placesFor, type Where } from '../go-line/places';
 import type { Selected } from '../use-selected';
-import { count } from '../words';
+import { componentWords, count } from '../words';
 import { clipIn, CLIP_TYPE, keepClip, keptClip } from './kept-clip';
 
 /** The largest file that is read as a clip, in bytes. */
@@ -216,8 +217,9 @@ export function useClip(
   };
 
   // What is on the clipboard is only told to whoever hears the event, never asked for.
-  const latest = useRef({ copy, cut, pasteClip, pasteWords, pastePictures, placeFor });
-  latest.current = { copy, cut, pasteClip, pasteWords, pastePictures, placeFor };
+  const inside = selected?.inside && componentWords(documents, selected.component?.id ?? '');
+  const latest = useRef({ copy, cut, pasteClip, pasteWords, pastePictures, placeFor, say, inside });
+  latest.current = { copy, cut, pasteClip, pasteWords, pastePictures, placeFor, say, inside };
   useEffect(() => {
     const mine = (event: ClipboardEvent) =>
       event.clipboardData !== null &&
@@ -226,12 +228,18 @@ export function useClip(
     const onCopy = (event: ClipboardEvent) => {
       if (!mine(event) || hasWordsSelected()) return;
       event.preventDefault();
-      if (event.type === 'cut') latest.current.cut(event.clipboardData!);
+      if (latest.current.inside && event.type === 'cut')
+        latest.current.say(insideWords(latest.current.inside));
+      else if (event.type === 'cut') latest.current.cut(event.clipboardData!);
       else latest.current.copy(event.clipboardData!);
     };
     const onPaste = (event: ClipboardEvent) => {
       if (!mine(event)) return;
       event.preventDefault();
+      if (latest.current.inside) {
+        latest.current.say(insideWords(latest.current.inside));
+        return;
+      }
       const data = event.clipboardData!;
       const clip = clipIn(data);
       const files = [...data.files].filter(isBroughtIn);
