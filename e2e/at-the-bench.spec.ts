@@ -268,6 +268,11 @@ test.describe('at the bench', () => {
         await press('x');
         await expect(trace).toBeHidden();
       },
+      i: async () => {
+        await expect(bench.sentence).toContainText('You are looking inside');
+        await press('i');
+        await expect(bench.sentence).not.toContainText('looking inside');
+      },
       m: async () => {
         await expect(dialog('Make component')).toBeVisible();
         await page.getByRole('button', { name: 'Leave it' }).click();
@@ -317,7 +322,7 @@ test.describe('at the bench', () => {
     await press('Escape');
     await expect(dialog('Keys')).toBeHidden();
     // One right after the other: a dialog that has just been closed is no longer in the way.
-    for (const key of '? g x z m , . ] [ o l s h v e d w u b p'.split(' ')) {
+    for (const key of '? g x i z m , . ] [ o l s h v e d w u b p'.split(' ')) {
       await press(key);
       await tries[key]!();
       tried.add(key);

@@ -4,6 +4,7 @@ import { cssOf } from '../../compile';
 import { build, Linker, prepare, rulesOf, write, type Resolved } from '../../resolve';
 import { cascade } from '../../style';
 import { component, documentsOf, htmlOf, page } from '../../test';
+import { after } from '../../test/after';
 import { dataOf } from '../../value';
 
 const badge = component('badge', { tag: 'b', id: 'b', style: { color: { css: 'gray' } } });
@@ -28,14 +29,6 @@ const start = documentsOf(
     ],
   }),
 );
-
-function after(documents: Documents, ...edits: NamedEdit[]): Documents {
-  return edits.reduce((now, edit) => {
-    const done = doEdit(now, edit);
-    if (isRefusal(done)) throw new Error(done.refused);
-    return done.documents;
-  }, documents);
-}
 
 const mark = (node: string, name: string | null): NamedEdit => ({
   name: 'markPart',

@@ -1,6 +1,7 @@
 import { doEdit, isRefusal, placesOfValue, type NamedEdit } from '..';
 import type { Documents } from '../../model';
 import { documentsOf, page } from '../../test';
+import { after } from '../../test/after';
 import { blockOf } from '../../style';
 
 const start = documentsOf(
@@ -10,14 +11,6 @@ const start = documentsOf(
     style: blockOf({ color: '#123456', 'border-top': '1px solid #123456', width: '9px' }),
   }),
 );
-
-function after(documents: Documents, ...edits: NamedEdit[]): Documents {
-  return edits.reduce((now, edit) => {
-    const done = doEdit(now, edit);
-    if (isRefusal(done)) throw new Error(done.refused);
-    return done.documents;
-  }, documents);
-}
 
 const add = (token: string, css: string, more: object = {}): NamedEdit => ({
   name: 'addToken',

@@ -1,6 +1,7 @@
 import { doEdit, isRefusal, type NamedEdit } from '..';
 import { FORMAT, type Documents, type StyleDoc } from '../../model';
 import { documentsOf, page } from '../../test';
+import { after } from '../../test/after';
 
 const style = (id: string, order: string, base: string | null): StyleDoc => ({
   id,
@@ -24,14 +25,6 @@ const start = documentsOf(
     children: [{ id: 'it', tag: 'p', text: 'It', shared: { other: true } }],
   }),
 );
-
-function after(documents: Documents, ...edits: NamedEdit[]): Documents {
-  return edits.reduce((now, edit) => {
-    const done = doEdit(now, edit);
-    if (isRefusal(done)) throw new Error(done.refused);
-    return done.documents;
-  }, documents);
-}
 
 const worn = (documents: Documents) => {
   const node = documents.ofKind('page', 'home')!.nodes['it']!;
