@@ -66,10 +66,10 @@ test('a film is dropped onto the page, keeps its room, and plays; its still pict
   expect(await video.evaluate((element) => (element as HTMLVideoElement).videoWidth)).toBe(64);
   await expect(bench.row('film')).toContainText('mending.webm');
   await page
-    .getByRole('combobox', { name: /^video film$/ })
+    .getByRole('combobox', { name: /^Film film$/ })
     .first()
     .focus();
-  await page.getByRole('combobox', { name: 'video film, its still picture' }).focus();
+  await page.getByRole('combobox', { name: 'Film film, its still picture' }).focus();
   await page.keyboard.type('bench.svg');
   await page.keyboard.press('Enter');
   await expect(video).toHaveAttribute('poster', /^\/files\/.*\.svg$/);

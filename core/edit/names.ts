@@ -73,6 +73,7 @@ const TAG_WORDS: Record<string, string> = {
   p: 'Text',
   a: 'Link',
   img: 'Picture',
+  video: 'Film',
   ul: 'List',
   ol: 'List',
   li: 'Item',

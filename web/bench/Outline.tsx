@@ -110,7 +110,7 @@ function iconOf(node: TreeNode): Row['icon'] {
   if (node.kind === 'text') return 'text';
   if (node.kind === 'repeat') return 'repeat';
   if (node.kind === 'slot') return 'slot';
-  if (node.kind === 'element' && node.tag === 'img') return 'picture';
+  if (node.kind === 'element' && (node.tag === 'img' || node.tag === 'video')) return 'picture';
   if (
     node.kind === 'element' &&
     /^(h[1-6]|p|a|span|strong|em|small|time|figcaption)$/.test(node.tag)

@@ -63,7 +63,7 @@ export function beginRich(
       },
     },
     onUpdate: ({ editor: now }) => {
-      const typed = fromEditor(now.getJSON(), line);
+      const typed = fromEditor(now.getJSON(), line, true);
       last = typed;
       onType(typed);
     },

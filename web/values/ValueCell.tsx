@@ -22,7 +22,9 @@ export function ValueCell(props: EditorProps): ReactNode {
         <RestingChoice
           label={label}
           rest={
-            value ? (
+            type.kind === 'video' && value?.value === null ? (
+              <span className="quiet">choose a film, or drop one here</span>
+            ) : value ? (
               <ShowValue documents={documents} value={value} />
             ) : (
               <span className="quiet">{placeholder}</span>

@@ -7,6 +7,11 @@ import { RichButtons } from './RichButtons';
 import { fromEditor, toEditor } from './rich-json';
 import './rich.css';
 
+/** Whether a piece is a paragraph: then one that is left alone stays one. */
+function isParagraph(piece: RichPiece): boolean {
+  return typeof piece !== 'string' && piece.tag === 'p';
+}
+
 /** Rich text: bold, italic, links, lists, headings and quotations by keys or buttons; stored as data, never as HTML. */
 export function RichEditor({
   value,
@@ -37,7 +42,7 @@ export function RichEditor({
       session.current = newId();
     },
     onUpdate: ({ editor: now }) => {
-      const pieces = fromEditor(now.getJSON(), line);
+      const pieces = fromEditor(now.getJSON(), line, last.current?.some(isParagraph));
       last.current = pieces;
       tell.current({ type: 'rich', value: pieces } as Typed, session.current);
     },

@@ -61,6 +61,12 @@ describe('rich text in the editor', () => {
     expect(fromEditor(toEditor(pieces), false)).toEqual(pieces);
   });
 
+  test('one paragraph alone is its words, or stays one where paragraphs are meant', () => {
+    const doc = toEditor([{ tag: 'p', children: ['alone'] }]);
+    expect(fromEditor(doc, false)).toEqual(['alone']);
+    expect(fromEditor(doc, false, true)).toEqual([{ tag: 'p', children: ['alone'] }]);
+  });
+
   test('of any shape comes back with the same words, as what may be stored, and the second time unchanged', () => {
     fc.assert(
       fc.property(rich, (pieces) => {

@@ -138,11 +138,14 @@ function inline(piece: RichPiece, marks: readonly Marked[]): JSONContent[] {
   return children.flatMap((each) => inline(each, own));
 }
 
-/** A document of the editor as pieces to be stored. One paragraph alone is its words. */
-export function fromEditor(doc: JSONContent, line: boolean): RichPiece[] {
+/**
+ * A document of the editor as pieces to be stored. One paragraph alone is its words, unless paragraphs are meant.
+ */
+export function fromEditor(doc: JSONContent, line: boolean, paragraphs = false): RichPiece[] {
   const content = doc.content ?? [];
   if (content.every(({ type }) => type === 'text' || type === 'hardBreak')) return words(doc);
-  if (content.length === 1 && content[0]!.type === 'paragraph') return words(content[0]!);
+  if (content.length === 1 && content[0]!.type === 'paragraph' && !(paragraphs && !line))
+    return words(content[0]!);
   if (line) return content.flatMap((each, i) => [...(i > 0 ? [' '] : []), ...words(each)]);
   return content.map(block);
 }
