@@ -58,10 +58,6 @@ export function matchingOf(from: ComponentDoc, to: ComponentDoc): Matching {
     slots.set(id, found);
     open.delete(found);
   }
-  const unmatched = [
-    ...inOrder(from.properties).filter(([id]) => !properties.has(id)),
-    ...inOrder(from.slots).filter(([id]) => !slots.has(id)),
-  ].map(([, { label }]) => label);
   const named = new Map(partsIn(to.nodes).map(([id, name]) => [name.toLowerCase(), id]));
   const parts = new Map(
     partsIn(from.nodes).flatMap(([id, name]) => {
@@ -69,6 +65,12 @@ export function matchingOf(from: ComponentDoc, to: ComponentDoc): Matching {
       return found === undefined ? [] : [[id, found]];
     }),
   );
+  const unmatched = [
+    ...inOrder(from.properties).filter(([id]) => !properties.has(id)),
+    ...inOrder(from.slots).filter(([id]) => !slots.has(id)),
+  ].map(([, { label }]) => label);
+  for (const [id, name] of partsIn(from.nodes))
+    if (!parts.has(id)) unmatched.push(`the look of ${name}`);
   return { properties, slots, parts, unmatched };
 }
 

@@ -1,5 +1,5 @@
-import { doEdit, idsWhenPlain, isRefusal, type NamedEdit } from '..';
-import { nodeIn, text, treeDocOf, type Documents } from '../../model';
+import { doEdit, idsWhenPlain, isRefusal, matchingOf, type NamedEdit } from '..';
+import { docOf, nodeIn, text, treeDocOf, type Documents } from '../../model';
 import { cssOf } from '../../compile';
 import { build, Linker, prepare, rulesOf, write, type Resolved } from '../../resolve';
 import { cascade } from '../../style';
@@ -133,6 +133,8 @@ test('made plain, an instance looks as it did with what was said of its parts; a
     name: 'markPart',
     args: { component: 'plate', node: 'words', name: 'line' },
   });
+  const [from, to] = ['sign', 'plate'].map((id) => docOf(both, 'component', id)!);
+  expect(matchingOf(from!, to!).unmatched).toEqual(['the look of Badge']);
   const exchanged = after(both, {
     name: 'exchangeInstances',
     args: { instances: [{ doc: 'home', node: 'one' }], component: 'plate' },
