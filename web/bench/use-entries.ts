@@ -1,4 +1,4 @@
-import { useCallback, useMemo } from 'react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { allOf, type EntryDoc, type TreeDoc } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
@@ -20,13 +20,20 @@ export function useEntries(doc: TreeDoc | undefined): {
     [documents, type],
   );
   const entry = entries.find(({ id }) => id === search.get('entry')) ?? entries[0];
+  // Pressed twice before the first step is drawn, a key steps twice: it goes on from what was asked for last.
+  const asked = useRef(entry);
+  useEffect(() => {
+    asked.current = entry;
+  }, [entry]);
   const onEntry = useCallback(
     (step: number) => {
-      if (!entry) return;
-      const next = entries[(entries.indexOf(entry) + step + entries.length) % entries.length]!;
+      if (entries.length === 0) return;
+      const at = entries.findIndex(({ id }) => id === asked.current?.id);
+      const next = entries[(Math.max(at, 0) + step + entries.length) % entries.length]!;
+      asked.current = next;
       setSearch({ entry: next.id }, { replace: true });
     },
-    [entries, entry, setSearch],
+    [entries, setSearch],
   );
   return { entries, entry, onEntry };
 }
