@@ -1,5 +1,5 @@
 import { own, pathsOfEntry, pathsOfPage, type Doc, type Documents } from '../model';
-import { recordOf, WORD_STYLES } from '../value';
+import { recordOf, wordBaseOf, WORD_STYLES } from '../value';
 
 /** What changed between two states: in the words of `Recorded`, and the paths where something else may stand now. */
 export interface Changed {
@@ -17,7 +17,8 @@ export function changedBetween(before: Documents, after: Documents): Changed {
     things.add(id);
     if (moved) things.add('path:' + id);
     for (const record of changedRecords(old, now)) things.add(recordOf(id, record));
-    if ((old ?? now)?.kind === 'style' && baseOf(old) !== baseOf(now)) things.add(WORD_STYLES);
+    if ((old ?? now)?.kind === 'style' && wordBaseOf(old) !== wordBaseOf(now))
+      things.add(WORD_STYLES);
     for (const doc of [old, now]) {
       if (doc?.kind === 'entry') things.add('entries:' + doc.type);
       if (doc?.kind === 'page' && doc.entries && moved) things.add('pages:' + doc.entries);
@@ -41,11 +42,6 @@ function changedRecords(old: Doc | undefined, now: Doc | undefined): string[] {
   return [...new Set([...Object.keys(before), ...Object.keys(after)])].filter(
     (record) => own(before, record) !== own(after, record),
   );
-}
-
-/** What says whether words may have a shared style: that it is there and modifies no other. */
-function baseOf(doc: Doc | undefined): string | null | undefined {
-  return doc?.kind === 'style' ? doc.base : undefined;
 }
 
 /** Everything that decides where a page or an entry is found. */

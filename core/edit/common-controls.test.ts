@@ -1,6 +1,7 @@
-import { commonControls, doEdit, isRefusal, type NamedEdit } from '.';
-import { docOf, literal, nodeIn, text, treeDocOf, type Documents } from '../model';
+import { commonControls, doEdit, type NamedEdit } from '.';
+import { docOf, literal, nodeIn, text, treeDocOf } from '../model';
 import { component, documentsOf, page } from '../test';
+import { after } from '../test/after';
 
 const start = documentsOf(
   component(
@@ -35,14 +36,6 @@ const holds = (nodes: string[]) =>
       .filter(({ rows: [row] }) => !['chosen', 'declaration'].includes(row!.control.of))
       .map(({ what, holds: each }) => [what, each]),
   );
-
-function after(documents: Documents, ...edits: NamedEdit[]): Documents {
-  return edits.reduce((state, edit) => {
-    const done = doEdit(state, edit);
-    if (isRefusal(done)) throw new Error(done.refused);
-    return done.documents;
-  }, documents);
-}
 
 describe('several selected have together', () => {
   test('the properties of their component, mixed where they differ', () => {

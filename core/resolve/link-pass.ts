@@ -42,6 +42,7 @@ export class LinkPass {
   private readonly children;
   /** Which nodes were looked at, whether or not something came of it. */
   private readonly looked = new Set<NodeId>();
+  private below: ReadonlyMap<NodeId, LinkedText['below']> | undefined;
 
   /**
    * @param nodes the linked nodes of an earlier state, brought up to date in place: only the linker holds them
@@ -156,19 +157,24 @@ export class LinkPass {
     return { kind: 'text', id, reads: reads.done(), text, rich, below, shown };
   }
 
-  /** The heading of the document that something stands below: the nearest one before it, else the first there is. */
+  /** The heading of the document that a rich text stands below: the nearest one before it; nothing where none is. */
   private headingBefore(id: NodeId): LinkedText['below'] {
-    let first: LinkedText['below'];
+    this.below ??= this.headings();
+    return this.below.get(id);
+  }
+
+  /** By rich text the heading before it: the tree is walked once, however many texts there are. */
+  private headings(): ReadonlyMap<NodeId, LinkedText['below']> {
+    const { nodes } = this.doc;
+    const found = new Map<NodeId, LinkedText['below']>();
     let before: LinkedText['below'];
-    for (const each of withDescendants(this.doc.nodes, rootOf(this.doc.nodes))) {
-      if (each === id) break;
-      const node = this.doc.nodes[each]!;
-      if (node.kind === 'element' && headingLevel(node.tag) !== undefined) {
+    for (const id of withDescendants(nodes, rootOf(nodes))) {
+      const node = nodes[id]!;
+      if (node.kind === 'element' && headingLevel(node.tag) !== undefined)
         before = { tag: node.tag, tagBy: this.tagBy(node) };
-        first ??= before;
-      }
+      else if (node.kind === 'text' && node.rich === 'blocks') found.set(id, before);
     }
-    return before ?? first;
+    return found;
   }
 
   /** What chooses the tag of an element, out of those its type allows. */

@@ -167,7 +167,7 @@ export function dataOf(documents: Documents, before?: Data, unloaded = ALL_LOADE
 }
 
 /** What words ask of a shared style: whether it is there and modifies another. */
-function baseOf(doc: Doc | undefined): string | null | undefined {
+export function wordBaseOf(doc: Doc | undefined): string | null | undefined {
   return doc?.kind === 'style' ? doc.base : undefined;
 }
 
@@ -175,7 +175,7 @@ function baseOf(doc: Doc | undefined): string | null | undefined {
 function isRead({ before, after }: DocDifference): boolean {
   const kind = (after ?? before)!.kind;
   if (kind === 'entry' || kind === 'type' || kind === 'asset') return true;
-  if (kind === 'style') return baseOf(before) !== baseOf(after);
+  if (kind === 'style') return wordBaseOf(before) !== wordBaseOf(after);
   if (kind !== 'page') return before?.kind === 'page';
   if (before?.kind !== 'page' || after?.kind !== 'page') return true;
   return (

@@ -1,7 +1,8 @@
-import { controlsOf, doEdit, groundOf, isRefusal, type NamedEdit } from '..';
+import { controlsOf, doEdit, groundOf, type NamedEdit } from '..';
 import { docOf, nodeIn, type Documents, type Source } from '../../model';
 import { Linker } from '../../resolve';
 import { asset, component, documentsOf, htmlOf, page } from '../../test';
+import { after } from '../../test/after';
 import { build } from '../../resolve';
 import { dataOf } from '../../value';
 
@@ -15,14 +16,6 @@ const start = documentsOf(
   component('band', { id: 'root', tag: 'section', children: [{ tag: 'h2', text: 'Come in' }] }),
   page('home', '/', { tag: 'main', children: [{ id: 'one', component: 'band' }] }),
 );
-
-function after(documents: Documents, ...edits: NamedEdit[]): Documents {
-  return edits.reduce((state, edit) => {
-    const done = doEdit(state, edit);
-    if (isRefusal(done)) throw new Error(done.refused);
-    return done.documents;
-  }, documents);
-}
 
 const laid = (ground: { source: Source; veil: string | null } | null): NamedEdit => ({
   name: 'setGround',

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { shortName } from '@sormet/core/edit';
 import { nodeIn, partNameOf } from '@sormet/core/model';
 import { innerOf, innerWords } from '../../../canvas/inside';
 import { useDerived } from '../../../site/SiteProvider';
@@ -38,7 +39,7 @@ export function InsideLedger({
   return (
     <div className="inside-ledger">
       <fieldset className="inside-list">
-        <legend>Inside {component ? innerName(component.name) : 'it'}</legend>
+        <legend>Inside {component ? shortName(component.name) : 'it'}</legend>
         {all.map(({ element, depth, address: each }) => {
           const stored = nodeIn(documents, element.scope.within.doc, element.from.id);
           const part = partNameOf(stored);
@@ -69,8 +70,4 @@ export function InsideLedger({
       </div>
     </div>
   );
-}
-
-function innerName(name: string): string {
-  return name.slice(name.lastIndexOf('/') + 1);
 }
