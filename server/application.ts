@@ -1,30 +1,22 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { Router, type Express, type Request } from 'express';
-import multer from 'multer';
-import { IsNull } from 'typeorm';
-import { addressesOf, ID_PATTERN, isWellFormed } from '@sormet/core/model';
+import { ID_PATTERN } from '@sormet/core/model';
 import { acceptEdit } from './edits/accept';
-import {
-  FileEntity,
-  HistoryEntity,
-  ReleaseEntity,
-  SiteEntity,
-  type ReleaseRow,
-  type SiteRow,
-} from './database/entities';
+import { ReleaseEntity, SiteEntity, type ReleaseRow, type SiteRow } from './database/entities';
 import type { SiteStore } from './database/site-store';
-import { filmType, LARGEST_FILM } from './files/film';
-import { LARGEST_FILE, type Pictures } from './files/pictures';
+import type { Pictures } from './files/pictures';
 import { serveFile } from './files/serve-file';
-import { sha256 as hashOf } from './files/sha256';
+import { storeUpload, takeUpload } from './files/uploads';
 import { answer, read } from './http/check';
 import { ownRequestsOnly } from './http/own-requests';
+import { applicationPolicy, CANVAS_POLICY } from './http/policies';
 import { LARGEST_REQUEST, Problem, sendProblem } from './http/problem';
 import * as shapes from '@sormet/core/api';
 import { documentAfter, historyAfter, historyLines, lastChanges } from './edits/history';
 import type { LiveChanges } from './live/live-changes';
 import type { Publisher } from './publish/publisher';
+import { siteSummaries } from './sites/site-summaries';
 import { bringBack, makeSite, removedSites, removeSite } from './sites/making-sites';
 
 /** What the application is made of. */
@@ -80,26 +72,6 @@ export function application(parts: Parts): Express {
   return app;
 }
 
-/** Nothing inside the canvas runs; the application, on the same origin, draws into it from outside. */
-const CANVAS_POLICY =
-  "default-src 'self'; script-src 'none'; style-src 'unsafe-inline'; img-src 'self'; font-src 'self'; object-src 'none'; frame-src 'none'; form-action 'none'; base-uri 'none'";
-
-function applicationPolicy(sitesPort: number): string {
-  return [
-    "default-src 'self'",
-    "script-src 'self'",
-    "style-src 'self' 'unsafe-inline'",
-    "img-src 'self' data:",
-    // A film that is brought in is measured before it is sent.
-    "media-src 'self' blob:",
-    `frame-src 'self' http://*.localhost:${sitesPort}`,
-    "object-src 'none'",
-    "base-uri 'none'",
-    "form-action 'self'",
-    "frame-ancestors 'self'",
-  ].join('; ');
-}
-
 function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
   const router = Router();
   const database = store.database;
@@ -117,18 +89,15 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
   });
 
   router.get('/sites', async (_, response) => {
-    const sites = await database
-      .getRepository(SiteEntity)
-      .find({ where: { removed: IsNull() }, order: { name: 'ASC' } });
     answer(response, shapes.SiteList, {
-      sites: await Promise.all(sites.map(summaryOf)),
+      sites: await siteSummaries(database.manager, sitesPort),
       removed: await removedSites(store),
     });
   });
 
   router.post('/sites', async (request, response) => {
     const id = await makeSite(store, read(shapes.SiteRequest, request.body));
-    answer(response, shapes.SiteSummary, await summaryOf((await store.site(id))!), 201);
+    answer(response, shapes.SiteSummary, await summaryOf(id), 201);
   });
 
   router.delete('/sites/:site', async (request, response) => {
@@ -146,7 +115,7 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
     const site = await siteIn(request);
     const { revision, documents } = await store.state(site);
     answer(response, shapes.SiteAnswer, {
-      site: await summaryOf(site),
+      site: await summaryOf(site.id),
       revision,
       documents: documents.toJSON(),
     });
@@ -200,7 +169,8 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
 
   router.get('/sites/:site/live', async (request, response) => {
     const site = await siteIn(request);
-    live.listen(site.id, site.revision, request, response);
+    const revision = async () => (await store.site(site.id))?.revision ?? 0;
+    await live.listen(site.id, revision, request, response);
   });
 
   router.get('/sites/:site/plan', async (request, response) => {
@@ -253,36 +223,9 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
     response.status(204).end();
   });
 
-  const upload = multer({
-    storage: multer.memoryStorage(),
-    limits: { fileSize: LARGEST_FILM, files: 1, fields: 10, parts: 12 },
-    // Names of files are UTF-8, as browsers send them (HTML Living Standard, multipart/form-data).
-    defParamCharset: 'utf8',
-  });
-  router.post('/sites/:site/files', upload.single('file'), async (request, response) => {
+  router.post('/sites/:site/files', ...takeUpload(), async (request, response) => {
     await siteIn(request);
-    const file = request.file;
-    if (!file)
-      throw new Problem(400, 'Bad request', 'No file was sent.', {
-        pointer: '/file',
-        reason: 'is missing',
-      });
-    const film = filmType(file.buffer);
-    if (!film && file.buffer.length > LARGEST_FILE)
-      throw new Problem(
-        413,
-        'Too large',
-        `This file is larger than ${LARGEST_FILE / 2 ** 20} MB, the most for a picture.`,
-      );
-    const { bytes, leftOut, ...kind } = film
-      ? { bytes: file.buffer, mediaType: film, leftOut: [] }
-      : await pictures.read(file.buffer);
-    const sha256 = hashOf(bytes);
-    await database
-      .getRepository(FileEntity)
-      .upsert({ sha256, mediaType: kind.mediaType, bytes: Buffer.from(bytes) }, ['sha256']);
-    const name = wellFormedName(file.originalname);
-    answer(response, shapes.FileAnswer, { sha256, name, ...kind, leftOut: [...leftOut] }, 201);
+    answer(response, shapes.FileAnswer, await storeUpload(database, pictures, request.file), 201);
   });
 
   router.use((request) => {
@@ -302,33 +245,13 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
     return site;
   }
 
-  async function summaryOf(site: SiteRow): Promise<shapes.SiteSummary> {
-    const release = site.liveRelease
-      ? await database.getRepository(ReleaseEntity).findOne({
-          where: { id: site.liveRelease },
-          select: { id: true, number: true, revision: true },
-        })
-      : null;
-    const last = await database
-      .getRepository(HistoryEntity)
-      .findOne({ where: { site: site.id, revision: site.revision }, select: { at: true } });
-    const { documents } = await store.state(site);
-    return {
-      id: site.id,
-      slug: site.slug,
-      name: site.name,
-      revision: site.revision,
-      address: `http://${site.slug}.localhost:${sitesPort}/`,
-      preview: `http://${site.slug}.preview.localhost:${sitesPort}/`,
-      live: release?.number ?? null,
-      pages: addressesOf(documents).length,
-      changed: last?.at.toISOString() ?? null,
-      unpublished: release?.revision !== site.revision,
-    };
+  async function summaryOf(id: string): Promise<shapes.SiteSummary> {
+    const [summary] = await siteSummaries(database.manager, sitesPort, id);
+    if (!summary) throw new Problem(404, 'Not found', 'There is no such site.');
+    return summary;
   }
 }
 
-/** An id in the address. @throws a 404 problem for what is none: it names nothing */
 /** The revision of a site that an address names. */
 function revisionIn(request: Request, site: SiteRow): number {
   const revision = wholeNumber(request.params['revision'], 'revision', site.revision);
@@ -337,6 +260,7 @@ function revisionIn(request: Request, site: SiteRow): number {
   return revision;
 }
 
+/** An id in the address. @throws a 404 problem for what is none: it names nothing */
 function idIn(request: Request, name: string): string {
   return idFrom(request.params[name], name);
 }
@@ -346,15 +270,6 @@ function idFrom(given: unknown, name: string): string {
   if (!new RegExp(ID_PATTERN).test(id))
     throw new Problem(404, 'Not found', `There is no such ${name}.`);
   return id;
-}
-
-/** The name of a file as people see it: what cannot be stored of it is left out. */
-function wellFormedName(name: string): string {
-  const shown = [...name]
-    .filter((letter) => isWellFormed(letter) && !/\p{Cc}/u.test(letter))
-    .slice(0, 120)
-    .join('');
-  return shown === '' ? 'picture' : shown;
 }
 
 /** The largest integer that a column of revisions holds. */

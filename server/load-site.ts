@@ -2,16 +2,20 @@ import type { DataSource, EntityManager } from 'typeorm';
 import { type Documents } from '@sormet/core/model';
 import { findingsOf } from '@sormet/core/edit';
 import type { DemoSite } from '@sormet/demo';
-import { DocumentEntity, FileEntity, SiteEntity } from './database/entities';
+import { storeDocument } from './database/documents';
+import { SiteEntity } from './database/entities';
 import { storeUses } from './edits/accept';
+import { storeFiles } from './files/stored-files';
 
 /** Stores the demo in a database that holds no site yet. */
 export async function loadDemo(database: DataSource, demo: DemoSite): Promise<void> {
   if ((await database.getRepository(SiteEntity).count()) > 0) return;
   const { files } = demo;
   await database.transaction(async (manager) => {
-    for (const [sha256, { bytes, mediaType }] of files)
-      await manager.getRepository(FileEntity).upsert({ sha256, mediaType, bytes }, ['sha256']);
+    await storeFiles(
+      manager,
+      [...files].map(([sha256, { bytes, mediaType }]) => ({ sha256, mediaType, bytes })),
+    );
     await storeSite(manager, demo.documents.site.slug, demo.documents);
   });
 }
@@ -37,9 +41,7 @@ export async function storeSite(
     removed: null,
   });
   for (const doc of documents) {
-    await manager
-      .getRepository(DocumentEntity)
-      .insert({ site: id, id: doc.id, kind: doc.kind, version: 1, body: doc as never });
+    await storeDocument(manager, id, 1, doc);
     await storeUses(manager, id, undefined, doc);
   }
 }

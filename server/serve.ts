@@ -12,10 +12,15 @@ import { Publisher } from './publish/publisher';
 import type { Settings } from './settings';
 import { LiveReleases } from './sites/live-releases';
 import { sitesOrigin } from './sites/sites-origin';
+import { deleteExpired } from './sites/making-sites';
 import { tidySites } from './tidy-sites';
 import { upgradeSites } from './upgrade-sites';
 import { Pictures } from './files/pictures';
 import { logFault } from './http/log';
+import { originsOf } from './http/policies';
+
+/** How often removed sites whose time is over are deleted, in ms. */
+const EXPIRY_EVERY = 60 * 60 * 1000;
 
 /** A running server and what stops it. */
 export interface Running {
@@ -32,7 +37,12 @@ export async function serve(settings: Settings): Promise<Running> {
   const pictures = new Pictures();
   const published = new LiveReleases(store);
   const servers: Server[] = [];
+  const names = settings.names.concat(settings.host);
+  const expiring = setInterval(() => {
+    deleteExpired(store).catch((error: unknown) => logFault('Deleting removed sites', error));
+  }, EXPIRY_EVERY).unref();
   const stop = async () => {
+    clearInterval(expiring);
     const closed = servers.map((server) => new Promise((done) => server.close(done)));
     await live.stop();
     for (const server of servers) server.closeAllConnections();
@@ -43,6 +53,7 @@ export async function serve(settings: Settings): Promise<Running> {
   };
   try {
     await loadDemo(database, brackenfold());
+    await deleteExpired(store);
     await upgradeSites(store);
     await tidySites(store);
     await database.transaction(keepKeyframes);
@@ -57,13 +68,18 @@ export async function serve(settings: Settings): Promise<Running> {
       live,
       publisher,
       pictures,
-      names: settings.names.concat(settings.host),
+      names,
       sitesPort: settings.sitesPort,
       interfaceFolder: join(import.meta.dirname, '..', 'web', 'dist'),
     });
     servers.push(
       await listen(
-        sitesOrigin(store, published, settings.sitesPort),
+        sitesOrigin({
+          store,
+          live: published,
+          port: settings.sitesPort,
+          framedBy: originsOf(names, settings.port),
+        }),
         settings.sitesPort,
         settings.host,
         'SORMET_SITES_PORT',

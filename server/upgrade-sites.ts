@@ -1,6 +1,7 @@
 import type { EntityManager } from 'typeorm';
 import { differences } from '@sormet/core/edit';
 import { Documents, FORMAT, formatOf, newId, upgraded, type Stored } from '@sormet/core/model';
+import { storeDocument } from './database/documents';
 import { DocumentEntity, SiteEntity } from './database/entities';
 import { heldSite } from './database/held-site';
 import type { SiteStore } from './database/site-store';
@@ -30,13 +31,7 @@ async function upgradeSite(manager: EntityManager, id: string): Promise<void> {
   const count = documents.size;
   for (const doc of new Set(changes.map((change) => change.doc))) {
     const is = documents.get(doc);
-    if (is)
-      await manager
-        .getRepository(DocumentEntity)
-        .upsert({ site: id, id: doc, kind: is.kind, version: revision, body: is as never }, [
-          'site',
-          'id',
-        ]);
+    if (is) await storeDocument(manager, id, revision, is);
     else await manager.getRepository(DocumentEntity).delete({ site: id, id: doc });
   }
   // What an older format says it uses is not read any more: the table is made anew.

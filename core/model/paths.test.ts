@@ -88,7 +88,7 @@ describe('asked for one path', () => {
     .tuple(fc.nat(9), paths, fc.array(paths, { maxLength: 3 }), fc.boolean())
     .map(([n, path, old, hidden]) => ({
       ...page(`p${n}`, path, body),
-      former: former(old),
+      former: former(old.flatMap((each) => [each, `${each}/<slug>`])),
       draft: hidden,
     }));
   const many = fc
@@ -122,7 +122,7 @@ describe('asked for one path', () => {
         for (const doc of docs) documents = documents.with(doc);
         const redirects = redirectsOf(documents);
         const below = ['a', 'b', 'c'].flatMap((a) => ['a', 'b', 'c'].map((b) => `/${a}/${b}`));
-        for (const path of ['/', '/a', '/b', '/c', ...below]) {
+        for (const path of ['/', '/a', '/b', '/c', '/a/<slug>', '/b/<slug>', ...below]) {
           for (const drafts of [true, false])
             expect(addressesAt(documents, path, drafts)).toEqual(
               addressesOf(documents, drafts).filter((address) => address.path === path),

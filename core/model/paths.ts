@@ -63,7 +63,8 @@ function pagesAt(
   for (const holding of how) {
     for (const id of documents.claiming(holding(path))) {
       const page = docOf(documents, 'page', id)!;
-      if (!isPerEntry(page)) found.set(id, { page });
+      // A former path that stood for each entry leads to no plain page (see `formerOf`).
+      if (!isPerEntry(page) && !path.endsWith(SLUG_PART)) found.set(id, { page });
     }
     for (const id of documents.claiming(holding(each))) {
       const page = docOf(documents, 'page', id)!;

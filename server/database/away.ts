@@ -5,8 +5,9 @@
 const CODES =
   /^(08...|53...|57P..|57014|55P03|25P03|40001|40P01|ECONN[A-Z]+|EPIPE|ETIMEDOUT|ENOTFOUND|EHOSTUNREACH)$/;
 
+/** The same in the words of pg and TypeORM; the last three are what comes of a connection lost between two statements. */
 const MESSAGES =
-  /timeout exceeded when trying to connect|Connection terminated|Client has encountered a connection error|Cannot use a pool after|Driver not Connected/i;
+  /timeout exceeded when trying to connect|Connection terminated|Client has encountered a connection error|Cannot use a pool after|Driver not Connected|Query runner already released|Client was closed and is not queryable|Transaction is not started yet/i;
 
 /** Whether an error means that the database is away or could not serve in time; the same may go well later. */
 export function isAway(error: unknown): boolean {

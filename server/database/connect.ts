@@ -8,10 +8,12 @@ import {
   UseEntity,
 } from './entities';
 import { Consistency1764100000000 } from './consistency';
+import { FileParts1764500000000 } from './file-parts-table';
 import { FirstTables1764000000000 } from './first-tables';
 import { HistoryDocuments1764400000000 } from './history-documents-table';
 import { Keyframes1764200000000 } from './keyframes-table';
 import { RemovedSites1764300000000 } from './removed-sites';
+import { Standing1764600000000 } from './standing-column';
 
 /**
  * Nothing waits for ever: not for a connection, a lock, a statement or somebody who holds a transaction open. What
@@ -37,6 +39,8 @@ export async function connect(url: string): Promise<DataSource> {
       Keyframes1764200000000,
       RemovedSites1764300000000,
       HistoryDocuments1764400000000,
+      FileParts1764500000000,
+      Standing1764600000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -35,6 +35,8 @@ export interface DocumentRow {
   kind: string;
   /** The revision that changed it last. */
   version: number;
+  /** What it adds to the addresses of its site (see `standsFor`). */
+  stands: string | null;
   body: Doc;
 }
 
@@ -46,6 +48,7 @@ export const DocumentEntity = new EntitySchema<DocumentRow>({
     id: { type: 'text', primary: true },
     kind: { type: 'text' },
     version: { type: 'int' },
+    stands: { type: 'text', nullable: true },
     body: { type: 'jsonb' },
   },
 });
@@ -141,10 +144,11 @@ export const ReleaseEntity = new EntitySchema<ReleaseRow>({
   },
 });
 
+/** A file, stored once by content; its bytes lie in `file_parts` (server/files/stored-files.ts). */
 export interface FileRow {
   sha256: string;
   mediaType: string;
-  bytes: Buffer;
+  size: number;
 }
 
 export const FileEntity = new EntitySchema<FileRow>({
@@ -153,6 +157,6 @@ export const FileEntity = new EntitySchema<FileRow>({
   columns: {
     sha256: { type: 'text', primary: true },
     mediaType: { type: 'text', name: 'media_type' },
-    bytes: { type: 'bytea' },
+    size: { type: 'int' },
   },
 });

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
 import { Documents, FORMAT, sameJson, upgraded } from '@sormet/core/model';
 import { applyChanges, inverse, touched, type Change, type Past } from '@sormet/core/edit';
@@ -12,6 +13,9 @@ export interface SiteState {
   readonly documents: Documents;
 }
 
+/** Of how many sites a state is kept in memory: those that were asked for last. */
+const MOST_SITES = 20;
+
 /** From how many revisions on reading documents as they are stored is less work than making the changes between. */
 const FAR = KEYFRAME_EVERY;
 
@@ -21,8 +25,10 @@ const FAR = KEYFRAME_EVERY;
  * each site shares what it linked.
  */
 export class SiteStore {
-  private readonly kept = new Map<string, SiteState>();
-  private readonly readings = new Map<string, { linker: Linker; data?: Data }>();
+  private readonly kept = new LRUCache<string, SiteState>({ max: MOST_SITES });
+  private readonly readings = new LRUCache<string, { linker: Linker; data?: Data }>({
+    max: MOST_SITES,
+  });
 
   constructor(readonly database: DataSource) {}
 

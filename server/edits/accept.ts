@@ -1,5 +1,5 @@
 import type { EntityManager } from 'typeorm';
-import { own, sameJson, type Doc, type Documents } from '@sormet/core/model';
+import { docOf, own, sameJson, type Doc, type Documents } from '@sormet/core/model';
 import {
   doEdit,
   EDITS,
@@ -14,13 +14,15 @@ import {
 } from '@sormet/core/edit';
 import { usesOf } from '@sormet/core/reach';
 import { DocumentEntity, HistoryEntity, SiteEntity, UseEntity } from '../database/entities';
+import { storeDocument } from '../database/documents';
 import { heldSite } from '../database/held-site';
 import { KEYFRAME_EVERY, keepKeyframe } from '../database/keyframes';
 import type { SiteStore } from '../database/site-store';
+import { storedAmong } from '../files/stored-files';
 import { read } from '../http/check';
 import { Problem } from '../http/problem';
 import type { EditRequest } from '@sormet/core/api';
-import { freeAddress } from '../sites/free-address';
+import { freeAddress, withFreeAddress } from '../sites/free-address';
 import { CHANNEL } from '../live/channel';
 import { keepInHistory } from './history';
 
@@ -63,6 +65,7 @@ export async function acceptEdit(
     const past: Past =
       edit.name === 'revert' ? await store.past(siteId, edit.args.edits, manager) : () => undefined;
     const done = doneEdit(documents, edit, request.changes, past);
+    await checkFiles(manager, done);
     const revision = site.revision + 1;
     const count = done.documents.size;
     await storeDocuments(manager, siteId, revision, documents, done);
@@ -83,7 +86,9 @@ export async function acceptEdit(
     const { name, slug } = done.documents.site;
     const sites = manager.getRepository(SiteEntity);
     if (slug !== site.slug) await freeAddress(sites, slug, siteId);
-    await sites.update({ id: siteId }, { revision, documents: count, name, slug });
+    await withFreeAddress(slug, () =>
+      sites.update({ id: siteId }, { revision, documents: count, name, slug }),
+    );
     // Sent when the transaction is committed, and not at all when it is not.
     await manager.query('SELECT pg_notify($1, $2)', [
       CHANNEL,
@@ -136,6 +141,24 @@ function doneEdit(
   return done;
 }
 
+/** @throws a 422 problem when an asset names a file that is not stored: no release could be made from then on */
+async function checkFiles(manager: EntityManager, { documents, changes }: Done): Promise<void> {
+  const assets = [...touched(changes)].flatMap((id) => docOf(documents, 'asset', id) ?? []);
+  if (assets.length === 0) return;
+  const stored = await storedAmong(
+    manager,
+    assets.map(({ sha256 }) => sha256),
+  );
+  const missing = assets.find(({ sha256 }) => !stored.has(sha256));
+  if (missing)
+    throw new Problem(
+      422,
+      'Refused',
+      `The file of “${missing.name}” is not stored here; bring it in again.`,
+      { doc: missing.id, pointer: '/sha256', reason: 'is not stored' },
+    );
+}
+
 async function storeDocuments(
   manager: EntityManager,
   site: string,
@@ -145,10 +168,7 @@ async function storeDocuments(
 ): Promise<void> {
   for (const id of touched(changes)) {
     const doc = documents.get(id);
-    if (doc)
-      await manager
-        .getRepository(DocumentEntity)
-        .upsert({ site, id, kind: doc.kind, version, body: doc as never }, ['site', 'id']);
+    if (doc) await storeDocument(manager, site, version, doc);
     else await manager.getRepository(DocumentEntity).delete({ site, id });
     await storeUses(manager, site, before.get(id), doc);
   }

@@ -3,10 +3,17 @@ import { In, type EntityManager } from 'typeorm';
 import { newId } from '@sormet/core/model';
 import { COMPILER, type Manifest, type PlannedPage } from '@sormet/core/compile';
 import { isAway } from '../database/away';
-import { FileEntity, ReleaseEntity, SiteEntity, type ReleaseRow } from '../database/entities';
+import {
+  ReleaseEntity,
+  SiteEntity,
+  type ReleaseRow,
+  type ReleaseState,
+  type SiteRow,
+} from '../database/entities';
 import { heldSite } from '../database/held-site';
 import type { SiteStore } from '../database/site-store';
 import { unsafeInSvg } from '../files/clean-svg';
+import { storedAmong, storeFiles, wholeFile } from '../files/stored-files';
 import { logFault } from '../http/log';
 import { Problem } from '../http/problem';
 import { CHANNEL } from '../live/channel';
@@ -117,7 +124,7 @@ export class Publisher {
   private async refuseWhileBusy(site: string, manager: EntityManager): Promise<void> {
     const busy = await manager
       .getRepository(ReleaseEntity)
-      .existsBy({ site, state: In(['waiting', 'making']) });
+      .existsBy({ site, state: In(UNDER_WAY) });
     if (busy) throw new Problem(409, 'Already publishing', 'A release is being made already.');
   }
 
@@ -128,7 +135,7 @@ export class Publisher {
       const release = await releases.findOneBy({ id });
       if (!release || release.state === 'done' || release.state === 'failed') return;
       const site = await this.store.site(release.site);
-      if (!site) return;
+      if (!site) return await this.fail(id, 'The site was removed while this was published.');
       await releases.update({ id }, { state: 'making', done: 0 });
       let told = Date.now();
       const plan = await this.planner.planOf(site, release.revision, (done, of) => {
@@ -143,10 +150,17 @@ export class Publisher {
       logFault('A release', error);
       // With the database away nothing can be said of it there; it is taken up again when the database is back.
       if (isAway(error)) return;
-      await releases
-        .update({ id }, { state: 'failed', error: (error as Error).message })
-        .catch((again: unknown) => logFault('The failure of a release', again));
+      await this.fail(id, (error as Error).message).catch((again: unknown) =>
+        logFault('The failure of a release', again),
+      );
     }
+  }
+
+  /** Ends a release that cannot be made, with what people are told of it. */
+  private async fail(id: string, error: string): Promise<void> {
+    await this.store.database
+      .getRepository(ReleaseEntity)
+      .update({ id, state: In(UNDER_WAY) }, { state: 'failed', error });
   }
 
   private async finish(
@@ -156,26 +170,13 @@ export class Publisher {
     pages: readonly PlannedPage[],
   ): Promise<void> {
     await this.store.database.transaction(async (manager) => {
-      const files = manager.getRepository(FileEntity);
-      const wanted = [...new Set(Object.values(manifest).map(({ sha256 }) => sha256))];
-      const there = await storedAmong(manager, wanted);
-      const kinds = new Map(Object.values(manifest).map((file) => [file.sha256, file.mediaType]));
-      for (const [sha256, text] of texts) {
-        if (there.has(sha256)) continue;
-        const bytes = Buffer.from(text, 'utf8');
-        await files.upsert({ sha256, mediaType: kinds.get(sha256)!, bytes }, ['sha256']);
-        there.add(sha256);
-      }
-      for (const [path, { sha256, mediaType }] of Object.entries(manifest)) {
-        if (!there.has(sha256))
-          throw new Error(`The file of ${path} is not stored; bring it in again.`);
-        if (mediaType !== 'image/svg+xml') continue;
-        const { bytes } = await files.findOneByOrFail({ sha256 });
-        const unsafe = unsafeInSvg(bytes.toString('utf8'));
-        if (unsafe !== undefined)
-          throw new Error(`The picture ${path} holds ${unsafe}; bring it in again.`);
-      }
-      await manager.getRepository(ReleaseEntity).update(
+      // Of several who made the same release the first ends it: what somebody made live since then stays.
+      const held = await heldSite(manager, site);
+      const releases = manager.getRepository(ReleaseEntity);
+      if (!held || !(await releases.existsBy({ id, state: In(UNDER_WAY) }))) return;
+      await storeTexts(manager, texts, manifest);
+      await checkFiles(manager, manifest);
+      await releases.update(
         { id },
         {
           state: 'done',
@@ -186,37 +187,64 @@ export class Publisher {
           error: null,
         },
       );
-      await manager.getRepository(SiteEntity).update({ id: site }, { liveRelease: id });
-      const { revision } = await manager.getRepository(SiteEntity).findOneByOrFail({ id: site });
-      await manager.query('SELECT pg_notify($1, $2)', [
-        CHANNEL,
-        JSON.stringify({ site, revision }),
-      ]);
+      await makeLive(manager, held, id);
     });
   }
 
-  /** Makes a past release live again: one pointer moves. */
+  /** Makes a past release live again: one pointer moves, and every window hears of it. */
   async goBackTo(siteId: string, id: string): Promise<void> {
-    const { database } = this.store;
-    const release = await database
-      .getRepository(ReleaseEntity)
-      .findOneBy({ id, site: siteId, state: 'done' });
-    if (!release) throw new Problem(404, 'Not found', 'There is no such release.');
-    await database.getRepository(SiteEntity).update({ id: siteId }, { liveRelease: id });
+    await this.store.database.transaction(async (manager) => {
+      const held = await heldSite(manager, siteId);
+      const there = await manager
+        .getRepository(ReleaseEntity)
+        .existsBy({ id, site: siteId, state: 'done' });
+      if (!held || !there) throw new Problem(404, 'Not found', 'There is no such release.');
+      await makeLive(manager, held, id);
+    });
   }
 }
 
-/** Which of these files are stored. */
-async function storedAmong(
+/** The states of a release that is not ended. */
+const UNDER_WAY: ReleaseState[] = ['waiting', 'making'];
+
+/** Moves the pointer of a site, held by this transaction, and tells every window and server. */
+async function makeLive(manager: EntityManager, site: SiteRow, release: string): Promise<void> {
+  await manager.getRepository(SiteEntity).update({ id: site.id }, { liveRelease: release });
+  await manager.query('SELECT pg_notify($1, $2)', [
+    CHANNEL,
+    JSON.stringify({ site: site.id, revision: site.revision }),
+  ]);
+}
+
+/** Stores the files that were made, where they are not stored yet. */
+async function storeTexts(
   manager: EntityManager,
-  hashes: readonly string[],
-): Promise<Set<string>> {
-  const found = new Set<string>();
-  for (let i = 0; i < hashes.length; i += 1000) {
-    const rows = await manager
-      .getRepository(FileEntity)
-      .find({ where: { sha256: In(hashes.slice(i, i + 1000)) }, select: { sha256: true } });
-    for (const { sha256 } of rows) found.add(sha256);
+  texts: ReadonlyMap<string, string>,
+  manifest: Manifest,
+): Promise<void> {
+  const kinds = new Map(Object.values(manifest).map((file) => [file.sha256, file.mediaType]));
+  const there = await storedAmong(manager, [...texts.keys()]);
+  await storeFiles(
+    manager,
+    [...texts].flatMap(([sha256, text]) =>
+      there.has(sha256)
+        ? []
+        : { sha256, mediaType: kinds.get(sha256)!, bytes: Buffer.from(text, 'utf8') },
+    ),
+  );
+}
+
+/** @throws when a file of a release is not stored, or a picture holds what runs */
+async function checkFiles(manager: EntityManager, manifest: Manifest): Promise<void> {
+  const files = Object.entries(manifest);
+  const there = await storedAmong(manager, [...new Set(files.map(([, { sha256 }]) => sha256))]);
+  for (const [path, { sha256, mediaType }] of files) {
+    if (!there.has(sha256))
+      throw new Error(`The file of ${path} is not stored; bring it in again.`);
+    if (mediaType !== 'image/svg+xml') continue;
+    const { bytes } = (await wholeFile(manager, sha256))!;
+    const unsafe = unsafeInSvg(bytes.toString('utf8'));
+    if (unsafe !== undefined)
+      throw new Error(`The picture ${path} holds ${unsafe}; bring it in again.`);
   }
-  return found;
 }

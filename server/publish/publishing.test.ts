@@ -1,6 +1,7 @@
 import { PageCompiler } from '@sormet/core/compile';
 import { addressesOf, text } from '@sormet/core/model';
 import { means } from '@sormet/core/test';
+import { Client } from 'pg';
 import { FileEntity, ReleaseEntity } from '../database/entities';
 import { eventually, startTestServer, type TestServer } from '../test/test-server';
 
@@ -174,4 +175,78 @@ test('a release during which the database goes away stays begun, and is made whe
   expect((await stored()).state).toBe('making');
   await server.publisher.takeUp();
   await eventually(async () => (await stored()).state === 'done' || undefined);
+});
+
+test('a site that was removed while it was published, and brought back, can be published again', async () => {
+  await setTitle('Before it was removed');
+  const site = (await server.store.site('brackenfold'))!;
+  const planning = jest
+    .spyOn(server.publisher.planner, 'planOf')
+    .mockImplementationOnce(async (...args) => {
+      planning.mockRestore();
+      await server.api.delete('/api/sites/brackenfold').send({ name: site.name }).expect(204);
+      return server.publisher.planner.planOf(...args);
+    });
+  // The plan that `ask` makes is kept; so the one that is watched is that of the job.
+  await server.api.get('/api/sites/brackenfold/plan').expect(200);
+  expect((await server.publish().catch(() => undefined))?.state).not.toBe('done');
+  await server.api.post('/api/sites/brackenfold/back').expect(204);
+  const release = await eventually(async () => {
+    const answer = await server.api.get('/api/sites/brackenfold/releases').expect(200);
+    const [newest] = (answer.body as { releases: Release[] }).releases;
+    return newest!.state === 'failed' || newest!.state === 'done' ? newest : undefined;
+  });
+  if (release.state === 'done') await setTitle('After it was brought back');
+  expect((await publish()).state).toBe('done');
+});
+
+test('a server that is slower makes nothing live again that was rolled back, and windows hear of going back', async () => {
+  await setTitle('Rolled back soon');
+  const made = await publish();
+  const { body } = await server.api.get('/api/sites/brackenfold/releases').expect(200);
+  const earlier = (body as { releases: Release[] }).releases.find(
+    ({ state, id }) => state === 'done' && id !== made.id,
+  )!;
+  const heard: string[] = [];
+  const client = new Client({ connectionString: server.url });
+  await client.connect();
+  client.on('notification', ({ payload }) => heard.push(payload ?? ''));
+  await client.query('LISTEN sormet_revision');
+  await server.api.post(`/api/sites/brackenfold/releases/${earlier.id}/live`).expect(204);
+  await eventually(async () => (heard.length > 0 ? true : undefined));
+  await client.end();
+  // The slower server comes to its end now, with what it took up when the release was not made yet.
+  const row = await server.database.getRepository(ReleaseEntity).findOneByOrFail({ id: made.id });
+  await (
+    server.publisher as unknown as {
+      finish(release: unknown, texts: unknown, manifest: unknown, pages: unknown): Promise<void>;
+    }
+  ).finish({ ...row, state: 'making' }, new Map(), row.manifest, row.plan);
+  expect((await server.store.site('brackenfold'))!.liveRelease).toBe(earlier.id);
+});
+
+test('a transaction that the database breaks off in the middle is answered 503, and nothing of it is stored', async () => {
+  const seen = await server.documents();
+  const before = (await server.store.site('brackenfold'))!.revision;
+  for (let round = 0; round < 3; round += 1) {
+    const storing = jest
+      .spyOn(server.store, 'state')
+      .mockImplementationOnce(async (site, manager) => {
+        const [{ pid }] = (await manager!.query('SELECT pg_backend_pid() AS pid')) as [
+          { pid: number },
+        ];
+        await server.database.query('SELECT pg_terminate_backend($1)', [pid]);
+        if (round > 0) await new Promise((done) => setTimeout(done, 50 * round));
+        return server.store.stateAt(site.id, site.revision);
+      });
+    await server
+      .send(
+        { name: 'setPage', args: { page: 'page-about', set: { title: text('Broken off') } } },
+        seen,
+      )
+      .expect(503)
+      .expect('retry-after', '1');
+    storing.mockRestore();
+  }
+  expect((await server.store.site('brackenfold'))!.revision).toBe(before);
 });

@@ -1,3 +1,4 @@
+import { QueryFailedError } from 'typeorm';
 import type { SiteRow } from '../database/entities';
 import { Problem } from '../http/problem';
 
@@ -9,12 +10,35 @@ export async function freeAddress(
 ): Promise<void> {
   const other = await sites.findOneBy({ slug });
   if (other && other.id !== site)
-    throw new Problem(
-      422,
-      'Refused',
+    throw taken(
       other.removed
         ? `“${slug}” is the address of ${other.name}, which was removed and is still kept.`
         : `“${slug}” is the address of ${other.name} already.`,
-      { pointer: '/slug', reason: 'is taken' },
     );
+}
+
+/**
+ * Does what stores a site under an address.
+ * @throws a 422 problem when somebody else has stored another under it meanwhile (the database holds each once)
+ */
+export async function withFreeAddress<T>(slug: string, store: () => Promise<T>): Promise<T> {
+  try {
+    return await store();
+  } catch (error) {
+    const { code, table, detail } = driverErrorOf(error);
+    if (code === UNIQUE_VIOLATION && table === 'sites' && detail?.startsWith('Key (slug)'))
+      throw taken(`“${slug}” has just been taken by another site.`);
+    throw error;
+  }
+}
+
+/** SQLSTATE: a second row of one key (PostgreSQL, Appendix A). */
+const UNIQUE_VIOLATION = '23505';
+
+function driverErrorOf(error: unknown): { code?: string; table?: string; detail?: string } {
+  return error instanceof QueryFailedError ? error.driverError : {};
+}
+
+function taken(detail: string): Problem {
+  return new Problem(422, 'Refused', detail, { pointer: '/slug', reason: 'is taken' });
 }

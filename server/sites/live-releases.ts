@@ -1,97 +1,136 @@
-import { IsNull } from 'typeorm';
+import { LRUCache } from 'lru-cache';
+import { IsNull, Not } from 'typeorm';
 import type { Manifest } from '@sormet/core/compile';
 import { isAway } from '../database/away';
-import { FileEntity, ReleaseEntity, SiteEntity, type SiteRow } from '../database/entities';
+import { ReleaseEntity, SiteEntity, type SiteRow } from '../database/entities';
 import type { SiteStore } from '../database/site-store';
+import { PART_BYTES, wholeFile } from '../files/stored-files';
 import { logFault } from '../http/log';
 
-/** A file as it is served. */
+/** A file as it is kept in memory. */
 export interface ServedFile {
   readonly bytes: Buffer;
   readonly mediaType: string;
 }
 
-/** How many bytes of published files are kept in memory. */
+/** How many bytes of published files are kept in memory; a file larger than one part is not among them. */
 const KEPT_BYTES = 256 * 1024 * 1024;
+/** How many releases are kept in memory. */
+const KEPT_RELEASES = 50;
+
+/** What is known of a site without reading it. */
+export type KnownSite = Pick<SiteRow, 'id' | 'slug' | 'name' | 'revision' | 'liveRelease'>;
 
 /**
  * What is live, kept in memory: which release of which site, its manifest and its files. While the database is
- * there it is asked which release is live; while it is away, what was live last goes on being served.
+ * there it is asked which release of the one site is live; while it is away, what was live last goes on being served.
  */
 export class LiveReleases {
-  private sites: readonly SiteRow[] = [];
-  private readonly manifests = new Map<string, Manifest>();
-  /** In the order in which they were used last. */
-  private readonly files = new Map<string, ServedFile>();
-  private bytes = 0;
+  /** Sites as they were known last, by slug. */
+  private readonly known = new Map<string, KnownSite>();
+  private readonly manifests = new LRUCache<string, Manifest>({
+    max: KEPT_RELEASES,
+    fetchMethod: async (id) => {
+      const release = await this.store.database
+        .getRepository(ReleaseEntity)
+        .findOne({ where: { id }, select: { id: true, manifest: true } });
+      return release?.manifest;
+    },
+  });
+  private readonly files: LRUCache<string, ServedFile>;
 
-  constructor(private readonly store: SiteStore) {}
+  /** @param keptBytes how many bytes of files are kept in memory */
+  constructor(
+    private readonly store: SiteStore,
+    keptBytes = KEPT_BYTES,
+  ) {
+    this.files = new LRUCache<string, ServedFile>({
+      maxSize: keptBytes,
+      sizeCalculation: ({ bytes }) => bytes.length + 1,
+      // Many who ask at once for one file have it read once.
+      fetchMethod: (sha256) => wholeFile(this.store.database.manager, sha256),
+    });
+  }
+
+  /** How many bytes of files are in memory. */
+  get keptBytes(): number {
+    return this.files.calculatedSize;
+  }
 
   /** Reads everything that is live, so that the database may go away from then on. */
   async keepAll(): Promise<void> {
-    for (const site of await this.all()) await this.keepFiles(await this.manifestOf(site));
-  }
-
-  /** Every site, as it is or as it was known last. @throws when the database is away and was never asked */
-  async all(): Promise<readonly SiteRow[]> {
-    try {
-      const before = this.sites;
-      this.sites = await this.store.database
-        .getRepository(SiteEntity)
-        .find({ where: { removed: IsNull() }, order: { slug: 'ASC' } });
-      for (const site of this.sites)
-        if (before.find(({ id }) => id === site.id)?.liveRelease !== site.liveRelease)
-          this.keepSoon(site);
-    } catch (error) {
-      if (!isAway(error) || this.sites.length === 0) throw error;
+    for (const site of await this.published()) {
+      this.known.set(site.slug, site);
+      await this.keepFiles(site);
     }
-    return this.sites;
   }
 
-  private keepSoon(site: SiteRow): void {
-    this.manifestOf(site)
-      .then((manifest) => this.keepFiles(manifest))
-      .catch((error: unknown) => logFault('Keeping a release in memory', error));
+  /** The sites of which something is live, by name, as they are or as they were known last. */
+  async published(): Promise<readonly KnownSite[]> {
+    try {
+      return await this.store.database.getRepository(SiteEntity).find({
+        where: { removed: IsNull(), liveRelease: Not(IsNull()) },
+        select: SELECTED,
+        order: { slug: 'ASC' },
+      });
+    } catch (error) {
+      const sites = [...this.known.values()].filter(({ liveRelease }) => liveRelease !== null);
+      if (!isAway(error) || sites.length === 0) throw error;
+      return sites;
+    }
+  }
+
+  /**
+   * The site of a slug, as it is or as it was known last.
+   * @throws when the database is away and was never asked for it
+   */
+  async site(slug: string): Promise<KnownSite | undefined> {
+    const before = this.known.get(slug);
+    try {
+      const site = await this.store.database
+        .getRepository(SiteEntity)
+        .findOne({ where: { slug, removed: IsNull() }, select: SELECTED });
+      if (!site) {
+        this.known.delete(slug);
+        return undefined;
+      }
+      this.known.set(slug, site);
+      if (before?.liveRelease !== site.liveRelease) this.keepSoon(site);
+      return site;
+    } catch (error) {
+      if (!isAway(error) || !before) throw error;
+      return before;
+    }
+  }
+
+  private keepSoon(site: KnownSite): void {
+    this.keepFiles(site).catch((error: unknown) => logFault('Keeping a release in memory', error));
   }
 
   /** The manifest of a site's live release; an empty one when nothing is live. */
-  async manifestOf({ liveRelease }: SiteRow): Promise<Manifest> {
+  async manifestOf({ liveRelease }: KnownSite): Promise<Manifest> {
     if (!liveRelease) return {};
-    const kept = this.manifests.get(liveRelease);
-    if (kept) return kept;
-    const release = await this.store.database
-      .getRepository(ReleaseEntity)
-      .findOneBy({ id: liveRelease });
-    const manifest = release?.manifest ?? {};
-    if (this.manifests.size > 50) this.manifests.clear();
-    this.manifests.set(liveRelease, manifest);
-    return manifest;
+    return (await this.manifests.fetch(liveRelease)) ?? {};
   }
 
-  /** A file by its content's hash. */
-  async file(sha256: string): Promise<ServedFile | undefined> {
-    const kept = this.files.get(sha256);
-    if (kept) {
-      this.files.delete(sha256);
-      this.files.set(sha256, kept);
-      return kept;
+  /** A file by its content's hash, where it is small enough to be kept in memory. */
+  async file(sha256: string, mediaType: string): Promise<ServedFile | undefined> {
+    if (isFilm(mediaType)) return undefined;
+    return this.files.fetch(sha256);
+  }
+
+  private async keepFiles(site: KnownSite): Promise<void> {
+    for (const { sha256, mediaType } of Object.values(await this.manifestOf(site))) {
+      // What is as large as all there is room for would only push out the rest.
+      if (this.files.calculatedSize > KEPT_BYTES - PART_BYTES) return;
+      await this.file(sha256, mediaType);
     }
-    const row = await this.store.database.getRepository(FileEntity).findOneBy({ sha256 });
-    return row ? this.keep(sha256, { bytes: row.bytes, mediaType: row.mediaType }) : undefined;
   }
+}
 
-  private async keepFiles(manifest: Manifest): Promise<void> {
-    for (const { sha256 } of Object.values(manifest)) await this.file(sha256);
-  }
+const SELECTED = { id: true, slug: true, name: true, revision: true, liveRelease: true } as const;
 
-  private keep(sha256: string, file: ServedFile): ServedFile {
-    this.files.set(sha256, file);
-    this.bytes += file.bytes.length;
-    for (const [oldest, { bytes }] of this.files) {
-      if (this.bytes <= KEPT_BYTES) break;
-      this.files.delete(oldest);
-      this.bytes -= bytes.length;
-    }
-    return file;
-  }
+/** Films are sent part by part as they are read; all else is small. */
+function isFilm(mediaType: string): boolean {
+  return mediaType.startsWith('video/');
 }

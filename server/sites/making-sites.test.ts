@@ -1,7 +1,8 @@
 import type { SiteSummary } from '@sormet/core/api';
+import { addressesOf } from '@sormet/core/model';
 import { SiteEntity } from '../database/entities';
 import { startTestServer, type TestServer } from '../test/test-server';
-import { KEPT_DAYS } from './making-sites';
+import { deleteExpired, KEPT_DAYS } from './making-sites';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -80,6 +81,42 @@ describe('a site', () => {
     expect((await listed()).sites.find(({ id }) => id === one.id)?.slug).toBe('address-three');
   });
 
+  test('of two who take one address in the same moment, one is told that it is taken', async () => {
+    for (let round = 0; round < 3; round += 1) {
+      const answers = await Promise.all(
+        [0, 1, 2].map(() => server.api.post('/api/sites').send(asked(`at-once-${round}`))),
+      );
+      expect(answers.map(({ status }) => status).sort()).toEqual([201, 422, 422]);
+    }
+    const sites = await Promise.all(['move-a', 'move-b'].map((slug) => make(slug)));
+    const answers = await Promise.all(
+      sites.map(({ id, slug }) =>
+        server.api.post(`/api/sites/${id}/edits`).send({
+          id: `edit-at-once-${id}`,
+          who: 'window-1',
+          name: 'setSite',
+          args: { set: { slug: 'move-c' } },
+          changes: [{ doc: 'site', path: '/slug', was: slug, now: 'move-c' }],
+        }),
+      ),
+    );
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 422]);
+  });
+
+  test('the list counts pages without reading a document, and keeps none in memory', async () => {
+    const site = await make('counted', 'start');
+    const { documents } = await server.store.stateAt(site.id, site.revision);
+    expect((await listed()).sites.find(({ id }) => id === site.id)?.pages).toBe(
+      addressesOf(documents).length,
+    );
+    const demo = (await listed()).sites.find(({ slug }) => slug === 'brackenfold');
+    expect(demo?.pages).toBe(addressesOf(await server.documents()).length);
+    const reading = jest.spyOn(server.store, 'stateAt');
+    await listed();
+    expect(reading).not.toHaveBeenCalled();
+    reading.mockRestore();
+  });
+
   test('is removed only by its name, is gone everywhere, and comes back as it was', async () => {
     const site = await make('to-go', 'start');
     const remove = (name: string) => server.api.delete(`/api/sites/${site.id}`).send({ name });
@@ -107,6 +144,9 @@ describe('a site', () => {
     const longAgo = new Date(Date.now() - (KEPT_DAYS + 1) * 24 * 60 * 60 * 1000);
     await server.database.getRepository(SiteEntity).update({ id: site.id }, { removed: longAgo });
     expect((await listed()).removed.some(({ id }) => id === site.id)).toBe(false);
+    // Reading the list deletes nothing.
+    expect(await server.database.getRepository(SiteEntity).countBy({ id: site.id })).toBe(1);
+    await deleteExpired(server.store);
     expect(await server.database.getRepository(SiteEntity).countBy({ id: site.id })).toBe(0);
     await make('long-gone');
   });

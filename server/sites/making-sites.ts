@@ -1,4 +1,4 @@
-import { LessThan, Not, IsNull } from 'typeorm';
+import { IsNull, LessThan, MoreThanOrEqual, Not } from 'typeorm';
 import { newId } from '@sormet/core/model';
 import { beginSite, copySite } from '@sormet/core/edit';
 import type { RemovedSite, SiteRequest } from '@sormet/core/api';
@@ -6,7 +6,7 @@ import { SiteEntity, type SiteRow } from '../database/entities';
 import type { SiteStore } from '../database/site-store';
 import { Problem } from '../http/problem';
 import { storeSite } from '../load-site';
-import { freeAddress } from './free-address';
+import { freeAddress, withFreeAddress } from './free-address';
 
 /** How long a removed site can be brought back, in days. */
 export const KEPT_DAYS = 30;
@@ -24,10 +24,12 @@ export async function makeSite(
   const documents =
     typeof begins === 'string' ? beginSite(asked, begins) : await copied(store, begins.copy);
   const id = newId();
-  await store.database.transaction(async (manager) => {
-    await freeAddress(manager.getRepository(SiteEntity), asked.slug, id);
-    await storeSite(manager, id, documents);
-  });
+  await withFreeAddress(asked.slug, () =>
+    store.database.transaction(async (manager) => {
+      await freeAddress(manager.getRepository(SiteEntity), asked.slug, id);
+      await storeSite(manager, id, documents);
+    }),
+  );
   return id;
 
   async function copied(from: SiteStore, of: string) {
@@ -47,11 +49,18 @@ export async function removeSite(store: SiteStore, site: SiteRow, name: string):
   await store.database.getRepository(SiteEntity).update({ id: site.id }, { removed: new Date() });
 }
 
-/** The sites that were removed and can be brought back; those whose time is over are deleted for good first. */
+/** Deletes removed sites for good whose time is over. Done by the server from time to time, not while somebody reads. */
+export async function deleteExpired(store: SiteStore): Promise<void> {
+  const over = new Date(Date.now() - KEPT_DAYS * DAY);
+  await store.database.getRepository(SiteEntity).delete({ removed: LessThan(over) });
+}
+
+/** The sites that were removed and can be brought back. */
 export async function removedSites(store: SiteStore): Promise<RemovedSite[]> {
-  const sites = store.database.getRepository(SiteEntity);
-  await sites.delete({ removed: LessThan(new Date(Date.now() - KEPT_DAYS * DAY)) });
-  const rows = await sites.find({ where: { removed: Not(IsNull()) }, order: { removed: 'DESC' } });
+  const rows = await store.database.getRepository(SiteEntity).find({
+    where: { removed: MoreThanOrEqual(new Date(Date.now() - KEPT_DAYS * DAY)) },
+    order: { removed: 'DESC' },
+  });
   return rows.map(({ id, name, removed }) => ({
     id,
     name,

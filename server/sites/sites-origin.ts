@@ -1,46 +1,60 @@
 import express, { type Express, type Request, type Response } from 'express';
+import { LRUCache } from 'lru-cache';
 import { addressesAt } from '@sormet/core/model';
-import { fileOf, PageCompiler, type Stylesheet } from '@sormet/core/compile';
+import { fileOf, PageCompiler } from '@sormet/core/compile';
 import { escapeAttribute, escapeText } from '@sormet/core/resolve';
-import type { SiteRow } from '../database/entities';
 import type { SiteStore } from '../database/site-store';
+import { sendBytes, sendStored } from '../files/send-file';
+import { serveFile } from '../files/serve-file';
 import { sha256 } from '../files/sha256';
-import { sendBytes } from '../files/send-bytes';
-import { FILE_POLICY, serveFile } from '../files/serve-file';
+import { findFile } from '../files/stored-files';
+import { FILE_POLICY, pagePolicy } from '../http/policies';
 import { sendProblem } from '../http/problem';
-import type { LiveReleases } from './live-releases';
+import type { KnownSite, LiveReleases } from './live-releases';
 
-/** A published page may load what it ships with, and be shown in a frame of the application's preview. */
-const PAGE_POLICY =
-  "default-src 'self'; style-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'none'";
+/** How many stylesheets of previews are kept. */
+const MOST_STYLES = 200;
+
+/** What the origin of the sites is made of. */
+export interface SitesParts {
+  readonly store: SiteStore;
+  readonly live: LiveReleases;
+  /** Its own port, for the addresses in the list of sites. */
+  readonly port: number;
+  /** The origins in whose frames pages may be shown: those of the application. */
+  readonly framedBy: readonly string[];
+}
 
 /**
  * The origin of published sites and previews, apart from the application's. `SLUG.localhost` is a
  * published site, `SLUG.preview.localhost` its newest state. Without a name in front, the only published
  * site, else a list of them.
  */
-export function sitesOrigin(store: SiteStore, live: LiveReleases, port: number): Express {
+export function sitesOrigin(parts: SitesParts): Express {
+  const { live, port } = parts;
   const app = express().disable('x-powered-by').disable('etag');
-  const styles = new RecentStyles();
+  const previews = new Previews(parts.store);
+  const policy = pagePolicy(parts.framedBy);
   app.use(async (request, response) => {
     response.set({
       'x-content-type-options': 'nosniff',
       'referrer-policy': 'strict-origin-when-cross-origin',
+      // Whatever is answered, also that there is nothing; files say their own.
+      'content-security-policy': policy,
     });
     if (request.method !== 'GET' && request.method !== 'HEAD')
       return void response.status(405).end();
     const { slug, preview } = hostParts(request.hostname);
     const path = normalised(request.path);
-    const sites = await live.all();
     if (slug !== undefined) {
-      const site = sites.find((each) => each.slug === slug);
+      const site = await live.site(slug);
       if (!site) return notFound(response);
       return preview
-        ? previewPage(store, styles, site, path, request, response)
-        : publishedFile(live, site, path, request, response);
+        ? previews.send(site, path, request, response)
+        : publishedFile(parts, site, path, request, response);
     }
-    const published = sites.filter((site) => site.liveRelease);
-    if (published.length === 1) return publishedFile(live, published[0]!, path, request, response);
+    const published = await live.published();
+    if (published.length === 1) return publishedFile(parts, published[0]!, path, request, response);
     return void response.type('html').send(listOf(published, port));
   });
   app.use(sendProblem);
@@ -64,8 +78,8 @@ function normalised(path: string): string {
 }
 
 async function publishedFile(
-  live: LiveReleases,
-  site: SiteRow,
+  { store, live }: SitesParts,
+  site: KnownSite,
   path: string,
   request: Request,
   response: Response,
@@ -74,68 +88,83 @@ async function publishedFile(
   const name = Object.hasOwn(manifest, path) ? path : fileOf(path);
   const entry = Object.hasOwn(manifest, name) ? manifest[name]! : undefined;
   if (!entry) return notFound(response);
-  if (entry.redirect !== undefined) return response.redirect(308, entry.redirect);
-  const file = await live.file(entry.sha256);
-  if (!file) return notFound(response);
+  // Where a former path leads may be another tomorrow, the path itself among it: it is asked for again each time
+  // (RFC 9111, 4.2.2: without a word, a permanent redirect may be kept for ever).
+  if (entry.redirect !== undefined)
+    return response.set('cache-control', 'no-cache').redirect(308, entry.redirect);
   const isPage = entry.mediaType.startsWith('text/html');
-  response.set({
-    'content-type': entry.mediaType,
-    'cache-control': isPage ? 'no-cache' : 'public, max-age=31536000, immutable',
-    'content-security-policy': isPage ? PAGE_POLICY : FILE_POLICY,
-  });
-  sendBytes(request, response, file.bytes);
+  const head = () =>
+    response.set({
+      'content-type': entry.mediaType,
+      'cache-control': isPage ? 'no-cache' : 'public, max-age=31536000, immutable',
+      ...(isPage ? {} : { 'content-security-policy': FILE_POLICY }),
+    });
+  const kept = await live.file(entry.sha256, entry.mediaType);
+  if (kept) {
+    head();
+    return sendBytes(request, response, kept.bytes);
+  }
+  const file = await findFile(store.database.manager, entry.sha256);
+  if (!file) return notFound(response);
+  head();
+  return sendStored(store.database, file, request, response);
 }
 
-/** How many stylesheets of previews are kept. */
-const MOST_STYLES = 200;
+/** The newest state of pages, drafts too, as visitors would see them. */
+class Previews {
+  /** The stylesheets that pages were shown with last, by path: it names the content, so none is ever out of date. */
+  private readonly styles = new LRUCache<string, string>({ max: MOST_STYLES });
 
-/** The stylesheets that previews were shown with last, by path: it names the content, so none is ever out of date. */
-class RecentStyles {
-  private readonly texts = new Map<string, string>();
+  constructor(private readonly store: SiteStore) {}
 
-  get(path: string): string | undefined {
-    return this.texts.get(path);
+  async send(site: KnownSite, path: string, request: Request, response: Response): Promise<void> {
+    if (STYLESHEET.test(path)) return this.sendStyle(site, path, request, response);
+    if (FILE.test(path))
+      return serveFile(this.store.database, path.slice('/files/'.length), request, response);
+    response.set('cache-control', 'no-store');
+    const html = await this.page(site, path);
+    if (html === undefined) return notFound(response);
+    response.type('html').send(html);
   }
 
-  keep({ path, text }: Stylesheet): void {
-    this.texts.delete(path);
-    this.texts.set(path, text);
-    for (const oldest of this.texts.keys()) {
-      if (this.texts.size <= MOST_STYLES) return;
-      this.texts.delete(oldest);
-    }
+  /**
+   * The stylesheet that a page names: of one that was shown, else of the page that asks (as the browser says in
+   * `Referer`), after a start or from another server. Nothing else is compiled for a name that anybody may make up.
+   */
+  private async sendStyle(
+    site: KnownSite,
+    path: string,
+    request: Request,
+    response: Response,
+  ): Promise<void> {
+    const asking = pathAsking(request);
+    if (!this.styles.has(path) && asking !== undefined) await this.page(site, asking);
+    const style = this.styles.get(path);
+    if (style === undefined) return notFound(response);
+    response.set('cache-control', 'no-store').type('css').send(style);
+  }
+
+  /** The HTML of the newest state of a page; its stylesheet is kept. Nothing where there is none. */
+  private async page(site: KnownSite, path: string): Promise<string | undefined> {
+    const { documents } = await this.store.stateAt(site.id, site.revision);
+    const [address] = addressesAt(documents, path, true);
+    if (!address) return undefined;
+    const reading = this.store.reading(site.id, documents);
+    const { html, css } = new PageCompiler(documents, { ...reading, sha256 }).compile(address);
+    this.styles.set(css.path, css.text);
+    return html;
   }
 }
 
-/** The newest state of a page, drafts of pages too, as visitors would see it. */
-async function previewPage(
-  store: SiteStore,
-  styles: RecentStyles,
-  site: SiteRow,
-  path: string,
-  request: Request,
-  response: Response,
-): Promise<void> {
-  const style = styles.get(path);
-  if (style !== undefined)
-    return void response.set('cache-control', 'no-store').type('css').send(style);
-  if (path.startsWith('/files/') && !path.endsWith('.css'))
-    return serveFile(store.database, path.slice('/files/'.length), request, response);
-  const { documents } = await store.state(site);
-  const compiler = new PageCompiler(documents, { ...store.reading(site.id, documents), sha256 });
-  response.set('cache-control', 'no-store');
-  if (path.endsWith('.css')) {
-    for (const page of documents.all('page')) {
-      const css = compiler.stylesheet(page.id);
-      if (css.path === path) return void response.type('css').send(css.text);
-    }
-    return notFound(response);
-  }
-  const [address] = addressesAt(documents, path, true);
-  if (!address) return notFound(response);
-  const { html, css } = compiler.compile(address);
-  styles.keep(css);
-  response.type('html').set('content-security-policy', PAGE_POLICY).send(html);
+const STYLESHEET = /^\/files\/[0-9a-f]{16}\.css$/;
+const FILE = /^\/files\/[0-9a-f]{16}\.[a-z0-9]+$/;
+
+/** The path of the page on this host that asks for what it loads. */
+function pathAsking(request: Request): string | undefined {
+  const { referer, host } = request.headers;
+  if (referer === undefined || !URL.canParse(referer)) return undefined;
+  const asking = new URL(referer);
+  return asking.host === host ? normalised(asking.pathname) : undefined;
 }
 
 function notFound(response: Response): void {
@@ -147,7 +176,7 @@ function notFound(response: Response): void {
     );
 }
 
-function listOf(sites: readonly SiteRow[], port: number): string {
+function listOf(sites: readonly KnownSite[], port: number): string {
   const items = sites
     .map(
       ({ slug, name }) =>

@@ -7,6 +7,7 @@ import type { DataSource } from 'typeorm';
 import { brackenfold } from '@sormet/demo';
 import { applyChanges, isRefusal, runEdit, type NamedEdit, type Past } from '@sormet/core/edit';
 import { newId, Documents } from '@sormet/core/model';
+import type { ReleaseSummary } from '@sormet/core/api';
 import { application } from '../application';
 import { connect } from '../database/connect';
 import { keepKeyframes } from '../database/keyframes';
@@ -32,7 +33,11 @@ export interface TestServer {
   documents(): Promise<Documents>;
   /** Sends an edit as a window would that sees these documents. */
   send(edit: NamedEdit, seen?: Documents, id?: string, past?: Past): request.Test;
+  /** Publishes the newest state and waits until that is done or has failed. */
+  publish(): Promise<ReleaseSummary>;
   readonly publisher: Publisher;
+  readonly live: LiveChanges;
+  readonly published: LiveReleases;
   stop(): Promise<void>;
 }
 
@@ -70,7 +75,13 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
     sitesPort: SITES_PORT,
     interfaceFolder: import.meta.dirname,
   }).listen(0, '127.0.0.1');
-  const sitesApp = sitesOrigin(store, new LiveReleases(store), SITES_PORT).listen(0, '127.0.0.1');
+  const published = new LiveReleases(store);
+  const sitesApp = sitesOrigin({
+    store,
+    live: published,
+    port: SITES_PORT,
+    framedBy: ['http://127.0.0.1:5180'],
+  }).listen(0, '127.0.0.1');
   for (const each of [app, sitesApp]) if (!each.listening) await once(each, 'listening');
   const api = request(app);
   const documents = async () =>
@@ -87,7 +98,18 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
     app,
     url,
     documents,
+    async publish() {
+      const { body } = await api.post('/api/sites/brackenfold/releases').expect(202);
+      const { id } = body as ReleaseSummary;
+      return eventually(async () => {
+        const answer = await api.get(`/api/sites/brackenfold/releases/${id}`).expect(200);
+        const release = answer.body as ReleaseSummary;
+        return release.state === 'done' || release.state === 'failed' ? release : undefined;
+      });
+    },
     publisher,
+    live,
+    published,
     send(edit, seen = first, id = newId(), past) {
       const changes = runEdit(seen, edit, past);
       if (isRefusal(changes)) throw new Error(changes.refused);
