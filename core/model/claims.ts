@@ -1,11 +1,12 @@
 import type { Doc } from './documents';
 import type { Documents } from './document-set';
+import { componentsIn } from './placed';
 import { SharedMap } from './shared-map';
 
 /** The part of a page's path that stands for the slug of each entry. */
 export const SLUG_PART = '<slug>';
 
-/** Everything that a document may claim in its site, as a key: a path, a slug, a name, now or formerly. */
+/** Everything that a document may claim in its site, as a key: a path, a slug, a name, now or formerly; what it places. */
 export const claim = {
   /** A page's path as it is stored: for a page made from entries it ends in `<slug>`. */
   path: (path: string) => `path ${path}`,
@@ -17,6 +18,8 @@ export const claim = {
   slug: (type: string, slug: string) => `slug ${type} ${slug}`,
   formerSlug: (type: string, slug: string) => `former slug ${type} ${slug}`,
   component: (name: string) => `component ${name}`,
+  /** Placing a component. */
+  places: (component: string) => `places ${component}`,
 } as const;
 
 /** What a document claims. */
@@ -29,6 +32,7 @@ function claimsOf(doc: Doc | undefined): readonly string[] {
         ...(path.endsWith(SLUG_PART) ? [] : [claim.below(partsOf(path).above)]),
         ...(entries === null ? [] : [claim.pageOf(entries)]),
         ...Object.keys(former).map(claim.formerPath),
+        ...componentsIn(doc.nodes).map(claim.places),
       ];
     }
     case 'entry':
@@ -37,7 +41,7 @@ function claimsOf(doc: Doc | undefined): readonly string[] {
         ...Object.keys(doc.former ?? {}).map((slug) => claim.formerSlug(doc.type, slug)),
       ];
     case 'component':
-      return [claim.component(doc.name)];
+      return [claim.component(doc.name), ...componentsIn(doc.nodes).map(claim.places)];
     default:
       return [];
   }

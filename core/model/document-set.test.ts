@@ -93,3 +93,8 @@ describe('the documents of a site', () => {
     );
   });
 });
+
+test('documents are made from any number of them: more than the engine holds as arguments', () => {
+  const many = Array.from({ length: 150_000 }, (_, i) => entry('shed', `s${i}`, {}));
+  expect(Documents.from(many).size).toBe(150_000);
+});

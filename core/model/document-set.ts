@@ -36,7 +36,7 @@ export class Documents implements Iterable<Doc> {
 
   /** Documents from a list of them, the last of an id counting. */
   static from(docs: Iterable<Doc>): Documents {
-    return Documents.none.with(...docs);
+    return Documents.none.withAll(docs);
   }
 
   /** Documents as they are sent and stored: a record by id. */
@@ -106,12 +106,26 @@ export class Documents implements Iterable<Doc> {
 
   /** These with some documents put in, each in place of the one of its id. */
   with(...docs: readonly Doc[]): Documents {
-    return this.changed(new Map(docs.map((doc) => [doc.id, doc])));
+    return this.withAll(docs);
+  }
+
+  /** The same for any number of them: no more than the engine holds as arguments can be spread. */
+  withAll(docs: Iterable<Doc>): Documents {
+    const changes = new Map<string, Doc>();
+    for (const doc of docs) changes.set(doc.id, doc);
+    return this.changed(changes);
   }
 
   /** These without some of them. */
   without(...ids: readonly string[]): Documents {
-    return this.changed(new Map(ids.map((id) => [id, undefined])));
+    return this.withoutAll(ids);
+  }
+
+  /** The same for any number of them. */
+  withoutAll(ids: Iterable<string>): Documents {
+    const changes = new Map<string, undefined>();
+    for (const id of ids) changes.set(id, undefined);
+    return this.changed(changes);
   }
 
   /** These with changes: by id the document there is now, `undefined` where there is none any more. */

@@ -177,54 +177,81 @@ const INTERACTIVE = new Set(['a', 'button', 'input', 'textarea', 'select', 'labe
  * @param above the tags around it, nearest first
  */
 export function nestingFault(tag: string, above: readonly string[]): string | null {
-  const parent = above[0];
-  if (parent !== undefined) {
-    if (isVoid(parent) || parent === 'textarea' || parent === 'video')
-      return `${parent} holds nothing`;
-    if ((parent === 'summary' || parent === 'legend') && !PHRASING.has(tag) && !HEADINGS.has(tag))
-      return `${parent} holds only text-level elements and headings, not ${tag}`;
-    if (PHRASING_ONLY.has(parent) && !PHRASING.has(tag))
-      return `${parent} holds only text-level elements, not ${tag}`;
-    if ((parent === 'ul' || parent === 'ol') && tag !== 'li')
-      return `${parent} holds only li, not ${tag}`;
-    const holds = own(HOLDS_ONLY, parent);
-    if (holds && !holds.includes(tag))
-      return `${parent} holds only ${holds.join(', ') || 'words'}, not ${tag}`;
-    if (parent === 'dl' && tag !== 'dt' && tag !== 'dd' && tag !== 'div')
-      return `dl holds only dt and dd, not ${tag}`;
-  }
+  const fault = parentFault(tag, above[0], above[1]);
+  if (fault !== null) return fault;
+  for (const around of FORBIDDEN_AROUND.get(tag) ?? NONE_AROUND)
+    if (above.includes(around)) return aroundFault(tag, around);
+  return null;
+}
+
+/**
+ * Why an element may not stand straight in another; `null` when it may, or stands in none.
+ * @param around what that one stands in; nothing where it is not known, or is none
+ */
+export function parentFault(
+  tag: string,
+  parent: string | undefined,
+  around: string | undefined,
+): string | null {
+  if (parent === undefined) return null;
+  if (isVoid(parent) || parent === 'textarea' || parent === 'video')
+    return `${parent} holds nothing`;
+  if ((parent === 'summary' || parent === 'legend') && !PHRASING.has(tag) && !HEADINGS.has(tag))
+    return `${parent} holds only text-level elements and headings, not ${tag}`;
+  if (PHRASING_ONLY.has(parent) && !PHRASING.has(tag))
+    return `${parent} holds only text-level elements, not ${tag}`;
+  if ((parent === 'ul' || parent === 'ol') && tag !== 'li')
+    return `${parent} holds only li, not ${tag}`;
+  const holds = own(HOLDS_ONLY, parent);
+  if (holds && !holds.includes(tag))
+    return `${parent} holds only ${holds.join(', ') || 'words'}, not ${tag}`;
+  if (parent === 'dl' && tag !== 'dt' && tag !== 'dd' && tag !== 'div')
+    return `dl holds only dt and dd, not ${tag}`;
   const stands = own(STANDS_ONLY, tag);
-  if (stands && parent !== undefined && !stands.includes(parent))
-    return `${tag} stands only in ${stands.join(', ')}`;
-  if (tag === 'table' && above.includes('caption')) return 'a caption holds no table';
-  if (tag === 'li' && parent !== undefined && parent !== 'ul' && parent !== 'ol')
-    return 'li stands only in ul or ol';
-  if ((tag === 'dt' || tag === 'dd') && parent !== undefined) {
-    // A dd or dt closes one that is open, also across a div (HTML 13.2.6.4.7).
-    const around = parent === 'div' ? above[1] : parent;
+  if (stands && !stands.includes(parent)) return `${tag} stands only in ${stands.join(', ')}`;
+  if (tag === 'li' && parent !== 'ul' && parent !== 'ol') return 'li stands only in ul or ol';
+  if (asksAround(tag, parent)) {
     if (around !== undefined && around !== 'dl')
       return `${tag} stands only in dl, or in a div in dl`;
-  }
-  if (tag === 'summary' && parent !== undefined && parent !== 'details')
-    return 'summary stands only in details';
-  if (tag === 'legend' && parent !== undefined && parent !== 'fieldset')
-    return 'legend stands only in fieldset';
-  if (tag === 'a' && above.includes('a')) return 'a link cannot stand in a link';
-  if (INTERACTIVE.has(tag))
-    for (const around of ['a', 'button', 'summary'])
-      if (above.includes(around)) return `${tag} cannot stand in ${around}`;
-  if (tag === 'label' && above.includes('label')) return 'a label cannot stand in a label';
-  if (tag === 'form' && above.includes('form')) return 'a form cannot stand in a form';
-  if (CLOSES_P.has(tag) && above.includes('p'))
-    return `${tag} cannot stand in p: the parser would close the p`;
-  if (HEADINGS.has(tag) && parent !== undefined && HEADINGS.has(parent))
-    return 'a heading cannot stand in a heading';
-  if (
-    tag === 'main' &&
-    above.some((t) => ['article', 'aside', 'footer', 'header', 'nav', 'main'].includes(t))
-  )
-    return 'main stands under no other landmark';
+  } else if ((tag === 'dt' || tag === 'dd') && parent !== 'dl')
+    return `${tag} stands only in dl, or in a div in dl`;
+  if (tag === 'summary' && parent !== 'details') return 'summary stands only in details';
+  if (tag === 'legend' && parent !== 'fieldset') return 'legend stands only in fieldset';
+  if (HEADINGS.has(tag) && HEADINGS.has(parent)) return 'a heading cannot stand in a heading';
   return null;
+}
+
+/** Whether it depends on what its parent stands in: a dd or dt closes one that is open, also across a div (HTML 13.2.6.4.7). */
+export function asksAround(tag: string, parent: string): boolean {
+  return (tag === 'dt' || tag === 'dd') && parent === 'div';
+}
+
+const NONE_AROUND: readonly string[] = Object.freeze([]);
+
+/** By tag, those that it may not stand in, however far out; in the order in which they are told. */
+export const FORBIDDEN_AROUND: ReadonlyMap<string, readonly string[]> = new Map(
+  [...CONTAINERS, ...VOID].flatMap((tag): [string, readonly string[]][] => {
+    const around = [
+      ...(tag === 'table' ? ['caption'] : []),
+      ...(INTERACTIVE.has(tag) ? ['a', 'button', 'summary'] : []),
+      ...(tag === 'label' ? ['label'] : []),
+      ...(tag === 'form' ? ['form'] : []),
+      ...(CLOSES_P.has(tag) ? ['p'] : []),
+      ...(tag === 'main' ? ['article', 'aside', 'footer', 'header', 'nav', 'main'] : []),
+    ];
+    return around.length === 0 ? [] : [[tag, around]];
+  }),
+);
+
+/** Why an element may not stand in one of those, as a sentence. */
+export function aroundFault(tag: string, around: string): string {
+  if (around === 'caption') return 'a caption holds no table';
+  if (tag === 'a' && around === 'a') return 'a link cannot stand in a link';
+  if (around === 'label') return 'a label cannot stand in a label';
+  if (around === 'form') return 'a form cannot stand in a form';
+  if (around === 'p') return `${tag} cannot stand in p: the parser would close the p`;
+  if (tag === 'main') return 'main stands under no other landmark';
+  return `${tag} cannot stand in ${around}`;
 }
 
 const WITHOUT_TEXT = new Set(

@@ -13,6 +13,7 @@ export * from './document-set';
 export { claim } from './claims';
 export * from './order';
 export * from './children';
+export * from './placed';
 export * from './pointer';
 export * from './working-copy';
 export * from './html';

@@ -99,7 +99,7 @@ export class SiteStore {
     const differing = keyframe.documents.filter(
       (doc) => !sameJson(newer.documents.get(doc.id), doc),
     );
-    const documents = newer.documents.with(...differing).without(...gone);
+    const documents = newer.documents.withAll(differing).withoutAll(gone);
     const stored = await manager
       .getRepository(HistoryEntity)
       .findOne({ where: { site, revision: keyframe.revision }, select: { documents: true } });
@@ -175,7 +175,7 @@ function sharing(documents: Documents, other: Documents, ids: readonly string[])
     const doc = other.get(id);
     return doc && sameJson(doc, documents.get(id)) ? doc : [];
   });
-  return documents.with(...same);
+  return documents.withAll(same);
 }
 
 /**

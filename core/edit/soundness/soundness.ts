@@ -227,17 +227,22 @@ function choosesTag(documents: Documents, doc: string, property: string | undefi
 }
 
 /** Which element would stand where it may not, when something came, moved or became another. */
-function nesting(documents: Documents, touched: Touched): DocumentFinding[] {
-  const moved = [...touched].flatMap(([id, paths]) =>
-    paths.some(
-      ([member, name, inner]) =>
-        member === undefined ||
-        member === 'slots' ||
-        (member === 'properties' && choosesTag(documents, id, name)) ||
-        (member === 'nodes' && (inner === undefined || NESTS.has(inner))),
+function nesting(documents: Documents, touched: Touched, other: Documents): DocumentFinding[] {
+  const moved: string[] = [];
+  const limited: string[] = [];
+  for (const [id, paths] of touched) {
+    if (
+      paths.some(
+        ([member, name, inner]) =>
+          member === undefined ||
+          (member === 'properties' && choosesTag(documents, id, name)) ||
+          (member === 'nodes' && (inner === undefined || NESTS.has(inner))),
+      )
     )
-      ? [id]
-      : [],
-  );
-  return moved.length === 0 ? [] : nestingFindings(documents, moved);
+      moved.push(id);
+    if (paths.some(([member]) => member === undefined || member === 'slots')) limited.push(id);
+  }
+  return moved.length + limited.length === 0
+    ? []
+    : nestingFindings(documents, moved, limited, other);
 }
