@@ -12,7 +12,7 @@ import { compileSite, PageCompiler, planOf, Release } from '@sormet/core/compile
 import { Linker } from '@sormet/core/resolve';
 import { Reach } from '@sormet/core/reach';
 import { dataOf } from '@sormet/core/value';
-import { contentType, entry, page, words } from '@sormet/core/test';
+import { component, contentType, entry, page, words } from '@sormet/core/test';
 import { brackenfold } from '@sormet/demo';
 import { sha256 } from '../server/files/sha256';
 import { measure, rounded, type Report, type Row } from './measure';
@@ -118,9 +118,45 @@ function timed(size: number): { name: string; round: () => void }[] {
   ];
 }
 
+/** On how many pages the definition stands that is worked on. */
+const PLACES = [2, 200, 2_000];
+
+/** An element placed in a definition that stands on so many pages: run, checked, applied. */
+function timedDefinition(pages: number): { name: string; round: () => void } {
+  const card = component('placed-card', {
+    id: 'placed-root',
+    tag: 'article',
+    children: [
+      { tag: 'h2', text: 'A card' },
+      { tag: 'p', text: 'What it says.' },
+    ],
+  });
+  const standing = Array.from({ length: pages }, (_, i) =>
+    page(`placed-${i}`, `/placed-${i}`, {
+      tag: 'main',
+      children: Array.from({ length: 10 }, () => ({ component: 'placed-card' })),
+    }),
+  );
+  const documents = brackenfold().documents.with(card).withAll(standing);
+  let count = 0;
+  return {
+    name: `definition ${pages}`,
+    round: () => {
+      for (let i = 0; i < 5; i += 1) {
+        const planted = plant(
+          { tag: 'p', text: text('More') },
+          { parent: 'placed-root', order: 'aZ' },
+          () => `d${(count += 1)}`,
+        );
+        done(documents, { name: 'place', args: { doc: 'placed-card', ...planted } });
+      }
+    },
+  };
+}
+
 /** What grows with a site: one value edited, a section placed, many changes taken back, a page compiled, at growing sizes. */
 export function size(): Report {
-  const times = measure(SIZES.flatMap(timed));
+  const times = measure([...SIZES.flatMap(timed), ...PLACES.map(timedDefinition)]);
   const rows: Row[] = [];
   const row = (what: string, name: string, per: number, aim: string) => {
     for (const count of SIZES) {
@@ -146,6 +182,14 @@ export function size(): Report {
       ratio: rounded(times.get(`back ${count}`)! / times.get(`apply ${count}`)!),
       reference: 'applying them',
       aim: 'within 5',
+    });
+  for (const pages of PLACES)
+    rows.push({
+      what: `an element placed in a definition on ${pages.toLocaleString('en')} pages`,
+      figure: `${(times.get(`definition ${pages}`)! / 5).toFixed(3)} ms`,
+      ratio: rounded(times.get(`definition ${pages}`)! / times.get(`definition ${PLACES[0]!}`)!),
+      reference: `the same on ${PLACES[0]!}`,
+      aim: pages === PLACES.at(-1) ? 'within 3' : '',
     });
   return {
     name: 'size',
