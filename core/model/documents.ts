@@ -11,7 +11,11 @@ import { Attributes, Block, Declared, PlaceholderType, Tree, Values, type TreeNo
 
 const Id = Type.String({ pattern: ID_PATTERN });
 const Label = Type.String({ minLength: 1, maxLength: 120 });
-const Slug = Type.String({ pattern: '^[a-z0-9]+(-[a-z0-9]+)*$', maxLength: 120 });
+const Slug = Type.String({
+  pattern: '^[a-z0-9]+(-[a-z0-9]+)*$',
+  maxLength: 120,
+  says: 'is made of small letters, digits and single hyphens between them, as in “shed-intro”',
+});
 
 /** The current format of every kind; older documents are upgraded on reading. */
 export const FORMAT = 2;
@@ -25,13 +29,21 @@ function document<K extends string, P extends Record<string, TSchema>>(kind: K, 
 
 /** A path of segments; `<slug>` as the last one stands for each entry's slug. */
 export const PATH_PATTERN = '^/$|^(/[a-z0-9]+(-[a-z0-9]+)*)*(/<slug>)?$';
-const Path = Type.String({ pattern: PATH_PATTERN, minLength: 1, maxLength: 300 });
+const Path = Type.String({
+  pattern: PATH_PATTERN,
+  minLength: 1,
+  maxLength: 300,
+  says: 'begins with “/” and is made of small letters, digits and single hyphens between them, as in “/sheds/shed-intro”',
+});
 
 export const SiteDoc = document('site', {
   name: Label,
   slug: Slug,
   /** BCP 47 language tag of the pages. */
-  language: Type.String({ pattern: '^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$' }),
+  language: Type.String({
+    pattern: '^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$',
+    says: 'is a language tag, as “en” or “en-GB”',
+  }),
   surround: Type.Union([Id, Type.Null()]),
   /** The theme of every page; without one, tokens have the values they were given. */
   theme: Type.Optional(Id),
@@ -148,7 +160,11 @@ export type PageDoc = Static<typeof PageDoc>;
 export const Property = Type.Object(
   {
     label: Label,
-    key: Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 }),
+    key: Type.String({
+      pattern: '^[a-z][a-zA-Z0-9]*$',
+      maxLength: 80,
+      says: 'begins with a small letter and is made of letters and digits, as in “shedName”',
+    }),
     type: TypeSpec,
     group: Type.Union([Id, Type.Null()]),
     order: OrderKey,
@@ -236,7 +252,12 @@ export type Rule = Static<typeof Rule>;
 
 export const ComponentDoc = document('component', {
   /** With its folder: `Sections/Shed intro`. */
-  name: Type.String({ pattern: '^[^/]+(/[^/]+)*$', minLength: 1, maxLength: 200 }),
+  name: Type.String({
+    pattern: '^[^/]+(/[^/]+)*$',
+    minLength: 1,
+    maxLength: 200,
+    says: 'has folders with “/” between them and none that is empty, as in “Sections/Shed intro”',
+  }),
   properties: Type.Record(Id, Property, { additionalProperties: false }),
   groups: Type.Record(Id, Group, { additionalProperties: false }),
   slots: Type.Record(Id, Slot, { additionalProperties: false }),
@@ -248,7 +269,11 @@ export type ComponentDoc = Static<typeof ComponentDoc>;
 export const Field = Type.Object(
   {
     label: Label,
-    key: Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 }),
+    key: Type.String({
+      pattern: '^[a-z][a-zA-Z0-9]*$',
+      maxLength: 80,
+      says: 'begins with a small letter and is made of letters and digits, as in “shedName”',
+    }),
     type: TypeSpec,
     order: OrderKey,
   },

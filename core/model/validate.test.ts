@@ -1,5 +1,18 @@
 import { brackenfold } from '@sormet/demo';
-import { documentFindings, newId, ID_PATTERN, Source, schemaFindings, text, upgraded } from '.';
+import fc from 'fast-check';
+import {
+  documentFindings,
+  newId,
+  ID_PATTERN,
+  pointer,
+  SCHEMAS,
+  Source,
+  schemaFindings,
+  slowCheck,
+  text,
+  upgraded,
+  type Kind,
+} from '.';
 import { component, page } from '../test/small-site';
 
 describe('a document', () => {
@@ -11,7 +24,7 @@ describe('a document', () => {
   test('that does not is told where and why', () => {
     const doc = page('p', '/', { id: 'root', tag: 'div' });
     expect(documentFindings({ ...doc, path: 'no slash' })).toEqual([
-      { path: '/path', reason: expect.stringContaining('pattern') as string },
+      { path: '/path', reason: expect.stringContaining('the path begins with “/”') as string },
     ]);
     expect(documentFindings({ ...doc, extra: 1 })[0]?.reason).toContain('extra');
     expect(documentFindings({ kind: 'poem' })[0]).toMatchObject({ path: '/kind' });
@@ -64,4 +77,82 @@ test('new ids fit the pattern and differ', () => {
   const ids = Array.from({ length: 500 }, newId);
   expect(new Set(ids).size).toBe(500);
   for (const id of ids) expect(id).toMatch(new RegExp(ID_PATTERN));
+});
+
+describe('why a value does not fit', () => {
+  const demo = [...brackenfold().documents] as unknown as Record<string, unknown>[];
+
+  /** Every place in a value, as the members that lead to it. */
+  function placesIn(value: unknown, tokens: readonly string[] = []): (readonly string[])[] {
+    if (typeof value !== 'object' || value === null) return [tokens];
+    const inner = Object.keys(value).flatMap((name) =>
+      placesIn((value as Record<string, unknown>)[name], [...tokens, name]),
+    );
+    return [tokens, ...inner];
+  }
+
+  function withAt(value: unknown, [first, ...rest]: readonly string[], put: unknown): unknown {
+    if (first === undefined) return put;
+    if (Array.isArray(value))
+      return value.map((each, i) =>
+        String(i) === first ? withAt(each, rest, put) : (each as unknown),
+      );
+    const record = value as Record<string, unknown>;
+    return { ...record, [first]: withAt(record[first], rest, put) };
+  }
+
+  const WRONG = [
+    7,
+    -1,
+    1e9,
+    '',
+    'No Such Thing!',
+    'x'.repeat(9000),
+    null,
+    true,
+    [],
+    {},
+    [1],
+    { a: 1 },
+  ];
+
+  test('is told in words of ours at the place or around it, and both validators agree whether it fits', () => {
+    let told = 0;
+    fc.assert(
+      fc.property(fc.nat(), fc.nat(), fc.constantFrom<unknown>(...WRONG), (n, m, wrong) => {
+        const doc = demo[n % demo.length]!;
+        const places = placesIn(doc).slice(1);
+        const place = places[m % places.length]!;
+        if (place[0] === 'kind') return;
+        const broken = withAt(doc, place, wrong);
+        const schema = SCHEMAS[doc['kind'] as Kind];
+        const [finding] = schemaFindings(schema, broken);
+        expect([place, slowCheck(schema)(broken)]).toEqual([place, finding === undefined]);
+        if (!finding) return;
+        told += 1;
+        expect(finding.reason).not.toMatch(
+          /[Ee]xpected|pattern|must NOT|must be (string|object|array|equal|integer)|anyOf|oneOf|schema|union|undefined|\[object/,
+        );
+        expect(finding.reason).toMatch(/^[a-z]/);
+        const at = pointer(...place);
+        expect(
+          [at, finding.path].some((each) => at.startsWith(each) || finding.path.startsWith(each)),
+        ).toBe(true);
+      }),
+      { numRuns: 2000 },
+    );
+    expect(told).toBeGreaterThan(500);
+  });
+
+  test.each([
+    ['site', ['name'], '', '/name the name must not be empty'],
+    ['site', ['slug'], 'No', '/slug the address is made of small letters'],
+    ['site', ['widths'], { w: { max: 7 } }, '/widths/w/max the width must be between 200 and 4000'],
+    ['site', ['extra'], 1, ' what was given has no place for “extra”'],
+    ['page-about', ['draft'], 'no', '/draft what was given must be yes or no'],
+  ])('%s with another %j: %j', (id, place, wrong, says) => {
+    const doc = demo.find((each) => each['id'] === id)!;
+    const [finding] = documentFindings(withAt(doc, place as string[], wrong));
+    expect(`${finding!.path} ${finding!.reason}`).toContain(says as string);
+  });
 });

@@ -1,4 +1,4 @@
-import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
+import { Ajv } from 'ajv';
 import { FormatRegistry, type TSchema } from '@sinclair/typebox';
 import { Value } from '@sinclair/typebox/value';
 import { own } from './own';
@@ -7,9 +7,13 @@ import { pointer } from './pointer';
 import { SOURCE_SCHEMA } from './source';
 import { RICH_PIECE } from './types';
 import { SCHEMAS, type Doc, type Kind } from './documents';
+import { whyNot } from './why-not';
 import { illFormedText, type Finding } from './well-formed';
 
-type Check = (value: unknown) => Finding | undefined;
+// What TypeBox calls a format by this name is what Ajv is told it is.
+FormatRegistry.Set('order-key', isOrderKey);
+
+type Check = (value: unknown) => boolean;
 
 /** The recursive schemas that others refer to. */
 const REFERRED = [SOURCE_SCHEMA, RICH_PIECE];
@@ -23,16 +27,16 @@ export function schemaFindings(schema: TSchema, value: unknown): Finding[] {
   let check = compiled.get(schema);
   if (!check)
     compiled.set(schema, (check = makesFunctions() ? ajvCheck(schema) : slowCheck(schema)));
-  const finding = check(value);
-  return finding ? [finding] : [];
+  return check(value) ? [] : [whyNot(schema, value, REFERRED)];
 }
 
 let ajv: Ajv | undefined;
 
 function ajvCheck(schema: TSchema): Check {
-  ajv ??= new Ajv({ strict: true, formats: { 'order-key': isOrderKey } }).addSchema(REFERRED);
-  const check: ValidateFunction = ajv.compile(schema);
-  return (value) => (check(value) ? undefined : sayWhy(check.errors ?? []));
+  ajv ??= new Ajv({ strict: true, formats: { 'order-key': isOrderKey } })
+    .addVocabulary(['says'])
+    .addSchema(REFERRED);
+  return ajv.compile(schema);
 }
 
 /**
@@ -40,16 +44,7 @@ function ajvCheck(schema: TSchema): Check {
  * functions from texts, which is what Ajv does.
  */
 export function slowCheck(schema: TSchema): Check {
-  FormatRegistry.Set('order-key', isOrderKey);
-  return (value) => {
-    if (Value.Check(schema, REFERRED, value)) return undefined;
-    const first = Value.Errors(schema, REFERRED, value).First();
-    return { path: first?.path ?? '', reason: lowered(first?.message ?? 'does not fit') };
-  };
-}
-
-function lowered(message: string): string {
-  return message[0]!.toLowerCase() + message.slice(1);
+  return (value) => Value.Check(schema, REFERRED, value);
 }
 
 let may: boolean | undefined;
@@ -70,7 +65,7 @@ function makesFunctions(): boolean {
 export function documentFindings(value: unknown): Finding[] {
   const kind = (value as Partial<Doc> | null)?.kind;
   if (typeof kind !== 'string' || !Object.hasOwn(SCHEMAS, kind))
-    return [{ path: '/kind', reason: 'is none of ' + Object.keys(SCHEMAS).join(', ') }];
+    return [{ path: '/kind', reason: 'this is no document of a kind that is known here' }];
   return schemaFindings(SCHEMAS[kind as Kind], value);
 }
 
@@ -143,22 +138,4 @@ function memberOf(
   if (!pattern) return undefined;
   const regex = new RegExp(pattern[0], 'u');
   return { schema: pattern[1], optional: true, fits: (each) => regex.test(each) };
-}
-
-/** The deepest error tells most: in a union every branch fails, the one meant fails last. */
-function sayWhy(errors: ErrorObject[]): Finding {
-  const deepest = errors.reduce((best, error) => {
-    const depth = error.instancePath.split('/').length;
-    const bestDepth = best.instancePath.split('/').length;
-    const vague = error.keyword === 'anyOf' || error.keyword === 'const';
-    const bestVague = best.keyword === 'anyOf' || best.keyword === 'const';
-    if (depth !== bestDepth) return depth > bestDepth ? error : best;
-    return bestVague && !vague ? error : best;
-  });
-  const params = deepest.params as { additionalProperty?: string; propertyName?: string };
-  const extra = params.additionalProperty ?? params.propertyName;
-  return {
-    path: deepest.instancePath,
-    reason: (deepest.message ?? 'does not fit') + (extra ? ` (“${extra}”)` : ''),
-  };
 }

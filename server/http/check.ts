@@ -13,10 +13,15 @@ export function read<S extends TSchema>(schema: S, value: unknown): Static<S> {
     });
   const [finding] = schemaFindings(schema, value);
   if (finding)
-    throw new Problem(400, 'Bad request', `${finding.path || 'The body'} ${finding.reason}.`, {
-      pointer: finding.path,
-      reason: finding.reason,
-    });
+    throw new Problem(
+      400,
+      'Bad request',
+      `${finding.reason[0]!.toUpperCase()}${finding.reason.slice(1)}.`,
+      {
+        pointer: finding.path,
+        reason: finding.reason,
+      },
+    );
   return value as Static<S>;
 }
 

@@ -6,7 +6,11 @@ import { emptyLiteral } from '../control';
 import { defineEdit, gone, refuse } from '../define';
 import { componentName } from '../names';
 
-export const PropertyKey = Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 });
+export const PropertyKey = Type.String({
+  pattern: '^[a-z][a-zA-Z0-9]*$',
+  maxLength: 80,
+  says: 'begins with a small letter and is made of letters and digits, as in “shedName”',
+});
 
 /** Makes a property that nothing is connected to yet: what it should feed is chosen later. */
 export const addProperty = defineEdit({

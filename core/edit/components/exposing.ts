@@ -42,7 +42,11 @@ export const expose = defineEdit({
             control: ControlArg,
             property: Id,
             label: Label,
-            key: Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 }),
+            key: Type.String({
+              pattern: '^[a-z][a-zA-Z0-9]*$',
+              maxLength: 80,
+              says: 'begins with a small letter and is made of letters and digits, as in “shedName”',
+            }),
             order: OrderKey,
             group: Type.Union([
               Type.Object({ id: Id, label: Label, order: OrderKey }, exact),

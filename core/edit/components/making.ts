@@ -37,7 +37,7 @@ export const makeComponent = defineEdit({
     {
       doc: Id,
       node: Id,
-      name: Type.String({ pattern: '^[^/]+(/[^/]+)*$', maxLength: 200 }),
+      name: ComponentDoc.properties.name,
       component: Id,
       instance: Id,
       /** New ids for the properties it takes to keep what was read of the place around. */

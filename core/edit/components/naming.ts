@@ -1,15 +1,12 @@
 import { Type } from '@sinclair/typebox';
-import { docOf } from '../../model';
+import { docOf, ComponentDoc } from '../../model';
 import { exact, Id } from '../args';
 import { change, changeTo } from '../changes';
 import { defineEdit, refuse } from '../define';
 import { componentName } from '../names';
 
 export const nameComponent = defineEdit({
-  args: Type.Object(
-    { component: Id, name: Type.String({ pattern: '^[^/]+(/[^/]+)*$', maxLength: 200 }) },
-    exact,
-  ),
+  args: Type.Object({ component: Id, name: ComponentDoc.properties.name }, exact),
   run(documents, { component, name }) {
     if (!docOf(documents, 'component', component))
       return refuse('The component is gone.', component);

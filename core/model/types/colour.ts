@@ -5,7 +5,13 @@ import { defineKind, specSchema } from './kind';
 const HEX = /^#([0-9a-f]{6}|[0-9a-f]{8})$/;
 
 /** A colour in hexadecimal notation, or the token of the site that is one. */
-export const ColourValue = Type.Union([Type.String({ pattern: HEX.source }), TokenOf]);
+export const ColourValue = Type.Union([
+  Type.String({
+    pattern: HEX.source,
+    says: 'is a colour as six or eight hexadecimal digits, as “#0b6b6f”',
+  }),
+  TokenOf,
+]);
 export type ColourValue = Static<typeof ColourValue>;
 
 /** An sRGB colour in hexadecimal notation, with alpha where it has some (CSS Color 4, 5.2). */

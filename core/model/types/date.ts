@@ -8,7 +8,10 @@ import { defineKind, specSchema } from './kind';
 export const dateKind = defineKind({
   kind: 'date',
   spec: specSchema('date', {}),
-  value: Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$|^$' }),
+  value: Type.String({
+    pattern: '^\\d{4}-\\d{2}-\\d{2}$|^$',
+    says: 'is a day as year, month and day, as “2026-12-03”',
+  }),
   empty: null,
   isEmpty: (value) => value === '',
   parse(words) {

@@ -17,7 +17,9 @@ export const LinkValue = Type.Union([
       to: Type.Literal('page'),
       page: Id,
       entry: Type.Optional(Id),
-      anchor: Type.Optional(Type.String({ pattern: '^\\S+$', maxLength: 200 })),
+      anchor: Type.Optional(
+        Type.String({ pattern: '^\\S+$', maxLength: 200, says: 'holds no spaces' }),
+      ),
       newTab,
     },
     { additionalProperties: false },
@@ -29,7 +31,11 @@ export const LinkValue = Type.Union([
   Type.Object(
     {
       to: Type.Literal('mail'),
-      address: Type.String({ pattern: '^[^\\s@]+@[^\\s@]+$', maxLength: 320 }),
+      address: Type.String({
+        pattern: '^[^\\s@]+@[^\\s@]+$',
+        maxLength: 320,
+        says: 'is a mail address, as “name@shed.example”',
+      }),
       subject: Type.Optional(Type.String({ maxLength: 200 })),
     },
     { additionalProperties: false },
@@ -38,7 +44,11 @@ export const LinkValue = Type.Union([
     {
       to: Type.Literal('telephone'),
       /** As people write it: digits, with what is put between them to be read. */
-      number: Type.String({ pattern: '^\\+?[0-9][0-9 ()./-]*$', maxLength: 40 }),
+      number: Type.String({
+        pattern: '^\\+?[0-9][0-9 ()./-]*$',
+        maxLength: 40,
+        says: 'is a telephone number: digits, with spaces and “+ ( ) . / -” between them',
+      }),
     },
     { additionalProperties: false },
   ),

@@ -10,7 +10,11 @@ const Id = Type.String({ pattern: ID_PATTERN });
 export const RecordField = Type.Object(
   {
     label: Type.String({ minLength: 1, maxLength: 120 }),
-    key: Type.String({ pattern: '^[a-z][a-zA-Z0-9]*$', maxLength: 80 }),
+    key: Type.String({
+      pattern: '^[a-z][a-zA-Z0-9]*$',
+      maxLength: 80,
+      says: 'begins with a small letter and is made of letters and digits, as in “shedName”',
+    }),
     order: OrderKey,
     type: PlainSpec,
   },
