@@ -1,9 +1,17 @@
 import { IsNull } from 'typeorm';
 import { doEdit, isRefusal } from '@sormet/core/edit';
-import { newId } from '@sormet/core/model';
-import { SiteEntity } from './database/entities';
+import { newId, type Documents } from '@sormet/core/model';
+import { SiteEntity, UseEntity } from './database/entities';
 import type { SiteStore } from './database/site-store';
-import { acceptEdit } from './edits/accept';
+import { acceptEdit, storeUses } from './edits/accept';
+
+/** Makes the rows of what a site uses where there are none: an upgrade of the tables took them away. */
+async function usesAnew(store: SiteStore, site: string, documents: Documents): Promise<void> {
+  if (await store.database.getRepository(UseEntity).existsBy({ site })) return;
+  await store.database.transaction(async (manager) => {
+    for (const doc of documents) await storeUses(manager, site, undefined, doc);
+  });
+}
 
 /**
  * Brings what earlier versions stored into the form of this one, as a revision of each site like any other. What was
@@ -12,6 +20,7 @@ import { acceptEdit } from './edits/accept';
 export async function tidySites(store: SiteStore): Promise<void> {
   for (const site of await store.database.getRepository(SiteEntity).findBy({ removed: IsNull() })) {
     const { documents } = await store.state(site);
+    await usesAnew(store, site.id, documents);
     const done = doEdit(documents, { name: 'tidy', args: {} });
     if (isRefusal(done)) console.error(`${site.name} stays as it was stored: ${done.refused}`);
     else if (done.changes.length > 0)

@@ -1,5 +1,5 @@
 import type { Static, TObject } from '@sinclair/typebox';
-import type { Documents } from '../model';
+import type { Documents, TreeNode } from '../model';
 import type { Change, Refusal } from './changes';
 
 /** What was done before, as far as an edit may ask: what an edit of this id changed, and how the history names it. */
@@ -32,7 +32,17 @@ export function refuse(refused: string, doc?: string, path?: string): Refusal {
   return refusal;
 }
 
+/** Refused, because what should look otherwise is not there any more, or is nothing that has a look of its own. */
+export function notStyled(node: TreeNode | undefined, what: string, doc: string): Refusal {
+  return node
+    ? refuse(
+        'Only an element or an instance has a look: words and slots have that of what they stand in.',
+        doc,
+      )
+    : gone(what, doc);
+}
+
 /** Refused, because what it is about is not there any more. */
-export function gone(what: string, doc: string) {
+export function gone(what: string, doc: string): Refusal {
   return refuse(`${what} is gone; somebody has removed it.`, doc);
 }

@@ -177,5 +177,5 @@ export function sayEdit(documents: Documents, edit: NamedEdit, past: Past = NO_P
 }
 
 function sentence({ reason }: DocumentFinding): string {
-  return reason[0]!.toUpperCase() + reason.slice(1) + '.';
+  return reason[0]!.toUpperCase() + reason.slice(1) + (/[.!?]$/.test(reason) ? '' : '.');
 }

@@ -19,6 +19,7 @@ export * from './working-copy';
 export * from './html';
 export * from './attributes';
 export * from './paths';
+export * from './named';
 export * from './node-sources';
 export * from './invariants';
 export * from './validate';

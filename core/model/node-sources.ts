@@ -1,41 +1,31 @@
 import type { ComponentDoc, Patch } from './documents';
 import type { NodeId } from './ids';
 import type { Source } from './source';
-import { blocksOfNode, CHOSEN, type Block, type Query, type TreeNode } from './tree';
+import { mapBlock, mapNode, mapPatch, mapQuery, type Naming } from './named';
+import type { Block, Query, TreeNode } from './tree';
+
+/** Gathers sources with the members that lead to them, changing nothing. */
+function gathering(found: [string[], Source][]): Naming {
+  return {
+    named: ({ id }) => id,
+    source: (source, at) => {
+      found.push([[...at], source]);
+      return source;
+    },
+  };
+}
 
 /** The sources a node holds, each with the members that lead to it, in an order that storing does not change. */
 export function sourcesOf(node: TreeNode): [string[], Source][] {
   const found: [string[], Source][] = [];
-  if (node.kind === 'element')
-    for (const name of Object.keys(node.attributes).sort())
-      found.push([['attributes', name], node.attributes[name]!]);
-  if (node.kind === 'instance')
-    for (const id of Object.keys(node.values).sort())
-      found.push([['values', id], node.values[id]!]);
-  for (const [where, block] of blocksOfNode(node))
-    for (const [path, source] of blockSources(block)) found.push([[...where, ...path], source]);
-  if (node.kind === 'element' || node.kind === 'instance')
-    for (const kind of CHOSEN) {
-      const source = node.chosen?.[kind];
-      if (source) found.push([['chosen', kind], source]);
-    }
-  if (node.kind === 'text') found.push([['text'], node.text]);
-  if (node.kind === 'repeat') found.push(...querySources(node.query));
-  if (node.kind !== 'slot' && node.kind !== 'repeat' && node.shown)
-    found.push([['shown'], node.shown]);
+  mapNode(node, gathering(found));
   return found;
 }
 
 /** The sources that stand in a block's declarations. */
 export function blockSources(block: Block): [string[], Source][] {
   const found: [string[], Source][] = [];
-  for (const key of Object.keys(block).sort()) {
-    const { refs } = block[key]!;
-    for (const name of Object.keys(refs ?? {}).sort()) {
-      const ref = refs![name]!;
-      if ('source' in ref) found.push([[key, 'refs', name, 'source'], ref.source]);
-    }
-  }
+  mapBlock(block, gathering(found));
   return found;
 }
 
@@ -59,25 +49,16 @@ export function ruleSources(rules: ComponentDoc['rules']): [string[], Source, No
 }
 
 /** The sources that a rule puts in place of those of a node. */
-function patchSources({ attributes = {}, values = {}, style = {}, shown }: Patch) {
+function patchSources(patch: Patch): [string[], Source][] {
   const found: [string[], Source][] = [];
-  for (const name of Object.keys(attributes).sort())
-    found.push([['attributes', name], attributes[name]!]);
-  for (const id of Object.keys(values).sort()) found.push([['values', id], values[id]!]);
-  for (const [path, source] of blockSources(style)) found.push([['style', ...path], source]);
-  if (shown) found.push([['shown'], shown]);
+  mapPatch(patch, undefined, gathering(found));
   return found;
 }
 
 /** The sources of a query: where its records come from, what they are compared with, how many and from which on. */
 export function querySources(query: Query): [string[], Source][] {
   const found: [string[], Source][] = [];
-  if ('list' in query.from) found.push([['query', 'from', 'list'], query.from.list]);
-  for (const id of Object.keys(query.where).sort())
-    found.push([['query', 'where', id, 'source'], query.where[id]!.source]);
-  if (query.related) found.push([['query', 'related', 'to'], query.related.to]);
-  if (query.limit) found.push([['query', 'limit'], query.limit]);
-  if (query.offset) found.push([['query', 'offset'], query.offset]);
+  mapQuery(query, gathering(found), ['query']);
   return found;
 }
 

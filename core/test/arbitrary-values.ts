@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { VALUE_KINDS, type ListRecord, type RichPiece, type Typed, type ValueKind } from '../model';
+import {
+  ICON_SHAPES,
+  LENGTH_UNITS,
+  VALUE_KINDS,
+  type ListRecord,
+  type RichPiece,
+  type Typed,
+  type ValueKind,
+} from '../model';
 
 const words = fc.oneof(
   fc.string({ unit: 'grapheme', maxLength: 12 }),
@@ -12,6 +20,12 @@ const link = fc.oneof(
     .map((href) => ({ to: 'address' as const, href })),
   fc.constantFrom('home', 'gone').map((page) => ({ to: 'page' as const, page })),
   fc.constant({ to: 'page' as const, page: 'home', anchor: 'a&b', newTab: true as const }),
+  fc.constant({ to: 'page' as const, page: 'page-shed', entry: 'shed-other' }),
+  fc.constant({
+    to: 'address' as const,
+    href: 'https://a.example/',
+    newTab: true as const,
+  }),
   fc.constant({ to: 'mail' as const, address: 'a+b@c.example', subject: 'x & y' }),
   fc.constant({ to: 'telephone' as const, number: '+44 (0)20 7946-0018' }),
 );
@@ -64,14 +78,19 @@ const plain = {
   image: fc.oneof(
     fc.constantFrom('pic', 'gone').map((asset) => ({ asset })),
     fc.constant({ asset: 'pic', alt: 'A "shed"', lazy: true as const }),
+    fc.constant({ asset: 'pic', decorative: true as const }),
   ),
   boolean: fc.boolean(),
   number: fc.oneof(fc.integer(), fc.double({ noNaN: true, noDefaultInfinity: true })),
   length: fc.oneof(
-    fc.record({ value: fc.integer(), unit: fc.constantFrom('px' as const, 'rem' as const) }),
+    fc.record({ value: fc.integer(), unit: fc.constantFrom(...LENGTH_UNITS) }),
     fc.constantFrom('calc(1rem + 2vw)', 'clamp(1rem,2.5vw,40px)').map((css) => ({ css })),
+    fc.constant({ token: 'step' }),
   ),
-  colour: fc.constantFrom('#a1b2c3', '#a1b2c3d4'),
+  colour: fc.oneof(
+    fc.constantFrom('#a1b2c3', '#a1b2c3d4'),
+    fc.constantFrom('ink', 'soft').map((token) => ({ token })),
+  ),
   choice: fc.constantFrom('one', 'two', 'other'),
   date: fc.constantFrom('2026-12-03', '2024-02-29', ''),
   entry: fc.constantFrom('shed-other', 'shed-gone'),

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import {
   clipOf,
   controlsOf,
@@ -17,12 +18,15 @@ import {
   type EditName,
   type NamedEdit,
   type Past,
+  type Refusal,
   type Started,
 } from '../edit';
 import {
   allOf,
   docOf,
   FORMAT,
+  MEDIA_TYPES,
+  type TokenGroup,
   IMAGE,
   placeAt,
   TAGS,
@@ -46,6 +50,8 @@ import {
   treeDocOf,
 } from '../model';
 import { feeds } from '../value';
+import { valuesOf } from './arbitrary-values';
+import { SPECS } from './every-kind';
 import { counter } from './small-site';
 
 /** Numbers that choose: each call takes the next, so that a run of edits is a list of numbers. */
@@ -67,14 +73,35 @@ class Choices {
 
 /** Types that a property may come to have. */
 const RETYPED: readonly TypeSpec[] = [
+  ...Object.values(SPECS),
   { kind: 'text', longest: 20 },
   { kind: 'number', least: 0 },
-  { kind: 'rich' },
-  { kind: 'boolean' },
-  { kind: 'length' },
-  { kind: 'icon' },
-  { kind: 'tag', of: { h2: true, h3: true } },
+  {
+    kind: 'choice',
+    options: {
+      old: { label: 'Old', order: 'a0', gone: 'new' },
+      older: { label: 'Older', order: 'a1', gone: true },
+      new: { label: 'New', order: 'a2' },
+    },
+  },
 ];
+
+/** A value for tokens of each group. */
+const TOKEN_VALUES: Readonly<Record<TokenGroup, string>> = {
+  colour: 'oklch(60% .1 200)',
+  space: '1.5rem',
+  size: '20px',
+  family: 'serif',
+  weight: '600',
+  lineHeight: '1.4',
+  radius: '4px',
+  border: '2px dashed #123456',
+  shadow: '0 1px 2px #0003',
+  duration: '150ms',
+  easing: 'ease-in',
+  stroke: 'solid',
+  gradient: 'linear-gradient(#123456,#654321)',
+};
 
 const WORDS = ['mend', 'a & b', '<i>not markup</i>', 'a "quoted" thing', '', 'long '.repeat(20)];
 const DECLARATIONS: readonly [string, string][] = [
@@ -139,8 +166,11 @@ class Chooser {
     return [...this.documents].some((doc) => referencesOf(doc).some(({ to }) => to === component));
   }
 
+  /** An entry: half of the time one of few that hold a value of every kind. */
   private entry(): EntryDoc | undefined {
-    return this.choices.of(allOf(this.documents, 'entry'));
+    const all = allOf(this.documents, 'entry');
+    const things = all.filter(({ type }) => type === 'thing');
+    return this.choices.of(things.length > 0 && this.choices.below(2) === 0 ? things : all);
   }
 
   private page(): PageDoc {
@@ -160,8 +190,25 @@ class Chooser {
     return placeAt(this.doc.nodes, parent, this.choices.below(5), slot);
   }
 
-  /** A value of a type that somebody might set: words, a choice, what the site holds. */
+  /** A value of a type that somebody might set, with what happens where it is empty. */
   private literal(type: TypeSpec): Source {
+    const { choices } = this;
+    const source =
+      choices.below(2) === 0
+        ? this.usual(type)
+        : literal(fc.sample(valuesOf(type.kind), { seed: choices.below(100_000), numRuns: 1 })[0]!);
+    if (choices.below(6) > 0) return source;
+    const whenEmpty = choices.of([
+      'hide',
+      'nothing',
+      'default',
+      { use: this.usual(type) },
+    ] as const)!;
+    return { ...source, whenEmpty };
+  }
+
+  /** What people set for the most part: words, a choice, what the site holds. */
+  private usual(type: TypeSpec): Source {
     const { choices, documents } = this;
     const of = (value: unknown) => ({ is: 'value', type: type.kind, value }) as Source;
     switch (type.kind) {
@@ -276,7 +323,14 @@ class Chooser {
   }
 
   private operator(): Operator {
-    return this.choices.of(['equals', 'equals', 'differs', 'contains'] as const)!;
+    return this.choices.of([
+      'equals',
+      'equals',
+      'differs',
+      'contains',
+      'atLeast',
+      'atMost',
+    ] as const)!;
   }
 
   /** Something to place: a starter with its styles, an instance with what fills its slots, a repeat of a query. */
@@ -565,6 +619,19 @@ class Chooser {
       }
       case 'addToken': {
         const [css, places] = this.valueInUse();
+        const group = choices.of(Object.keys(TOKEN_VALUES) as TokenGroup[])!;
+        if (choices.below(2) === 0)
+          return {
+            name,
+            args: {
+              token: id(),
+              name: `token ${step}`,
+              group,
+              order: 'a0',
+              css: TOKEN_VALUES[group],
+              places: [],
+            },
+          };
         return {
           name,
           args: {
@@ -961,6 +1028,8 @@ class Chooser {
           { slug: `site-${step}` },
           { language: choices.of(['en', 'de-AT'])! },
           { surround: component?.id ?? null },
+          { surround: null },
+          { theme: choices.below(3) === 0 ? null : (this.theme() ?? null) },
           { icon: choices.below(2) === 0 ? null : (asset?.id ?? null) },
         ])!;
         return { name, args: { set } };
@@ -998,10 +1067,11 @@ class Chooser {
         const type = entry && (documents.get(entry.type) as TypeDoc);
         const field = type && choices.of(Object.keys(type.fields).sort());
         if (!entry || !field) return undefined;
-        const { is: _, ...value } = this.literal(type.fields[field]!.type) as Extract<
-          Source,
-          { is: 'value' }
-        >;
+        const {
+          is: _,
+          whenEmpty: __,
+          ...value
+        } = this.literal(type.fields[field]!.type) as Extract<Source, { is: 'value' }>;
         return {
           name,
           args: { entry: entry.id, field, value: choices.below(4) === 0 ? null : (value as Typed) },
@@ -1009,7 +1079,12 @@ class Chooser {
       }
       case 'addAsset': {
         const asset = choices.of(allOf(documents, 'asset'))!;
-        return { name, args: { asset: { ...asset, id: id(), name: `another ${asset.name}` } } };
+        const mediaType = choices.of(MEDIA_TYPES.filter((each) => each.split('/')[0] !== 'font'))!;
+        const made = { ...asset, id: id(), name: `another ${asset.name}` };
+        return {
+          name,
+          args: { asset: asset.mediaType.startsWith('font/') ? made : { ...made, mediaType } },
+        };
       }
     }
   }
@@ -1018,17 +1093,46 @@ class Chooser {
 /** The names of every edit there is: a new one is in every run from the day it is listed. */
 const NAMES = Object.keys(EDITS).sort() as EditName[];
 
-/** Runs edits chosen by lists of numbers, leaving out those that are refused. */
-export function runEdits(start: Documents, steps: readonly (readonly number[])[]): DoneEdit[] {
+/** Edits by which most members of documents come to be are chosen more often than others. */
+const CHOSEN_FROM: readonly EditName[] = [
+  ...NAMES,
+  ...Array<EditName>(4).fill('setControl'),
+  ...Array<EditName>(2).fill('setField'),
+  ...Array<EditName>(2).fill('setDefault'),
+  ...Array<EditName>(2).fill('setQuery'),
+  ...Array<EditName>(2).fill('setProperty'),
+  'addProperty',
+  'setSlot',
+  'expose',
+];
+
+/** An edit that was refused: what was asked for, on which state, and why not. */
+export interface RefusedEdit {
+  readonly edit: NamedEdit;
+  readonly before: Documents;
+  readonly past: Past;
+  readonly refusal: Refusal;
+}
+
+/**
+ * Runs edits chosen by lists of numbers. Those that are refused change nothing.
+ * @param refused told of each of them
+ */
+export function runEdits(
+  start: Documents,
+  steps: readonly (readonly number[])[],
+  refused: (edit: RefusedEdit) => void = () => undefined,
+): DoneEdit[] {
   const done: DoneEdit[] = [];
   let documents = start;
   steps.forEach((numbers, step) => {
     const choices = new Choices(numbers);
-    const name = choices.of(NAMES)!;
+    const name = choices.of(CHOSEN_FROM)!;
     const edit = new Chooser(documents, choices, step, done, numbers[0] ?? 0).choose(name);
     if (!edit) return;
-    const result = doEdit(documents, edit, pastOf(done));
-    if (isRefusal(result)) return;
+    const past = pastOf(done);
+    const result = doEdit(documents, edit, past);
+    if (isRefusal(result)) return refused({ edit, before: documents, past, refusal: result });
     const id = `edit-number-${step}`;
     done.push({ id, edit, changes: result.changes, before: documents, after: result.documents });
     documents = result.documents;

@@ -14,6 +14,7 @@ import { HistoryDocuments1764400000000 } from './history-documents-table';
 import { Keyframes1764200000000 } from './keyframes-table';
 import { RemovedSites1764300000000 } from './removed-sites';
 import { Standing1764600000000 } from './standing-column';
+import { UsesAnew1764700000000 } from './uses-anew';
 
 /**
  * Nothing waits for ever: not for a connection, a lock, a statement or somebody who holds a transaction open. What
@@ -41,6 +42,7 @@ export async function connect(url: string): Promise<DataSource> {
       HistoryDocuments1764400000000,
       FileParts1764500000000,
       Standing1764600000000,
+      UsesAnew1764700000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -2,36 +2,33 @@ import { Type, type Static } from '@sinclair/typebox';
 import {
   AssetDoc,
   ancestorsOf,
-  blocksOfNode,
-  chainOf,
   ComponentDoc,
   docOf,
   type Documents,
   FORMAT,
   ID_PATTERN,
+  mapBlock,
+  mapDeclared,
+  mapDefinition,
+  mapNode,
+  mapType,
+  type Named,
+  type Naming,
   own,
   queriedType,
   repeatsAround,
   rootOf,
   schemaFindings,
   StyleDoc,
-  type Source,
-  sourcesOf,
-  definitionSources,
   Tree,
   treeDocOf,
   TokensDoc,
   TypeDoc,
-  tokensOf,
   withDescendants,
-  type Block,
   type EntryDoc,
   type NodeId,
   type TreeNode,
-  type Typed,
 } from '../../model';
-import { usesOfValue } from '../../reach';
-import { keyParts } from '../../style';
 
 const Id = Type.String({ pattern: ID_PATTERN });
 const exact = { additionalProperties: false };
@@ -167,59 +164,73 @@ class Gathering {
 
   constructor(private readonly documents: Documents) {}
 
+  /** Notes what is named, and leaves it as it is. */
+  private readonly on: Naming = {
+    named: (named) => {
+      this.name(named);
+      return named.id;
+    },
+  };
+
   node(node: TreeNode): void {
-    for (const [, source] of sourcesOf(node)) this.source(source);
-    if (node.kind === 'instance') this.component(node.component);
-    if (node.kind === 'element' || node.kind === 'instance') {
-      for (const [, block] of blocksOfNode(node)) this.block(block);
-      for (const style in node.shared) this.style(style);
-      if (node.theme !== undefined) this.theme(node.theme);
-    }
-    const type = node.kind === 'repeat' ? queriedType(node.query) : undefined;
-    if (type !== undefined) this.type(type);
+    mapNode(node, this.on);
   }
 
   type(id: string): void {
     const doc = docOf(this.documents, 'type', id);
     if (!doc || own(this.found.types, id)) return;
     this.found.types[id] = doc;
-    for (const { type } of Object.values(doc.fields))
-      if (type.kind === 'entry' && type.of !== undefined) this.type(type.of);
+    for (const { type } of Object.values(doc.fields)) mapType(type, this.on);
   }
 
   component(id: string): void {
     const doc = docOf(this.documents, 'component', id);
     if (!doc || own(this.found.components, id)) return;
     this.found.components[id] = doc;
-    for (const node of Object.values(doc.nodes)) this.node(node);
-    for (const [, source] of definitionSources(doc)) this.source(source);
-    for (const { patch } of Object.values(doc.rules))
-      for (const { style } of Object.values(patch)) if (style) this.block(style);
-    for (const property of Object.values(doc.properties)) {
-      this.source(property.default);
-      if (property.type.kind === 'entry' && property.type.of !== undefined)
-        this.type(property.type.of);
-    }
+    mapDefinition(doc, this.on);
   }
 
-  private source(source: Source): void {
-    for (const each of chainOf(source)) {
-      if (each.is !== 'value') continue;
-      const { is: _, whenEmpty: __, ...typed } = each;
-      for (const { to } of usesOfValue(typed as Typed)) this.named(to);
+  private name(named: Named): void {
+    switch (named.is) {
+      case 'component':
+        // What a slot lets in need not come along.
+        if (named.by === 'instance') this.component(named.id);
+        break;
+      case 'style':
+        this.style(named.id);
+        break;
+      case 'theme':
+        this.theme(named.id);
+        break;
+      case 'token':
+        this.token(named.id);
+        break;
+      case 'width': {
+        const max = own(this.documents.site.widths, named.id)?.max;
+        if (max !== undefined) this.found.widths[named.id] = { max };
+        break;
+      }
+      case 'asset': {
+        const asset = docOf(this.documents, 'asset', named.id);
+        if (asset) this.found.assets[named.id] = asset;
+        break;
+      }
+      case 'entry':
+        this.entry(named.id);
+        break;
+      case 'page': {
+        const page = docOf(this.documents, 'page', named.id);
+        if (page) this.found.pages[named.id] = { path: page.path };
+        break;
+      }
+      case 'type':
+        this.type(named.id);
+        break;
+      // Those of a component come with it.
+      case 'property':
+      case 'slot':
+      case 'part':
     }
-  }
-
-  /** What a value names: a document by its id, a token or a theme by a pointer into theirs. */
-  private named(to: string): void {
-    const doc = this.documents.get(to);
-    const [record, id = ''] = to.startsWith('/') ? tokensOf(to) : [];
-    if (record === 'tokens') this.token(id);
-    else if (record === 'themes') this.theme(id);
-    else if (doc?.kind === 'asset') this.asset(to);
-    else if (doc?.kind === 'entry') this.entry(to);
-    else if (doc?.kind === 'style') this.style(to);
-    else if (doc?.kind === 'page') this.found.pages[to] = { path: doc.path };
   }
 
   private entry(id: string): void {
@@ -229,44 +240,19 @@ class Gathering {
     this.type(entry.type);
   }
 
-  private asset(id: string): void {
-    const asset = docOf(this.documents, 'asset', id);
-    if (asset) this.found.assets[id] = asset;
-  }
-
   private style(id: string): void {
     const style = docOf(this.documents, 'style', id);
     if (!style || own(this.found.styles, id)) return;
     this.found.styles[id] = style;
-    this.block(style.style);
+    mapBlock(style.style, this.on);
     if (style.base !== null) this.style(style.base);
-  }
-
-  private block(block: Block): void {
-    const { widths } = this.documents.site;
-    for (const key in block) {
-      const { width } = keyParts(key);
-      const max = own(widths, width)?.max;
-      if (max !== undefined) this.found.widths[width] = { max };
-      this.refs(block[key]!.refs);
-    }
-  }
-
-  private refs(refs: Block[string]['refs']): void {
-    for (const ref of Object.values(refs ?? {})) {
-      if ('source' in ref) {
-        this.source(ref.source);
-        continue;
-      }
-      this.token(ref.token);
-    }
   }
 
   private token(id: string): void {
     const token = own(this.documents.tokens.tokens, id);
     if (!token || own(this.found.tokens, id)) return;
     this.found.tokens[id] = token;
-    this.refs(token.value.refs);
+    mapDeclared(token.value, this.on);
   }
 
   private theme(id: string): void {

@@ -2,20 +2,31 @@ import {
   allOf,
   type Block,
   childrenOf,
+  CHOSEN,
   docOf,
   type ComponentDoc,
   type Doc,
+  type ElementNode,
+  type InstanceNode,
   type Documents,
+  kindOf,
   type Literal,
+  mapBlock,
+  mapDeclared,
+  mapDefinition,
+  mapNode,
+  mapPatch,
+  mapType,
+  mapTyped,
+  type Named,
+  type Naming,
   type NodeId,
   own,
   partNameOf,
   partsIn,
-  type Patch,
   type Place,
   placesFrom,
   queriedType,
-  type Query,
   repeatsAround,
   type Source,
   type StyleDoc,
@@ -26,16 +37,14 @@ import {
   treeDocOf,
   type TreeNode,
   type Typed,
-  type TypeSpec,
   withDescendants,
 } from '../../model';
-import { declarationKey, filled, keyParts } from '../../style';
+import { filled, keyParts } from '../../style';
 import { emptyLiteral } from '../control';
 import { freeName } from '../names';
 import type { Choices } from './clashes';
 import { type Clip } from './clip';
 import { Counterparts } from './counterparts';
-import { fittedValue } from './fit-value';
 
 /** A clip as it can be pasted at a place, and what of it means nothing there, in words. */
 export interface Fitted {
@@ -183,102 +192,139 @@ class Fitting {
     return { parent: inside, slot: named, order };
   }
 
-  private node(node: TreeNode, at: Reader): TreeNode {
-    const shown =
-      node.kind !== 'slot' && node.kind !== 'repeat' && node.shown
-        ? this.source(node.shown, at, 'whether something shows', () => undefined)
-        : undefined;
-    switch (node.kind) {
-      case 'text': {
-        const { shown: _, ...rest } = node;
-        const words = this.source(node.text, at, 'a text', () => text(''))!;
-        return { ...rest, text: words, ...(shown ? { shown } : {}) };
+  /** What is named there, and how sources are read: of a node, where one is mapped. */
+  private naming(at: Reader, node?: TreeNode): Naming {
+    return {
+      named: (named) => this.named(named, node),
+      path: (type, path) => (type === undefined ? [...path] : this.there.path(type, path)),
+      source: (source, where) => this.sourceAt(source, at, where, node),
+      tokenValue: (kind, token) => this.tokenValue(kind, token),
+      // A token that this site does not have is written out, all the way down.
+      tokenCss: (name, ref) =>
+        own(this.clip.tokens, ref.token) &&
+        filled({ css: `var(--${name})`, refs: { [name]: ref } }, this.clip.tokens),
+      lostDeclaration: (key) => this.left.add(`a declaration of ${keyParts(key).property}`),
+    };
+  }
+
+  private named(named: Named, node: TreeNode | undefined): string | undefined {
+    const { there, clip } = this;
+    const lost = (what: string): undefined => void this.left.add(what);
+    switch (named.is) {
+      case 'component':
+        return there.component(named.id);
+      case 'style':
+        return there.style(named.id) ?? lost('a shared style that is gone');
+      case 'theme':
+        return there.theme(named.id) ?? lost('a theme that this site does not have');
+      case 'token':
+        return there.token(named.id);
+      case 'width': {
+        const max = own(clip.widths, named.id)?.max;
+        const width = max === undefined ? 'a width' : `${max} px`;
+        return there.width(named.id) ?? lost(`what was declared at ${width}`);
       }
-      case 'element': {
-        const { shown: _, shared, theme, ...rest } = node;
-        return {
-          ...rest,
-          ...this.theme(theme),
-          attributes: this.sources(node.attributes, at, (name) => [name, name]),
-          style: this.block(node.style, at),
-          ...this.shared(shared),
-          ...(shown ? { shown } : {}),
-        };
+      case 'asset': {
+        const asset = there.asset(named.id);
+        if (asset !== undefined || named.as === 'still') return asset;
+        return lost(`a ${named.as} that is gone`);
       }
-      case 'instance': {
-        const { shown: _, shared, theme, parts, ...rest } = node;
-        const component = own(this.clip.components, node.component);
-        return {
-          ...rest,
-          ...this.theme(theme),
-          component: this.there.component(node.component)!,
-          values: this.sources(node.values, at, (id) => [
-            this.there.property(node.component, id),
-            component?.properties[id]?.label ?? 'a property',
-          ]),
-          style: this.block(node.style, at),
-          ...this.parts(parts, node.component, at),
-          ...this.shared(shared),
-          ...(shown ? { shown } : {}),
-        };
+      case 'entry': {
+        const what =
+          named.by === 'link' ? 'a link to a page of the other site' : 'an entry of the other site';
+        return there.entry(named.id) ?? lost(what);
       }
-      case 'repeat':
-        return { ...node, query: this.query(node.query, at) };
+      case 'page':
+        return there.page(named.id) ?? lost('a link to a page of the other site');
+      case 'type':
+        return there.type(named.id);
+      case 'property': {
+        const label = own(clip.components, named.of)?.properties[named.id]?.label;
+        return there.property(named.of, named.id) ?? lost(`the value of ${label ?? 'a property'}`);
+      }
       case 'slot':
-        return node;
+        return there.slot(named.of, named.id);
+      case 'part':
+        return this.part(named.of, named.id, node);
     }
   }
 
-  /** What an instance says of parts: of a component that is here already, of those that are called the same there. */
-  private parts(parts: Readonly<Record<string, Block>> | undefined, component: string, at: Reader) {
-    if (!parts) return {};
-    const copied = own(this.clip.components, component);
-    const here = docOf(this.documents, 'component', this.there.component(component)!);
-    const named = new Map(partsIn(here?.nodes ?? {}).map(([id, name]) => [name, id]));
-    const kept: Record<string, Block> = {};
-    for (const id of Object.keys(parts).sort()) {
-      const name = partNameOf(own(copied?.nodes ?? {}, id));
-      const part = here ? named.get(name ?? '') : id;
-      if (part === undefined) this.left.add(`the look of ${name ?? 'a part that is gone'}`);
-      else kept[part] = this.block(parts[id]!, at);
-    }
-    return Object.keys(kept).length > 0 ? { parts: kept } : {};
+  /** A part of a component: of one that is here already, that which is called the same there. */
+  private part(component: string, id: string, node: TreeNode | undefined): string | undefined {
+    const here = docOf(this.documents, 'component', this.there.component(component) ?? '');
+    if (!here || node === undefined) return id;
+    const name = partNameOf(own(own(this.clip.components, component)?.nodes ?? {}, id));
+    const part = partsIn(here.nodes).find(([, each]) => each === name)?.[0];
+    if (part === undefined) this.left.add(`the look of ${name ?? 'a part that is gone'}`);
+    return part;
   }
 
-  private sources(
-    sources: Readonly<Record<string, Source>>,
+  /** A token that stands for a value: what it holds, where that is a value of the kind. */
+  private tokenValue(kind: 'colour' | 'length', token: string): unknown {
+    const { tokens } = this.clip;
+    const css =
+      own(tokens, token) &&
+      filled({ css: 'var(--it)', refs: { it: { token, type: kind } } }, tokens);
+    const value = css === undefined ? null : (kindOf(kind).parse?.(css, { kind } as never) ?? null);
+    if (value === null) this.left.add('a token that this site does not have');
+    return value;
+  }
+
+  private node(node: TreeNode, at: Reader): TreeNode {
+    const mapped = mapNode(node, this.naming(at, node));
+    if (node.kind !== 'element' && node.kind !== 'instance') return mapped;
+    return at === 'here' && node.chosen ? this.withChoices(mapped, node.chosen) : mapped;
+  }
+
+  /** A node with what was chosen for it by what cannot be read there: it has that for good then. */
+  private withChoices(mapped: TreeNode, chosen: NonNullable<ElementNode['chosen']>): TreeNode {
+    let made = mapped as ElementNode | InstanceNode;
+    for (const kind of CHOSEN) {
+      const source = chosen[kind];
+      if (!source || own(made.chosen ?? {}, kind)) continue;
+      const { value } = this.held(source) ?? {};
+      if (typeof value !== 'string') continue;
+      if (kind === 'tag' && made.kind === 'element') made = { ...made, tag: value };
+      if (kind === 'theme') made = { ...made, theme: value };
+      if (kind === 'style') made = { ...made, shared: { ...made.shared, [value]: true } };
+    }
+    return made;
+  }
+
+  /** A source where it stands in a node, with what is said where it cannot be read there, and what takes its place. */
+  private sourceAt(
+    source: Source,
     at: Reader,
-    nameOf: (name: string) => readonly [string | undefined, string],
-  ): Record<string, Source> {
-    const kept: Record<string, Source> = {};
-    for (const name of Object.keys(sources).sort()) {
-      const [here, label] = nameOf(name);
-      if (here === undefined) {
-        this.left.add(`the value of ${label}`);
-        continue;
+    [member, name, ...rest]: readonly string[],
+    node: TreeNode | undefined,
+  ): Source | undefined {
+    const nothing = () => undefined;
+    switch (member) {
+      case 'text':
+        return this.source(source, at, 'a text', () => text(''));
+      case 'shown':
+        return this.source(source, at, 'whether something shows', nothing);
+      case 'attributes':
+        return this.source(source, at, name!, nothing);
+      case 'values': {
+        const component =
+          node?.kind === 'instance' ? own(this.clip.components, node.component) : undefined;
+        const label = component?.properties[name!]?.label ?? 'a property';
+        return this.source(source, at, label, nothing);
       }
-      const source = this.source(sources[name]!, at, label, () => undefined);
-      if (source) kept[here] = source;
+      case 'query':
+        if (name === 'from')
+          return this.source(source, at, 'a list', () =>
+            emptyLiteral({ kind: 'list', fields: {} }),
+          );
+        if (name === 'where') return this.source(source, at, 'a condition', nothing);
+        return this.source(source, at, QUERIED[name!] ?? 'a repeat', nothing);
+      case 'chosen':
+        // Elsewhere it has for good what was chosen for it (see `withChoices`).
+        return this.read(source, at);
+      default:
+        return this.source(source, at, rest.length > 0 ? 'a declaration' : 'a value', nothing);
     }
-    return kept;
-  }
-
-  private theme(theme: string | undefined) {
-    if (theme === undefined) return {};
-    const here = this.there.theme(theme);
-    if (here === undefined) this.left.add('a theme that this site does not have');
-    return here === undefined ? {} : { theme: here };
-  }
-
-  private shared(shared: Readonly<Record<string, true>> | undefined) {
-    if (!shared) return {};
-    const kept: Record<string, true> = {};
-    for (const style of Object.keys(shared)) {
-      const here = this.there.style(style);
-      if (here === undefined) this.left.add('a shared style that is gone');
-      else kept[here] = true;
-    }
-    return { shared: kept };
   }
 
   /** A source as it is read there; what cannot be read gives way to what it held, else to what stands in for it. */
@@ -367,95 +413,17 @@ class Fitting {
     return { ...literal, value: this.value(literal) } as Literal;
   }
 
-  private value({ is: _, whenEmpty: __, ...typed }: Literal): unknown {
-    return fittedValue(typed as Typed, {
-      there: this.there,
-      tokens: this.clip.tokens,
-      lose: (what) => this.left.add(what),
-    });
-  }
-
-  private query(query: Query, at: Reader): Query {
-    const type = queriedType(query);
-    const from =
-      'list' in query.from
-        ? {
-            list: this.source(query.from.list, at, 'a list', () =>
-              emptyLiteral({ kind: 'list', fields: {} }),
-            )!,
-          }
-        : { type: this.there.type(query.from.type)! };
-    const pathOf = (path: readonly string[]) =>
-      type === undefined ? [...path] : this.there.path(type, path);
-    const where: Query['where'] = {};
-    for (const [id, condition] of Object.entries(query.where)) {
-      const path = pathOf(condition.path);
-      const source = this.source(condition.source, at, 'a condition', () => undefined);
-      if (path && source) where[id] = { ...condition, path, source };
-      else this.left.add('a condition of a repeat');
-    }
-    const order: Query['order'] = {};
-    for (const [id, key] of Object.entries(query.order)) {
-      const path = pathOf(key.path);
-      if (path) order[id] = { ...key, path };
-    }
-    const limit = query.limit && this.source(query.limit, at, 'a limit', () => undefined);
-    const offset = query.offset && this.source(query.offset, at, 'an offset', () => undefined);
-    const path = query.related && pathOf(query.related.path);
-    const to =
-      query.related &&
-      this.source(query.related.to, at, 'what a repeat is related to', () => undefined);
-    return {
-      from,
-      where,
-      order,
-      ...(limit ? { limit } : {}),
-      ...(offset ? { offset } : {}),
-      ...(path && to ? { related: { path, to } } : {}),
-    };
+  private value(literal: Literal): unknown {
+    const { is: _, whenEmpty: __, ...typed } = literal;
+    return mapTyped(typed as Typed, this.naming('here')).value;
   }
 
   private block(block: Block, at: Reader): Block {
-    const kept: Block = {};
-    for (const key of Object.keys(block)) {
-      const { property, width, state } = keyParts(key);
-      const here = width === 'base' ? 'base' : this.there.width(width);
-      if (here === undefined) {
-        const max = own(this.clip.widths, width)?.max;
-        this.left.add(`what was declared at ${max === undefined ? 'a width' : `${max} px`}`);
-        continue;
-      }
-      const declared = this.declared(block[key]!, at);
-      if (declared) kept[declarationKey(property, here, state)] = declared;
-      else this.left.add(`a declaration of ${property}`);
-    }
-    return kept;
+    return mapBlock(block, this.naming(at));
   }
 
-  private declared({ css, refs }: Block[string], at: Reader): Block[string] | undefined {
-    if (!refs) return { css };
-    const kept: NonNullable<Block[string]['refs']> = {};
-    let written = css;
-    for (const [name, ref] of Object.entries(refs)) {
-      if ('source' in ref) {
-        const source = this.source(ref.source, at, 'a declaration', () => undefined);
-        if (!source) return undefined;
-        kept[name] = { ...ref, source };
-        continue;
-      }
-      const token = this.there.token(ref.token);
-      if (token !== undefined) {
-        kept[name] = { ...ref, token };
-        continue;
-      }
-      // A token that this site does not have is written out, all the way down.
-      const given = own(this.clip.tokens, ref.token);
-      const value =
-        given && filled({ css: `var(--${name})`, refs: { [name]: ref } }, this.clip.tokens);
-      if (value === undefined) return undefined;
-      written = written.replaceAll(`var(--${name})`, () => value);
-    }
-    return Object.keys(kept).length === 0 ? { css: written } : { css: written, refs: kept };
+  private declared(declared: Block[string]): Block[string] | undefined {
+    return mapDeclared(declared, this.naming('here'));
   }
 
   /** What comes along, fitted itself, until nothing more does. */
@@ -498,13 +466,13 @@ class Fitting {
     const names = new Set(Object.values(tokens).map(({ name }) => name));
     for (const [id, theirs] of Object.entries(this.clip.tokens)) {
       const here = own(this.choices, id) === 'theirs' ? this.there.token(id) : undefined;
-      const value = here === undefined ? undefined : this.declared(theirs.value, 'here');
+      const value = here === undefined ? undefined : this.declared(theirs.value);
       if (here !== undefined && value) taken[here] = { ...own(tokens, here)!, value };
     }
     // The map grows while it is gone through: a token may be made from further ones.
     for (const [id, here] of this.there.comingTokens) {
       const theirs = own(this.clip.tokens, id);
-      const value = theirs && this.declared(theirs.value, 'here');
+      const value = theirs && this.declared(theirs.value);
       if (!theirs || !value) continue;
       const name = freeName(theirs.name, names);
       names.add(name);
@@ -531,52 +499,33 @@ class Fitting {
     const properties: ComponentDoc['properties'] = {};
     for (const [property, made] of Object.entries(doc.properties)) {
       const held = this.source(made.default, doc, made.label, () => emptyLiteral(made.type))!;
-      properties[property] = { ...made, type: this.spec(made.type), default: held };
-    }
-    const slots: ComponentDoc['slots'] = {};
-    for (const [slot, { allows, ...rest }] of Object.entries(doc.slots)) {
-      const here = Object.keys(allows ?? {}).flatMap((each) => this.there.component(each) ?? []);
-      slots[slot] =
-        here.length > 0
-          ? { ...rest, allows: Object.fromEntries(here.map((each) => [each, true as const])) }
-          : rest;
+      properties[property] = { ...made, type: mapType(made.type, this.naming(doc)), default: held };
     }
     const rules: ComponentDoc['rules'] = {};
     for (const [rule, { patch, ...rest }] of Object.entries(doc.rules))
       rules[rule] = {
         ...rest,
         patch: Object.fromEntries(
-          Object.entries(patch).map(([node, each]) => [node, this.patch(doc, node, each)]),
+          Object.entries(patch).map(([node, each]) => {
+            const stored = own(doc.nodes, node);
+            return [node, mapPatch(each, stored, this.naming(doc, stored))];
+          }),
         ),
       };
+    const { slots } = mapDefinition(
+      { ...doc, nodes: {}, properties: {}, rules: {} },
+      this.naming(doc),
+    );
     return { ...doc, id, nodes, properties, slots, rules };
   }
-
-  private patch(doc: ComponentDoc, node: NodeId, patch: Patch): Patch {
-    const stored = doc.nodes[node];
-    const { style, attributes, shown, values } = patch;
-    const shows = shown && this.source(shown, doc, 'whether something shows', () => undefined);
-    return {
-      ...(style ? { style: this.block(style, doc) } : {}),
-      ...(attributes ? { attributes: this.sources(attributes, doc, (name) => [name, name]) } : {}),
-      ...(shows ? { shown: shows } : {}),
-      ...(values && stored?.kind === 'instance'
-        ? {
-            values: this.sources(values, doc, (id) => [
-              this.there.property(stored.component, id),
-              'a property',
-            ]),
-          }
-        : {}),
-    };
-  }
-
-  private spec(type: TypeSpec): TypeSpec {
-    if (type.kind !== 'entry' || type.of === undefined) return type;
-    const of = this.there.type(type.of);
-    return of === undefined ? { kind: 'entry' } : { ...type, of };
-  }
 }
+
+/** What of a query is bound, in words. */
+const QUERIED: Readonly<Record<string, string>> = {
+  limit: 'a limit',
+  offset: 'an offset',
+  related: 'what a repeat is related to',
+};
 
 /** The repeats around a place of a tree, nearest first. */
 function repeatsAt(doc: TreeDoc, place: Place): NodeId[] {

@@ -335,7 +335,7 @@ class Plain {
 
   /** The root, with what the instance says of it: that is the stronger, whichever way it is said. */
   private root(look: Look): Look {
-    const { style, shared, theme, name, shown, chosen } = this.instance;
+    const { style, shared, theme, name, shown, chosen, part } = this.instance;
     const said = new Set(
       Object.keys(shared ?? {}).flatMap((id) =>
         Object.keys(docOf(this.documents, 'style', id)?.style ?? {}).map(
@@ -353,6 +353,7 @@ class Plain {
     return {
       ...look,
       ...(name === undefined ? {} : { name }),
+      ...(part === undefined ? {} : { part }),
       style: this.overlaid(kept, style),
       ...(Object.keys(all).length > 0 ? { shared: all } : {}),
       ...(begins === undefined ? {} : { theme: begins }),

@@ -23,7 +23,7 @@ import {
 import type { Control } from '../../resolve';
 import { exact, Id } from '../args';
 import { type Change, change, changeTo } from '../changes';
-import { controlPath, controlType, emptyLiteral } from '../control';
+import { controlType, emptyLiteral, giveControl } from '../control';
 import { defineEdit, gone, refuse } from '../define';
 import { named } from '../names';
 import { fitsOfType } from './what-fits';
@@ -60,7 +60,7 @@ export const repeatThis = defineEdit({
       }),
       ...changeTo(documents, doc, ['nodes', node, 'place'], { parent: repeat, order: 'a0' }),
       ...fitsOfType(documents, tree, node, type, { repeat }).flatMap(({ row, source }) =>
-        changeTo(documents, doc, ['nodes', row.node, ...controlPath(row.control)], source),
+        giveControl(documents, doc, row.node, row.control, source),
       ),
     ];
   },

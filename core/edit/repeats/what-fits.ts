@@ -85,7 +85,8 @@ export function whatFits(
       const words = isTitle ? type.title : isBody(row) && !hasWords ? free(isWords) : undefined;
       if (!isTitle && words !== undefined) hasWords = true;
       if (words !== undefined) take(row, [words]);
-    } else {
+    } else if (row.control.of !== 'declaration') {
+      // What something looks like is bound to content when somebody says so, or calls it the same.
       const same = free((each) => each === kind);
       if (same !== undefined) take(row, [same]);
     }

@@ -2,7 +2,7 @@ import { Type } from '@sinclair/typebox';
 import { docOf, EVERY_TAG, nodeIn, own } from '../../model';
 import { exact, Id } from '../args';
 import { changeTo, isRefusal, type Change } from '../changes';
-import { defineEdit, gone, refuse } from '../define';
+import { defineEdit, gone, notStyled, refuse } from '../define';
 import { named } from '../names';
 import { DECLARATION, declareIn } from './declaration';
 import { STYLED_TAGS } from './styled-tags';
@@ -18,7 +18,7 @@ export const declare = defineEdit({
     for (const node of new Set(nodes)) {
       const stored = nodeIn(documents, doc, node);
       if (stored?.kind !== 'element' && stored?.kind !== 'instance')
-        return gone('What should be styled', doc);
+        return notStyled(stored, 'What should be styled', doc);
       const where = ['nodes', node, 'style'];
       const made = declareIn(documents, doc, where, stored.style, declaring);
       if (isRefusal(made)) return made;

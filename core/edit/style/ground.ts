@@ -3,7 +3,7 @@ import { type Declared, nodeIn, own, Source, type TreeNode } from '../../model';
 import { declarationKey, expand, FED } from '../../style';
 import { exact, Id } from '../args';
 import { type Change, changeTo } from '../changes';
-import { defineEdit, gone, refuse } from '../define';
+import { defineEdit, notStyled, refuse } from '../define';
 import { named } from '../names';
 import { declareIn } from './declaration';
 
@@ -50,7 +50,7 @@ export const setGround = defineEdit({
     const changes: Change[] = [];
     for (const node of new Set(nodes)) {
       const stored = nodeIn(documents, doc, node);
-      if (!isStyled(stored)) return gone('What should be styled', doc);
+      if (!isStyled(stored)) return notStyled(stored, 'What should be styled', doc);
       const where = ['nodes', node, 'style'];
       const give = (property: string, css: string | null) =>
         declareIn(documents, doc, where, stored.style, { property, width, css });

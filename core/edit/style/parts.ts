@@ -2,7 +2,7 @@ import { Type } from '@sinclair/typebox';
 import { docOf, nodeIn, own, partNameOf, rootOf, type Block, type Documents } from '../../model';
 import { exact, Id } from '../args';
 import { changeTo, isRefusal, type Change } from '../changes';
-import { defineEdit, gone, refuse } from '../define';
+import { defineEdit, gone, notStyled, refuse } from '../define';
 import { named } from '../names';
 import { DECLARATION, declareIn } from './declaration';
 
@@ -23,7 +23,7 @@ export const markPart = defineEdit({
     const definition = docOf(documents, 'component', component);
     const stored = definition && own(definition.nodes, node);
     if (stored?.kind !== 'element' && stored?.kind !== 'instance')
-      return gone('What should be a part', component);
+      return notStyled(stored, 'What should be a part', component);
     if (node === rootOf(definition!.nodes))
       return refuse('Whoever places it styles the whole anyway: it needs no part.', component);
     const now = name?.trim() || undefined;

@@ -13,7 +13,7 @@ import {
 } from '../../model';
 import { exact, Id, Label } from '../args';
 import { changeTo, type Change, type Refusal } from '../changes';
-import { defineEdit, gone, refuse } from '../define';
+import { defineEdit, gone, notStyled, refuse } from '../define';
 import { styleName } from './themes';
 import { wearersOf } from './wearing';
 
@@ -52,7 +52,7 @@ export const addStyle = defineEdit({
     if (!from) return changes;
     const stored = nodeIn(documents, from.doc, from.node);
     if (stored?.kind !== 'element' && stored?.kind !== 'instance')
-      return gone('What the style is made from', from.doc);
+      return notStyled(stored, 'What the style is made from', from.doc);
     for (const key of Object.keys(block).sort()) {
       if (!sameJson(own(stored.style, key), block[key]))
         return refuse(`It declares ${key} otherwise by now.`, from.doc);

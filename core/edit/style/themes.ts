@@ -11,7 +11,7 @@ import {
 } from '../../model';
 import { exact, Id, Label } from '../args';
 import { changeTo, isRefusal, type Change } from '../changes';
-import { defineEdit, gone, refuse } from '../define';
+import { defineEdit, gone, notStyled, refuse } from '../define';
 import { valueOf } from './tokens';
 
 /** Makes a theme that changes nothing yet. */
@@ -119,7 +119,7 @@ export const putTheme = defineEdit({
     for (const node of new Set(nodes)) {
       const stored = nodeIn(documents, doc, node);
       if (stored?.kind !== 'element' && stored?.kind !== 'instance')
-        return gone('What should have the theme', doc);
+        return notStyled(stored, 'What should have the theme', doc);
       changes.push(...changeTo(documents, doc, ['nodes', node, 'theme'], theme ?? undefined));
     }
     return changes;

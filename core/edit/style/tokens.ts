@@ -114,6 +114,7 @@ export const removeToken = defineEdit({
     const { id, tokens, themes = {} } = documents.tokens;
     const stored = own(tokens, token);
     if (!stored) return gone('The token', id);
+    if (instead === token) return refuse('A token cannot stand in its own place.', id);
     if (instead !== null && own(tokens, instead)?.type !== stored.type)
       return refuse('Only a token of the same kind can stand in its place.', id);
     const changed = (declared: Declared) =>

@@ -2,7 +2,7 @@ import { Type } from '@sinclair/typebox';
 import { allOf, docOf, nodeIn, own, type Documents, type StyleDoc } from '../../model';
 import { exact, Id } from '../args';
 import { changeTo, type Change } from '../changes';
-import { defineEdit, gone, refuse } from '../define';
+import { defineEdit, gone, notStyled, refuse } from '../define';
 import { styleName } from './themes';
 
 /** Puts a shared style on nodes, or takes it off; a modifier goes with its base. */
@@ -23,7 +23,7 @@ export const wear = defineEdit({
     for (const node of new Set(nodes)) {
       const wearer = nodeIn(documents, doc, node);
       if (wearer?.kind !== 'element' && wearer?.kind !== 'instance')
-        return gone('What should have the style', doc);
+        return notStyled(wearer, 'What should have the style', doc);
       const worn = wearer.shared ?? {};
       if (on && stored.base !== null && !own(worn, stored.base))
         return refuse(

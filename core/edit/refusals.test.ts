@@ -1,0 +1,484 @@
+import { lexer, parse } from 'css-tree';
+import fc from 'fast-check';
+import {
+  addressesOf,
+  ancestorsOf,
+  type Declared,
+  readAt,
+  TAGS,
+  attributeFault,
+  docOf,
+  isVoid,
+  nodeIn,
+  own,
+  sameJson,
+  takesText,
+  tokensOf,
+  treeDocOf,
+  type Documents,
+  type NodeId,
+  type TreeDoc,
+} from '../model';
+import { WrittenOut } from '../test';
+import { demo } from '../test/law-site';
+import { runEdits, type RefusedEdit } from '../test/random-edits';
+import { applyChanges, EDITS, isRefusal, type EditKind } from '.';
+
+/**
+ * Nothing is refused wrongly: of random edits every refusal is counted by its reason, and for each reason something
+ * plain and slow, that knows nothing of the edit, says whether it is right.
+ */
+
+/** A refusal with what the edit would have come to. */
+class Refused {
+  readonly args: Record<string, unknown>;
+  /** The documents as they would be, where the edit itself did not refuse. */
+  readonly after: Documents | undefined;
+
+  constructor(readonly given: RefusedEdit) {
+    this.args = given.edit.args as Record<string, unknown>;
+    const kind = EDITS[given.edit.name] as unknown as EditKind;
+    const changes = kind.run(given.before, given.edit.args as never, given.past);
+    this.after = isRefusal(changes) ? undefined : applyChanges(given.before, changes);
+  }
+
+  get before(): Documents {
+    return this.given.before;
+  }
+
+  get says(): string {
+    return this.given.refusal.refused;
+  }
+
+  /** The document it is about, as it would be. */
+  get tree(): TreeDoc {
+    return treeDocOf(this.after ?? this.before, this.given.refusal.doc ?? '')!;
+  }
+
+  /** The node it is about. */
+  get id(): NodeId {
+    return tokensOf(this.given.refusal.path ?? '')[1]!;
+  }
+
+  get node() {
+    return own(this.tree.nodes, this.id)!;
+  }
+
+  get parent() {
+    const { parent } = this.node.place;
+    return parent === null ? undefined : own(this.tree.nodes, parent);
+  }
+
+  /** The nodes that the edit names, as they were. */
+  get named(): ReturnType<typeof nodeIn>[] {
+    const { doc, component, node, nodes, from, moves } = this.args as {
+      doc?: string;
+      component?: string;
+      node?: string;
+      nodes?: string[];
+      from?: { doc: string; node: string };
+      moves?: { node: string }[];
+    };
+    const of = from?.doc ?? doc ?? component ?? '';
+    const ids = from
+      ? [from.node]
+      : Array.isArray(nodes)
+        ? nodes
+        : moves
+          ? moves.map((each) => each.node)
+          : [node ?? ''];
+    return ids.map((id) => nodeIn(this.before, of, id));
+  }
+
+  get roots(): boolean {
+    return this.named.some((each) => each?.place.parent === null);
+  }
+}
+
+/** Whether a component holds itself, asked step by step. */
+function holdsItself(documents: Documents, id: string, way: readonly string[] = []): boolean {
+  if (way.includes(id)) return way[0] === id;
+  const doc = treeDocOf(documents, id);
+  return Object.values(doc?.nodes ?? {}).some(
+    (node) => node.kind === 'instance' && holdsItself(documents, node.component, [...way, id]),
+  );
+}
+
+const NESTING =
+  / (holds only .+, not |stands only in )|cannot stand in|holds nothing|holds no table|under no other landmark|may hold links/;
+
+/** Each reason there is, and what must be so for it to be right. */
+const REASONS: readonly [RegExp, (refused: Refused) => boolean][] = [
+  [/^(.+) is gone; somebody has removed it\.$/, isMissing],
+  [/^Only an element or an instance has a look/, ({ named }) => named.some(isUnstyled)],
+  [/^Stands in a text\.$/, ({ parent }) => parent?.kind === 'text'],
+  [
+    /^Stands in (\w+), which holds nothing\.$/,
+    ({ parent }) => parent?.kind === 'element' && isVoid(parent.tag),
+  ],
+  [
+    /^Stands in an instance, but in none/,
+    ({ parent, node }) => parent?.kind === 'instance' && node.place.slot === undefined,
+  ],
+  [/^Names a slot where there is none/, ({ parent }) => parent?.kind !== 'instance'],
+  [/holds no words by itself\.$/, holdsNoWords],
+  [
+    /^A slot cannot stand in a repeat/,
+    ({ tree, id }) =>
+      ancestorsOf(tree.nodes, id).some((each) => tree.nodes[each]!.kind === 'repeat'),
+  ],
+  [/^Reads the entry of a repeat that is not around it/, readsFarRepeat],
+  [/would contain itself: /, ({ after, given }) => holdsItself(after!, given.refusal.doc!)],
+  [
+    /would both have the path /,
+    ({ after }) => hasTwice(addressesOf(after!, true).map(({ path }) => path)),
+  ],
+  [
+    /^The slug .+ is taken/,
+    ({ after }) => hasTwice(after!.all('entry').map(({ type, slug }) => `${type} ${slug}`)),
+  ],
+  [
+    /^Another component is named /,
+    ({ after }) => hasTwice(after!.all('component').map(({ name }) => name)),
+  ],
+  [/^The slot “.+” takes only /, slotTakesOthers],
+  [/^The slot “.+” holds \d+ at most/, slotIsFull],
+  [/is still used in /, ({ given, before }) => isPlaced(before, given.refusal.doc!)],
+  [
+    /^A rule for a state of somebody who visits/,
+    ({ given, tree }) => {
+      const [, rule] = tokensOf(given.refusal.path!);
+      return tree.kind === 'component' && tree.rules[rule!]!.when.pseudo !== undefined;
+    },
+  ],
+  [/^\w+ takes (one of|no)|^(\w|-)+ takes one of: /, badAttribute],
+  [
+    /would be made from itself: (.+)\.$/,
+    ({ says }) => {
+      const names = /itself: (.+)\.$/.exec(says)![1]!.split(' → ');
+      return names.length > 1 && names[0] === names.at(-1);
+    },
+  ],
+  [/^It would modify itself: /, ({ args, before }) => leadsBack(before, args)],
+  [
+    /^(The|A) root (cannot be removed|stays where it is)\.$|^The root of a document stays|^The root of a document stands once|^Nothing can stand around what everything/,
+    ({ roots }) => roots,
+  ],
+  [/^Everything stands in this: it stays/, ({ roots }) => roots],
+  [/^Whoever places it styles the whole anyway/, ({ roots }) => roots],
+  [/^Nothing can stand inside itself/, standsInItself],
+  [
+    /^(Only an element can be taken from around|Only an element has a tag)/,
+    ({ named }) => named.some((each) => each?.kind !== 'element'),
+  ],
+  [
+    /^An element or an instance can (be repeated|become a component)/,
+    ({ named }) => named.some(isUnstyled),
+  ],
+  [/^A text always has a value/, ({ args }) => args['source'] === null || someNull(args)],
+  [
+    /^The definition does not let this be styled from here/,
+    ({ named, args, before }) => {
+      const [instance] = named;
+      const of =
+        instance?.kind === 'instance' ? docOf(before, 'component', instance.component) : undefined;
+      const part = own(of?.nodes ?? {}, args['part'] as string);
+      return !(part && 'part' in part && part.part !== undefined && part.place.parent !== null);
+    },
+  ],
+  [
+    /has no slot that a page could stand in/,
+    ({ args, before }) => {
+      const slots = Object.values(
+        docOf(before, 'component', args['component'] as string)?.slots ?? {},
+      );
+      return !slots.some(({ allows }) => allows === undefined);
+    },
+  ],
+  [
+    / modifies (.+): put that on first/,
+    ({ named, args, before }) => {
+      const { base } = docOf(before, 'style', args['style'] as string)!;
+      return named.some((each) =>
+        each && 'shared' in each ? !own(each.shared ?? {}, base!) : true,
+      );
+    },
+  ],
+  [
+    /^What holds for every element is a state/,
+    ({ args }) => args['tag'] === '*' && args['state'] === undefined,
+  ],
+  [
+    /^How something looks by a rule is declared in it/,
+    ({ args }) =>
+      (args['control'] as { of: string }).of === 'declaration' ||
+      (args['control'] as { of: string }).of === 'chosen',
+  ],
+  [
+    /^It is one of these already/,
+    ({ args, before }) =>
+      (args['instances'] as { doc: string; node: string }[]).some(({ doc, node }) => {
+        const stored = nodeIn(before, doc, node);
+        return stored?.kind === 'instance' && stored.component === args['component'];
+      }),
+  ],
+  [/^A token cannot stand in its own place/, ({ args }) => args['token'] === args['instead']],
+  [
+    /^Variants are chosen by it/,
+    ({ args, before }) =>
+      docOf(before, 'component', args['component'] as string)!.properties[
+        args['property'] as string
+      ]!.axis === true,
+  ],
+  [
+    /^It holds a slot of the definition around/,
+    ({ named, args, before }) => named.length > 0 && holdsKind(before, args, 'slot'),
+  ],
+  [
+    / has its value from elsewhere already/,
+    ({ args, before }) => {
+      const { controls } = args as { controls: { node: string }[] };
+      const of = docOf(before, 'component', args['component'] as string)!;
+      return controls.some(({ node }) =>
+        /"is":"(property|field)"/.test(JSON.stringify(own(of.nodes, node))),
+      );
+    },
+  ],
+  [
+    /^Another part is called /,
+    ({ args, before }) => {
+      const { nodes } = docOf(before, 'component', args['component'] as string)!;
+      const name = (args['name'] as string).toLowerCase();
+      return Object.entries(nodes).some(
+        ([id, node]) => id !== args['node'] && 'part' in node && node.part?.toLowerCase() === name,
+      );
+    },
+  ],
+  [/ is no element that can be used/, ({ node }) => node.kind === 'element' && !TAGS.has(node.tag)],
+  [
+    /^The token that stands here is gone/,
+    ({ given, after }) => {
+      const { tokens } = after!.tokens;
+      const declared = readAt(after!.get(given.refusal.doc!), given.refusal.path!) as Declared;
+      return Object.values(declared.refs ?? {}).some(
+        (ref) => 'token' in ref && !own(tokens, ref.token),
+      );
+    },
+  ],
+  [
+    /^What many elements share reads no source/,
+    ({ given, after }) => readAt(after!.get(given.refusal.doc!), given.refusal.path!) !== undefined,
+  ],
+  [
+    /^“(.+)” does not fit ([\w-]+)/,
+    ({ says }) => {
+      const [, css, property] = /^“(.+)” does not fit ([\w-]+?)\.*$/.exec(says)!;
+      // The reference: css-tree's lexer, whose grammar is that of the specifications (MDN data).
+      return lexer.matchProperty(property!, parse(css!, { context: 'value' })).error !== null;
+    },
+  ],
+  [
+    /^Which variant it is depends on content/,
+    ({ named: [instance] }) =>
+      instance?.kind === 'instance' &&
+      Object.values(instance.values).some(({ is }) => is !== 'value'),
+  ],
+  [
+    /^Something in it changes when the whole is pointed at/,
+    ({ named: [instance], before }) => {
+      const of =
+        instance?.kind === 'instance' ? docOf(before, 'component', instance.component) : undefined;
+      return Object.values(of?.rules ?? {}).some(({ when }) => when.pseudo?.of === 'root');
+    },
+  ],
+  [
+    /^It repeats by a condition read from outside/,
+    ({ args, before }) => holdsKind(before, args, 'repeat'),
+  ],
+  [
+    /^It is as it was then already/,
+    ({ args, before }) => {
+      const {
+        format: _,
+        version: __,
+        former: ___,
+        ...was
+      } = args['was'] as Record<string, unknown>;
+      const is = before.get(was['id'] as string) as unknown as Record<string, unknown>;
+      return Object.keys(was).every((member) => sameJson(was[member], is[member]));
+    },
+  ],
+  [
+    /^There is a width of (\d+) px already/,
+    ({ args, before }) => Object.values(before.site.widths).some(({ max }) => max === args['max']),
+  ],
+];
+
+test('every refusal of random edits has a reason that is listed here, and is right', () => {
+  const counted = new Map<string, number>();
+  const unknown = new Map<string, string>();
+  const wrong: string[] = [];
+  fc.assert(
+    fc.property(
+      fc.array(fc.array(fc.nat(10_000), { minLength: 8, maxLength: 8 }), {
+        minLength: 1,
+        maxLength: 14,
+      }),
+      (steps) => {
+        runEdits(demo, steps, (given) => {
+          const refused = new Refused(given);
+          const { says } = refused;
+          const found = REASONS.find(([words]) => words.test(says));
+          const nesting = NESTING.test(says);
+          const reason = found ? String(found[0]) : nesting ? 'nesting' : 'unknown';
+          counted.set(reason, (counted.get(reason) ?? 0) + 1);
+          const where = `${given.edit.name}: ${says} ${given.refusal.doc ?? ''}${given.refusal.path ?? ''}`;
+          if (!found && !nesting) unknown.set(says, where);
+          else if (
+            !(found ? found[1](refused) : new WrittenOut(refused.after!, refused.tree).fault)
+          )
+            wrong.push(where);
+        });
+      },
+    ),
+    { numRuns: 700, seed: 20261129 },
+  );
+  console.log(
+    [...counted]
+      .sort((a, b) => b[1] - a[1])
+      .map(([reason, n]) => `${n} ${reason}`)
+      .join('\n'),
+  );
+  expect({ wrong, unknown: [...unknown.values()] }).toEqual({ wrong: [], unknown: [] });
+});
+
+function isUnstyled(node: ReturnType<typeof nodeIn>): boolean {
+  return node !== undefined && node.kind !== 'element' && node.kind !== 'instance';
+}
+
+function hasTwice(list: readonly string[]): boolean {
+  return new Set(list).size < list.length;
+}
+
+function isPlaced(documents: Documents, component: string): boolean {
+  return [...documents].some(
+    (doc) =>
+      (doc.kind === 'site' && doc.surround === component) ||
+      ((doc.kind === 'page' || doc.kind === 'component') &&
+        Object.values(doc.nodes).some(
+          (node) => node.kind === 'instance' && node.component === component,
+        )) ||
+      (doc.kind === 'page' && doc.entries === component) ||
+      (doc.kind === 'entry' && doc.type === component),
+  );
+}
+
+/** Whether something that the arguments name by an id is not there. */
+function isMissing({ args, before }: Refused): boolean {
+  const ids: string[] = [];
+  const gather = (value: unknown): void => {
+    if (typeof value === 'string') ids.push(value);
+    else if (typeof value === 'object' && value !== null) Object.values(value).forEach(gather);
+  };
+  gather(args);
+  const there = new Set<string>();
+  for (const doc of before) {
+    there.add(doc.id);
+    for (const member of Object.values(doc))
+      if (typeof member === 'object' && member !== null)
+        for (const id of Object.keys(member as object)) there.add(id);
+  }
+  return ids.some((id) => !there.has(id));
+}
+
+function holdsNoWords({ tree, id, node, parent }: Refused): boolean {
+  const holder = node.kind === 'text' ? parent : node;
+  const holds =
+    node.kind === 'text' ||
+    Object.values(tree.nodes).some((each) => each.kind === 'text' && each.place.parent === id);
+  return holder?.kind === 'element' && !takesText(holder.tag) && holds;
+}
+
+function readsFarRepeat({ given, tree, id }: Refused): boolean {
+  const around = ancestorsOf(tree.nodes, id);
+  return (
+    JSON.stringify(own(tree.nodes, id) ?? {}).includes('"repeat"') &&
+    given.refusal.path !== undefined &&
+    !around.every((each) => tree.nodes[each]!.kind === 'repeat')
+  );
+}
+
+function slotTakesOthers({ after, tree, says }: Refused): boolean {
+  const label = /“(.+?)”/.exec(says)![1];
+  return Object.entries(tree.nodes).some(([id, node]) => {
+    if (node.kind !== 'instance') return false;
+    const slots = docOf(after!, 'component', node.component)?.slots ?? {};
+    return Object.entries(slots).some(
+      ([slot, made]) =>
+        made.label === label &&
+        made.allows &&
+        Object.values(tree.nodes).some(
+          (each) =>
+            each.place.parent === id &&
+            each.place.slot === slot &&
+            !(each.kind === 'instance' && own(made.allows!, each.component)),
+        ),
+    );
+  });
+}
+
+function slotIsFull({ after, tree, says }: Refused): boolean {
+  const [, label, most] = /“(.+?)” holds (\d+)/.exec(says)!;
+  return Object.entries(tree.nodes).some(([id, node]) => {
+    if (node.kind !== 'instance') return false;
+    const slots = docOf(after!, 'component', node.component)?.slots ?? {};
+    return Object.entries(slots).some(
+      ([slot, made]) =>
+        made.label === label &&
+        Object.values(tree.nodes).filter(
+          (each) => each.place.parent === id && each.place.slot === slot,
+        ).length > Number(most),
+    );
+  });
+}
+
+function badAttribute({ given, node }: Refused): boolean {
+  const name = tokensOf(given.refusal.path!).at(-1)!;
+  const source = node.kind === 'element' ? node.attributes[name] : undefined;
+  return (
+    node.kind === 'element' &&
+    source?.is === 'value' &&
+    typeof source.value === 'string' &&
+    attributeFault(node.tag, name, source.value) !== null
+  );
+}
+
+function leadsBack(documents: Documents, args: Record<string, unknown>): boolean {
+  const style = args['style'] as string;
+  let at = (args['set'] as { base?: string | null }).base ?? null;
+  for (let steps = 0; at !== null && steps < 1000; steps += 1) {
+    if (at === style) return true;
+    at = docOf(documents, 'style', at)?.base ?? null;
+  }
+  return false;
+}
+
+function standsInItself({ args, before }: Refused): boolean {
+  const { nodes } = treeDocOf(before, args['doc'] as string)!;
+  return (args['moves'] as { node: string; place: { parent: string } }[]).some(
+    ({ node, place }) => place.parent === node || ancestorsOf(nodes, place.parent).includes(node),
+  );
+}
+
+function someNull({ set }: Record<string, unknown>): boolean {
+  return (set as { source: unknown }[] | undefined)?.some(({ source }) => source === null) ?? false;
+}
+
+function holdsKind(documents: Documents, args: Record<string, unknown>, kind: string): boolean {
+  const tree = treeDocOf(documents, args['doc'] as string)!;
+  return Object.entries(tree.nodes).some(
+    ([id, node]) =>
+      node.kind === kind &&
+      (id === args['node'] || ancestorsOf(tree.nodes, id).includes(args['node'] as string)),
+  );
+}

@@ -1,0 +1,54 @@
+import type { Source } from '../source';
+import { mapTyped } from './in-values';
+import type { At, Naming } from './naming';
+import type { Typed } from '../types';
+
+type SourceOf<K extends Source['is']> = Extract<Source, { is: K }>;
+type Sources = {
+  readonly [K in Source['is']]: (source: SourceOf<K>, on: Naming) => SourceOf<K> | undefined;
+};
+
+/**
+ * What sources of each kind name. A property is one of the definition around and a repeat stands in its tree: those
+ * are named where the source stands, so whoever puts others in their place does so with `Naming.source`.
+ */
+const SOURCES: Sources = {
+  value: (source, on) => {
+    const { is: _, whenEmpty: __, ...typed } = source;
+    const now = mapTyped(typed as Typed, on);
+    return now === typed || now.value === source.value
+      ? source
+      : ({ ...source, value: now.value } as SourceOf<'value'>);
+  },
+  property: (source, on) => withPath(source, on),
+  field: (source, on) => withPath(source, on),
+};
+
+function withPath<T extends SourceOf<'property' | 'field'>>(source: T, on: Naming): T | undefined {
+  if (!source.path || !on.path) return source;
+  const path = on.path(undefined, source.path);
+  if (path === undefined) return undefined;
+  return path.join() === source.path.join() ? source : { ...source, path };
+}
+
+/** A source as it is named now, with what stands in for it; nothing where that means nothing either. */
+export function mapSource(source: Source, on: Naming, at: At = []): Source | undefined {
+  return on.source ? on.source(source, at) : mapSourceParts(source, on, at);
+}
+
+/** The same of its parts alone: for who has looked at the source as a whole already. */
+export function mapSourceParts(source: Source, on: Naming, at: At = []): Source | undefined {
+  const own = mapOneSource(source, on);
+  const { whenEmpty } = source;
+  if (typeof whenEmpty !== 'object') return own;
+  const use = mapSource(whenEmpty.use, on, at);
+  if (!own) return use;
+  if (own === source && use === whenEmpty.use) return source;
+  const { whenEmpty: _, ...alone } = own;
+  return (use ? { ...alone, whenEmpty: { use } } : alone) as Source;
+}
+
+/** The same of a source alone, whatever stands in for it. */
+export function mapOneSource(source: Source, on: Naming): Source | undefined {
+  return (SOURCES[source.is] as (source: Source, on: Naming) => Source | undefined)(source, on);
+}

@@ -1,0 +1,6 @@
+export type { At, Named, Naming } from './naming';
+export { mapTyped } from './in-values';
+export { mapType } from './in-types';
+export { mapOneSource, mapSource, mapSourceParts } from './in-sources';
+export { mapBlock, mapDeclared, mapNode, mapPatch, mapQuery } from './in-nodes';
+export { mapDefinition } from './in-definitions';
