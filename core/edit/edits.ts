@@ -6,6 +6,7 @@ import { makeDefault, setDefault } from './components/defaults';
 import { makePlain } from './components/making-plain';
 import { exchangeInstances } from './components/exchanging';
 import { addProperty } from './components/adding-properties';
+import { connect } from './components/connecting';
 import { expose, labelProperty, unexpose } from './components/exposing';
 import { addComponent, makeComponent } from './components/making';
 import { nameComponent, removeComponent } from './components/naming';
@@ -90,6 +91,7 @@ export const EDITS = {
   removeComponent,
   expose,
   unexpose,
+  connect,
   addProperty,
   labelProperty,
   setProperty,

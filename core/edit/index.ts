@@ -18,6 +18,7 @@ export { placeInto } from './tree/places';
 export { tagsFor } from './tree/tags';
 export { idsWhenPlain } from './components/making-plain';
 export { matchingOf, type Matching } from './components/exchanging';
+export { connecting, type Connecting } from './components/connecting';
 export { ProposedPlaces } from './components/proposed-places';
 export { elementMatching, type ElementMatching } from './components/replacing';
 export { rosterOf, type RosterRow } from './components/roster';

@@ -292,6 +292,24 @@ const REASONS: readonly [RegExp, (refused: Refused) => boolean][] = [
     },
   ],
   [
+    /^It reads fields of an entry that was chosen/,
+    ({ named: [instance], before }) => {
+      const of =
+        instance?.kind === 'instance' ? docOf(before, 'component', instance.component) : undefined;
+      return JSON.stringify(of?.nodes).includes('"path"');
+    },
+  ],
+  [
+    /^What stands there is not .+ any more/,
+    ({ args, before }) => {
+      const places = args['places'] as { doc: string; path: string }[];
+      return places.some(
+        ({ doc, path }) =>
+          (readAt(before.get(doc), path) as Declared | undefined)?.css !== args['css'],
+      );
+    },
+  ],
+  [
     /^It repeats by a condition read from outside/,
     ({ args, before }) => holdsKind(before, args, 'repeat'),
   ],

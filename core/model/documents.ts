@@ -14,7 +14,7 @@ const Label = Type.String({ minLength: 1, maxLength: 120 });
 const Slug = Type.String({
   pattern: '^[a-z0-9]+(-[a-z0-9]+)*$',
   maxLength: 120,
-  says: 'is made of small letters, digits and single hyphens between them, as in “shed-intro”',
+  says: 'must be made of small letters, digits and single hyphens between them, as in “shed-intro”',
 });
 
 /** The current format of every kind; older documents are upgraded on reading. */
@@ -33,7 +33,7 @@ const Path = Type.String({
   pattern: PATH_PATTERN,
   minLength: 1,
   maxLength: 300,
-  says: 'begins with “/” and is made of small letters, digits and single hyphens between them, as in “/sheds/shed-intro”',
+  says: 'must begin with “/” and be made of small letters, digits and single hyphens between them, as in “/sheds/shed-intro”',
 });
 
 export const SiteDoc = document('site', {
@@ -42,7 +42,7 @@ export const SiteDoc = document('site', {
   /** BCP 47 language tag of the pages. */
   language: Type.String({
     pattern: '^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$',
-    says: 'is a language tag, as “en” or “en-GB”',
+    says: 'must be a language tag, as “en” or “en-GB”',
   }),
   surround: Type.Union([Id, Type.Null()]),
   /** The theme of every page; without one, tokens have the values they were given. */
@@ -163,7 +163,7 @@ export const Property = Type.Object(
     key: Type.String({
       pattern: '^[a-z][a-zA-Z0-9]*$',
       maxLength: 80,
-      says: 'begins with a small letter and is made of letters and digits, as in “shedName”',
+      says: 'must begin with a small letter and be made of letters and digits, as in “shedName”',
     }),
     type: TypeSpec,
     group: Type.Union([Id, Type.Null()]),
@@ -256,7 +256,7 @@ export const ComponentDoc = document('component', {
     pattern: '^[^/]+(/[^/]+)*$',
     minLength: 1,
     maxLength: 200,
-    says: 'has folders with “/” between them and none that is empty, as in “Sections/Shed intro”',
+    says: 'must have “/” between its folders and none that is empty, as in “Sections/Shed intro”',
   }),
   properties: Type.Record(Id, Property, { additionalProperties: false }),
   groups: Type.Record(Id, Group, { additionalProperties: false }),
@@ -272,7 +272,7 @@ export const Field = Type.Object(
     key: Type.String({
       pattern: '^[a-z][a-zA-Z0-9]*$',
       maxLength: 80,
-      says: 'begins with a small letter and is made of letters and digits, as in “shedName”',
+      says: 'must begin with a small letter and be made of letters and digits, as in “shedName”',
     }),
     type: TypeSpec,
     order: OrderKey,

@@ -24,7 +24,7 @@ describe('a document', () => {
   test('that does not is told where and why', () => {
     const doc = page('p', '/', { id: 'root', tag: 'div' });
     expect(documentFindings({ ...doc, path: 'no slash' })).toEqual([
-      { path: '/path', reason: expect.stringContaining('the path begins with “/”') as string },
+      { path: '/path', reason: expect.stringContaining('the path must begin with “/”') as string },
     ]);
     expect(documentFindings({ ...doc, extra: 1 })[0]?.reason).toContain('extra');
     expect(documentFindings({ kind: 'poem' })[0]).toMatchObject({ path: '/kind' });
@@ -146,7 +146,7 @@ describe('why a value does not fit', () => {
 
   test.each([
     ['site', ['name'], '', '/name the name must not be empty'],
-    ['site', ['slug'], 'No', '/slug the address is made of small letters'],
+    ['site', ['slug'], 'No', '/slug the address must be made of small letters'],
     ['site', ['widths'], { w: { max: 7 } }, '/widths/w/max the width must be between 200 and 4000'],
     ['site', ['extra'], 1, ' what was given has no place for “extra”'],
     ['page-about', ['draft'], 'no', '/draft what was given must be yes or no'],

@@ -21,13 +21,17 @@ const REFERRED = [SOURCE_SCHEMA, RICH_PIECE];
 const compiled = new Map<TSchema, Check>();
 
 /** What keeps a value from its schema, or a text in it from being stored; empty when it passes. Compiled once for each schema. */
-export function schemaFindings(schema: TSchema, value: unknown): Finding[] {
+export function schemaFindings(
+  schema: TSchema,
+  value: unknown,
+  within: readonly string[] = [],
+): Finding[] {
   const ill = illFormedText(value);
   if (ill) return [ill];
   let check = compiled.get(schema);
   if (!check)
     compiled.set(schema, (check = makesFunctions() ? ajvCheck(schema) : slowCheck(schema)));
-  return check(value) ? [] : [whyNot(schema, value, REFERRED)];
+  return check(value) ? [] : [whyNot(schema, value, REFERRED, within)];
 }
 
 let ajv: Ajv | undefined;
@@ -88,7 +92,7 @@ export function documentFindingsAt(value: unknown, paths: Iterable<readonly stri
     const name = part.tokens.at(-1)!;
     if (!part.fits(name))
       return [{ path: prefix, reason: `“${name}” is no name that can stand there` }];
-    const [finding] = schemaFindings(part.schema, part.value);
+    const [finding] = schemaFindings(part.schema, part.value, part.tokens);
     if (finding) return [{ path: prefix + finding.path, reason: finding.reason }];
   }
   return [];

@@ -9,10 +9,16 @@ import type { Finding } from './well-formed';
  * there. The same wherever it is asked, whichever validator said that it does not fit; no validator's own message is
  * ever shown.
  * @param referred the schemas that others refer to by their `$id`
+ * @param within the members that lead to the value, where it is part of something
  */
-export function whyNot(schema: TSchema, value: unknown, referred: readonly TSchema[]): Finding {
+export function whyNot(
+  schema: TSchema,
+  value: unknown,
+  referred: readonly TSchema[],
+  within: readonly string[] = [],
+): Finding {
   const { tokens, says } = new Look(referred).at(schema, value, []);
-  return { path: pointer(...tokens), reason: `${subjectOf(tokens)} ${says}` };
+  return { path: pointer(...tokens), reason: `${subjectOf([...within, ...tokens])} ${says}` };
 }
 
 /** What is wrong somewhere: as what follows after its subject. */

@@ -69,6 +69,8 @@ export interface ClassTerm {
 /** A custom property that is set on the element itself: what a source in one of its declarations gives. */
 export interface Custom {
   readonly name: string;
+  /** The class whose declarations it feeds: without that it stands for nothing. */
+  readonly className: string;
   readonly type: TypeSpec;
   readonly source: Source;
 }

@@ -1,6 +1,6 @@
 import { evaluate, Later, type Names, type Result } from '../value';
 import type { ClassTerm, Look } from './linked';
-import { isOption, testsOf, type Test } from './varied';
+import { holds, isOption, testsOf, type Test } from './varied';
 
 /** A class at a place: there, or there only for some pages. */
 export type ClassAt = string | { readonly className: string; readonly tests: readonly Test[] };
@@ -23,16 +23,28 @@ export const NO_LOOK: LookAt = Object.freeze({ classes: [], customs: [] });
 export function lookAt({ classes, customs }: Look, names: Names, outer: LookAt): LookAt {
   if (classes.length === 0) return outer;
   const here: ClassAt[] = [];
+  const known = new Map<string, readonly Test[]>();
   for (const { className, when, chosen } of classes) {
     const axes = testsOf(when, names);
     const tests = axes && (chosen ? chosenTests(chosen, names, axes) : axes);
-    if (tests) here.push(tests.length === 0 ? className : { className, tests });
+    if (!tests) continue;
+    known.set(className, tests);
+    here.push(tests.length === 0 ? className : { className, tests });
   }
-  const set = customs.map(({ name, type, source }) => ({
-    name,
-    value: evaluate(source, type, names),
-  }));
+  const set = customs.flatMap(({ name, className, type, source }): CustomAt[] => {
+    const tests = known.get(className);
+    return tests ? [{ name, value: whileHolds(tests, evaluate(source, type, names)) }] : [];
+  });
   return { classes: [...here, ...outer.classes], customs: [...set, ...outer.customs] };
+}
+
+/** A value that is there only while its class is. */
+function whileHolds(tests: readonly Test[], value: Result): Result {
+  if (tests.length === 0) return value;
+  return new Later((run) => {
+    if (!tests.every((test) => holds(test, run))) return null;
+    return value instanceof Later ? value.read(run) : value;
+  }, false);
 }
 
 /** What must hold besides for a choice to be this one: `null` where it is known to be another. */

@@ -111,7 +111,12 @@ function customsIn(block: Block, className: string): Custom[] {
     for (const [name, ref] of Object.entries(block[key]!.refs ?? {}))
       if ('source' in ref) {
         const type: TypeSpec = { kind: ref.type };
-        customs.push({ name: customOf(className, key, name), type, source: ref.source });
+        customs.push({
+          name: customOf(className, key, name),
+          className,
+          type,
+          source: ref.source,
+        });
       }
   return customs;
 }

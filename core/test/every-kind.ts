@@ -131,7 +131,17 @@ function holder(): ComponentDoc {
         {
           id: 'holder-slots',
           component: 'holder-slot',
-          slots: { more: [{ component: 'every' }, { text: text('Words in a slot') }] },
+          slots: {
+            more: [
+              { component: 'every' },
+              { text: text('Words in a slot') },
+              {
+                id: 'holder-each',
+                repeat: { from: { type: 'thing' }, where: {}, order: {} },
+                children: [{ tag: 'p', text: 'Each' }],
+              },
+            ],
+          },
         },
         { text: text('Perhaps'), shown: { is: 'property', property: 'there' } },
         {
@@ -160,6 +170,7 @@ function holder(): ComponentDoc {
           children: [{ tag: 'p', text: 'One of them' }],
         },
         { component: 'holder-slot', slots: { more: [{ slot: 'more', name: 'More' }] } },
+        { tag: 'div', children: [{ slot: 'side' }] },
       ],
     },
     {
@@ -168,8 +179,9 @@ function holder(): ComponentDoc {
       there: literal({ type: 'boolean', value: true }),
       who: literal({ type: 'entry', value: 'thing-one' }),
     },
-    ['more'],
+    ['more', 'side'],
   );
+  doc.slots['side']!.layout = 'grid';
   doc.properties['around']!.type = SPECS.theme;
   doc.properties['worn']!.type = SPECS.style;
   doc.slots['more'] = {
@@ -202,11 +214,11 @@ function holderSlot(): ComponentDoc {
 
 /** Tokens of the kinds that are rarer, each used. */
 export const RARE_TOKENS: TokensDoc['tokens'] = {
-  shade: { name: 'shade', order: 'c0', type: 'shadow', value: { css: '0 1px 2px black' } },
-  dash: { name: 'dash', order: 'c1', type: 'line', value: { css: 'dashed' } },
+  shade: { name: 'shade', order: 'a6', type: 'shadow', value: { css: '0 1px 2px black' } },
+  dash: { name: 'dash', order: 'a7', type: 'line', value: { css: 'dashed' } },
   blend: {
     name: 'blend',
-    order: 'c2',
+    order: 'a8',
     type: 'gradient',
     value: { css: 'linear-gradient(red,blue)' },
   },

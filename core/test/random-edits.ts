@@ -777,6 +777,23 @@ class Chooser {
             : [exposed];
         return { name, args: { component: component.id, controls } };
       }
+      case 'connect': {
+        const component = this.component();
+        const property = choices.of(Object.keys(component?.properties ?? {}).sort());
+        if (!component || property === undefined) return undefined;
+        const { type } = component.properties[property]!;
+        const fitting = controlsOf(documents, component).filter(
+          (row) => feeds(type.kind, row.type.kind) && row.source?.is !== 'property',
+        );
+        const row = choices.of(fitting);
+        if (!row) return undefined;
+        const { node, control } = row;
+        const holds = choices.of(['what it has', 'what stands there'] as const)!;
+        return {
+          name,
+          args: { component: component.id, property, controls: [{ node, control }], holds },
+        };
+      }
       case 'makePlain': {
         const node = this.nodes.find((each) => doc.nodes[each]!.kind === 'instance');
         const stored = node === undefined ? undefined : doc.nodes[node];

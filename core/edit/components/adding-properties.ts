@@ -9,7 +9,7 @@ import { componentName } from '../names';
 export const PropertyKey = Type.String({
   pattern: '^[a-z][a-zA-Z0-9]*$',
   maxLength: 80,
-  says: 'begins with a small letter and is made of letters and digits, as in “shedName”',
+  says: 'must begin with a small letter and be made of letters and digits, as in “shedName”',
 });
 
 /** Makes a property that nothing is connected to yet: what it should feed is chosen later. */

@@ -21,9 +21,11 @@ describe('the settings of a site', () => {
   });
 
   test('are refused with a reason where they mean nothing', () => {
-    expect(after({ name: 'setSite', args: { set: { slug: 'Two Words' } } })).toContain('pattern');
+    expect(after({ name: 'setSite', args: { set: { slug: 'Two Words' } } })).toContain(
+      'small letters',
+    );
     expect(after({ name: 'setSite', args: { set: { language: 'English!' } } })).toContain(
-      'pattern',
+      'language tag',
     );
     expect(after({ name: 'setSite', args: { set: { surround: 'gone' } } })).toContain('is gone');
     expect(after({ name: 'setSite', args: { set: { icon: 'gone' } } })).toContain('is gone');

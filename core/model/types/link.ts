@@ -18,7 +18,7 @@ export const LinkValue = Type.Union([
       page: Id,
       entry: Type.Optional(Id),
       anchor: Type.Optional(
-        Type.String({ pattern: '^\\S+$', maxLength: 200, says: 'holds no spaces' }),
+        Type.String({ pattern: '^\\S+$', maxLength: 200, says: 'must hold no spaces' }),
       ),
       newTab,
     },
@@ -34,7 +34,7 @@ export const LinkValue = Type.Union([
       address: Type.String({
         pattern: '^[^\\s@]+@[^\\s@]+$',
         maxLength: 320,
-        says: 'is a mail address, as “name@shed.example”',
+        says: 'must be a mail address, as “name@shed.example”',
       }),
       subject: Type.Optional(Type.String({ maxLength: 200 })),
     },
@@ -47,7 +47,7 @@ export const LinkValue = Type.Union([
       number: Type.String({
         pattern: '^\\+?[0-9][0-9 ()./-]*$',
         maxLength: 40,
-        says: 'is a telephone number: digits, with spaces and “+ ( ) . / -” between them',
+        says: 'must be a telephone number: digits, with spaces and “+ ( ) . / -” between them',
       }),
     },
     { additionalProperties: false },

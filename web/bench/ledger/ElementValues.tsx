@@ -23,6 +23,8 @@ import { AddAttribute } from './AddAttribute';
 import { AttributeCell } from './AttributeCell';
 import { BoundTo } from './BoundTo';
 import { exposureOf, useExposing } from './exposing';
+import { useConnecting } from './property/Connecting';
+import { useTakingBack } from './property/TakeBack';
 import { NameRow } from './NameRow';
 import { PartRow } from './PartRow';
 import { TagRow } from './TagRow';
@@ -95,6 +97,8 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
   const { doc } = selected;
   const component = docOf(documents, 'component', doc.id);
   const { source, control, node } = row;
+  const connecting = useConnecting(component);
+  const takingBack = useTakingBack(component);
   const path = pointer('nodes', node, ...controlPath(control));
   const isRefused = useRefused(doc.id, path);
   const property =
@@ -205,7 +209,7 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
                     chosen={undefined}
                     placeholder="or from …"
                     options={feeding.map(([value, { label }]) => ({ value, label }))}
-                    onChoose={(chosen) => give({ is: 'property', property: chosen })}
+                    onChoose={(chosen) => connecting.connect(chosen, [row])}
                   />
                 ) : null}
               </span>
@@ -221,17 +225,14 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
                 <button
                   type="button"
                   className="as-link"
-                  onClick={() =>
-                    sync.edit({
-                      name: 'unexpose',
-                      args: { component: component.id, properties: [source.property] },
-                    })
-                  }
+                  onClick={() => takingBack.takeBack([source.property])}
                 >
                   take back
                 </button>
               </span>
             ) : null}
+            {connecting.asked}
+            {takingBack.asked}
           </td>
         </>
       ) : (

@@ -9,6 +9,7 @@ import { ShowValue } from '../../values/show-value';
 import { count } from '../words';
 import { exposureOf, useExposing } from './exposing';
 import { GroupCell } from './GroupCell';
+import { useTakingBack } from './property/TakeBack';
 
 const keyOf = (row: ControlRow) => row.node + JSON.stringify(row.control);
 
@@ -17,6 +18,7 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
   const { documents } = useDerived();
   const sync = useSync();
   const exposing = useExposing();
+  const { takeBack, asked } = useTakingBack(component);
   const rows = useMemo(() => controlsOf(documents, component), [documents, component]);
   const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
   const [labels, setLabels] = useState<Readonly<Record<string, string>>>({});
@@ -154,12 +156,7 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
                           type="button"
                           className="as-link"
                           aria-label={`Take back ${property.label}`}
-                          onClick={() =>
-                            sync.edit({
-                              name: 'unexpose',
-                              args: { component: component.id, properties: [id!] },
-                            })
-                          }
+                          onClick={() => takeBack([id!])}
                         >
                           take back
                         </button>
@@ -172,6 +169,7 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
           </tbody>
         ))}
       </table>
+      {asked}
     </>
   );
 }

@@ -21,6 +21,7 @@ import type { Selected } from '../use-selected';
 import { count } from '../words';
 import { BoundTo } from './BoundTo';
 import { exposureOf, useExposing } from './exposing';
+import { useConnecting } from './property/Connecting';
 import { IconButton } from './IconButton';
 import { holdsAt } from './what-shows';
 
@@ -136,7 +137,7 @@ function CommonLine({
       </td>
       {doc.kind === 'component' ? (
         <td className="cell">
-          <ExposedTogether selected={selected} common={common} onConnect={give} />
+          <ExposedTogether selected={selected} common={common} />
         </td>
       ) : (
         <td className={bound ? 'cell bound tight wins' : 'cell bound tight'}>
@@ -167,15 +168,14 @@ function CommonLine({
 function ExposedTogether({
   selected,
   common: { rows, type },
-  onConnect,
 }: {
   selected: Selected;
   common: CommonControl;
-  onConnect: (source: Source) => void;
 }): ReactNode {
   const { documents } = useDerived();
   const exposing = useExposing();
   const component = docOf(documents, 'component', selected.doc.id);
+  const { connect, asked } = useConnecting(component);
   if (!component) return null;
   const free = rows.filter(canBeExposed);
   const labels = rows.flatMap(({ source }) =>
@@ -211,9 +211,10 @@ function ExposedTogether({
           chosen={undefined}
           placeholder="or from …"
           options={feeding.map(([value, { label }]) => ({ value, label }))}
-          onChoose={(property) => onConnect({ is: 'property', property })}
+          onChoose={(property) => connect(property, rows)}
         />
       ) : null}
+      {asked}
     </span>
   );
 }

@@ -2,10 +2,10 @@ import type { ReactNode } from 'react';
 import { Popconfirm } from 'antd';
 import { X } from 'lucide-react';
 import type { ComponentDoc, Property, PropertyId } from '@sormet/core/model';
-import { useSync } from '../../../site/SiteProvider';
 import { DraftField } from '../../../values/DraftField';
 import { count } from '../../words';
 import { Grip, useDragged } from './ordering';
+import { useTakingBack } from './TakeBack';
 
 /** The name of a group of properties beside its rows: it is named, moved among the others, taken back as a whole. */
 export function GroupHead({
@@ -20,7 +20,7 @@ export function GroupHead({
   label: string;
   rows: readonly [PropertyId, Property][];
 }): ReactNode {
-  const sync = useSync();
+  const { takeBack, asked } = useTakingBack(component);
   const drag = useDragged({ is: 'group', id: group });
   if (group === '')
     return (
@@ -52,9 +52,7 @@ export function GroupHead({
             description={`${rows.map(([, made]) => made.label).join(', ')}: their controls hold the defaults again.`}
             okText="Take back the group"
             cancelText="Leave it"
-            onConfirm={() =>
-              sync.edit({ name: 'unexpose', args: { component: component.id, properties } })
-            }
+            onConfirm={() => takeBack(properties)}
           >
             <button
               type="button"
@@ -66,6 +64,7 @@ export function GroupHead({
             </button>
           </Popconfirm>
         </span>
+        {asked}
       </span>
     </th>
   );

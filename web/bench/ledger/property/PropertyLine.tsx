@@ -13,6 +13,7 @@ import { ChoiceCell } from '../../../values/ChoiceCell';
 import { DraftField } from '../../../values/DraftField';
 import { IconButton } from '../IconButton';
 import { Grip, placing, useDragged } from './ordering';
+import { useTakingBack } from './TakeBack';
 import { TypeCell } from './TypeCell';
 import { unconnected } from './unconnected';
 
@@ -36,6 +37,7 @@ export function PropertyLine({
   const args = { component: component.id, property: id };
   const { properties, groups } = component;
   const isLoose = unconnected(component).has(id);
+  const { takeBack, asked } = useTakingBack(component);
   const put = (group: string | null, before: PropertyId | null) =>
     sync.edit(placing(component, id, group, before));
   /** One step up or down: past the neighbour, and where that stands in another group, into that group. */
@@ -156,14 +158,10 @@ export function PropertyLine({
             icon={X}
             name={`Take back ${made.label}`}
             title="Take it back: its controls hold the default again"
-            onPress={() =>
-              sync.edit({
-                name: 'unexpose',
-                args: { component: component.id, properties: [id] },
-              })
-            }
+            onPress={() => takeBack([id])}
           />
         </span>
+        {asked}
       </td>
     </tr>
   );
