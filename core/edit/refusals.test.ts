@@ -245,6 +245,25 @@ const REASONS: readonly [RegExp, (refused: Refused) => boolean][] = [
     },
   ],
   [
+    /^(\w+) holds nothing, and there is something in this/,
+    ({ says, args, before }) => {
+      const { nodes } = treeDocOf(before, args['doc'] as string)!;
+      const tag = /^(\w+)/.exec(says)![1]!.toLowerCase();
+      return isVoid(tag) && Object.values(nodes).some(({ place }) => place.parent === args['node']);
+    },
+  ],
+  [/^Id holds no spaces/, ({ args }) => /\s/.test((args['source'] as { value: string }).value)],
+  [
+    /^One of its (declarations|values) reads its surroundings/,
+    ({ args, before }) => {
+      const { nodes } = treeDocOf(before, args['doc'] as string)!;
+      const inside = Object.entries(nodes).filter(
+        ([id]) => id === args['node'] || ancestorsOf(nodes, id).includes(args['node'] as string),
+      );
+      return /"is":"(field|property)"/.test(JSON.stringify(inside));
+    },
+  ],
+  [
     /^Another part is called /,
     ({ args, before }) => {
       const { nodes } = docOf(before, 'component', args['component'] as string)!;
@@ -483,9 +502,17 @@ function leadsBack(documents: Documents, args: Record<string, unknown>): boolean
 
 function standsInItself({ args, before }: Refused): boolean {
   const { nodes } = treeDocOf(before, args['doc'] as string)!;
-  return (args['moves'] as { node: string; place: { parent: string } }[]).some(
-    ({ node, place }) => place.parent === node || ancestorsOf(nodes, place.parent).includes(node),
-  );
+  const parents = new Map(Object.entries(nodes).map(([id, { place }]) => [id, place.parent]));
+  for (const { node, place } of args['moves'] as { node: string; place: { parent: string } }[])
+    parents.set(node, place.parent);
+  return [...parents.keys()].some((start) => {
+    let at = parents.get(start) ?? null;
+    for (let steps = 0; at !== null && steps <= parents.size; steps += 1) {
+      if (at === start) return true;
+      at = parents.get(at) ?? null;
+    }
+    return false;
+  });
 }
 
 function someNull({ set }: Record<string, unknown>): boolean {
