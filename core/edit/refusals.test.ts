@@ -503,16 +503,18 @@ function leadsBack(documents: Documents, args: Record<string, unknown>): boolean
 function standsInItself({ args, before }: Refused): boolean {
   const { nodes } = treeDocOf(before, args['doc'] as string)!;
   const parents = new Map(Object.entries(nodes).map(([id, { place }]) => [id, place.parent]));
-  for (const { node, place } of args['moves'] as { node: string; place: { parent: string } }[])
-    parents.set(node, place.parent);
-  return [...parents.keys()].some((start) => {
-    let at = parents.get(start) ?? null;
-    for (let steps = 0; at !== null && steps <= parents.size; steps += 1) {
-      if (at === start) return true;
-      at = parents.get(at) ?? null;
-    }
-    return false;
-  });
+  // One after the other, as they are made: at each step the whole way up is walked.
+  return (args['moves'] as { node: string; place: { parent: string } }[]).some(
+    ({ node, place }) => {
+      parents.set(node, place.parent);
+      let at: string | null = place.parent;
+      for (let steps = 0; at !== null && steps <= parents.size; steps += 1) {
+        if (at === node) return true;
+        at = parents.get(at) ?? null;
+      }
+      return false;
+    },
+  );
 }
 
 function someNull({ set }: Record<string, unknown>): boolean {
