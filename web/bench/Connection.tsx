@@ -6,28 +6,35 @@ import { siteActions } from '../store/site-slice';
 import { useApp, useAppDispatch } from '../store/store';
 import { Dangling } from '../site/Dangling';
 import { useDerived, useSync } from '../site/SiteProvider';
-import type { Conflict } from '../store/pending';
+import type { Conflict, SetAside } from '../store/pending';
 import { count } from './words';
 import './Connection.css';
 
 /** Whether everything done here is saved; what waits; what was not taken in; who else is here: each by words and mark. */
 export function Connection(): ReactNode {
-  const { connected, pending, conflicts, kept, deciding, others } = useApp((state) => state.site);
+  const { connected, pending, conflicts, kept, deciding, others, setAside } = useApp(
+    (state) => state.site,
+  );
+  const undecided = conflicts.length + setAside.length;
   const dispatch = useAppDispatch();
   const failed = conflicts.filter((conflict) => conflict.failed).length;
   const open = deciding;
   const setOpen = (on: boolean) => dispatch(siteActions.deciding(on));
   return (
     <>
-      {conflicts.length > 0 ? (
-        <Badge count={conflicts.length} size="small">
+      {undecided > 0 ? (
+        <Badge count={undecided} size="small">
           <Button
             size="small"
             danger
             icon={<TriangleAlert size={13} aria-hidden />}
             onClick={() => setOpen(true)}
           >
-            {failed === conflicts.length ? 'Not taken in' : 'Two versions'}
+            {conflicts.length === 0
+              ? 'Kept aside'
+              : failed === conflicts.length
+                ? 'Not taken in'
+                : 'Two versions'}
           </Button>
         </Badge>
       ) : null}
@@ -49,17 +56,22 @@ export function Connection(): ReactNode {
       <Dialog
         open={open}
         title={
-          failed === conflicts.length
-            ? 'What the server did not take in'
-            : 'Two versions of the same value'
+          conflicts.length === 0
+            ? 'What was kept in this browser and cannot be read'
+            : failed === conflicts.length
+              ? 'What the server did not take in'
+              : 'Two versions of the same value'
         }
         footer={null}
         onCancel={() => setOpen(false)}
         width={640}
       >
-        {conflicts.length === 0 ? <p>Everything is decided.</p> : null}
+        {undecided === 0 ? <p>Everything is decided.</p> : null}
         {conflicts.map((conflict) => (
           <ConflictRow key={conflict.id} conflict={conflict} />
+        ))}
+        {setAside.map((each) => (
+          <SetAsideRow key={each.key} aside={each} />
         ))}
       </Dialog>
     </>
@@ -113,13 +125,7 @@ function ConflictRow({ conflict }: { conflict: Conflict }): ReactNode {
 /** An edit that the server failed on: with what it held, to be copied out, tried again, or dropped. */
 function FailedRow({ conflict }: { conflict: Conflict }): ReactNode {
   const sync = useSync();
-  const [copied, setCopied] = useState('');
   const held = JSON.stringify(conflict.edit, null, 2);
-  const copy = () =>
-    navigator.clipboard.writeText(held).then(
-      () => setCopied('Copied.'),
-      () => setCopied('The browser did not let it be copied; it can be selected above.'),
-    );
   return (
     <section className="conflict">
       <p>
@@ -128,17 +134,52 @@ function FailedRow({ conflict }: { conflict: Conflict }): ReactNode {
       <pre className="held" tabIndex={0} aria-label="What it held">
         {held}
       </pre>
-      <Button size="small" onClick={() => void copy()}>
-        Copy
-      </Button>{' '}
+      <CopyButton text={held} />{' '}
       <Button size="small" onClick={() => sync.decide(conflict, true)}>
         Try again
       </Button>{' '}
       <Button size="small" danger onClick={() => sync.decide(conflict, false)}>
         Drop it
+      </Button>
+    </section>
+  );
+}
+
+/** Something of this site that the browser kept and this version cannot read: it stays until somebody drops it. */
+function SetAsideRow({ aside: { key, text } }: { aside: SetAside }): ReactNode {
+  const sync = useSync();
+  return (
+    <section className="conflict">
+      <p>
+        This browser kept something for this site that cannot be read here: another version wrote
+        it, or it was cut off. It was not sent, and it is kept as it is.
+      </p>
+      <pre className="held" tabIndex={0} aria-label="What was kept">
+        {text}
+      </pre>
+      <CopyButton text={text} />{' '}
+      <Button size="small" danger onClick={() => sync.letGo(key)}>
+        Drop it
+      </Button>
+    </section>
+  );
+}
+
+/** Copies a text, and says whether it could. */
+function CopyButton({ text }: { text: string }): ReactNode {
+  const [copied, setCopied] = useState('');
+  const copy = () =>
+    navigator.clipboard.writeText(text).then(
+      () => setCopied('Copied.'),
+      () => setCopied('The browser did not let it be copied; it can be selected above.'),
+    );
+  return (
+    <>
+      <Button size="small" onClick={() => void copy()}>
+        Copy
       </Button>{' '}
       <span role="status">{copied}</span>
-    </section>
+    </>
   );
 }
 

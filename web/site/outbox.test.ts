@@ -1,5 +1,5 @@
 import { text } from '@sormet/core/model';
-import { keepOutbox, takeOutboxes } from './outbox';
+import { dropSetAside, keepOutbox, setAsideOf, takeOutboxes } from './outbox';
 import type { PendingEdit } from '../store/pending';
 
 /** As much of a browser's storage and locks as an outbox needs. */
@@ -20,15 +20,29 @@ function pretendBrowser(held: string[]): Map<string, string> {
   return kept;
 }
 
+/** From now on the browser has room for nothing more. */
+function fillUp(): void {
+  const { localStorage } = globalThis as unknown as { localStorage: Storage };
+  const full = new Proxy(localStorage, {
+    get: (target, name) =>
+      name === 'setItem'
+        ? () => {
+            throw new DOMException('full', 'QuotaExceededError');
+          }
+        : (Reflect.get(target, name) as unknown),
+  });
+  Object.defineProperty(globalThis, 'localStorage', { value: full, configurable: true });
+}
+
 const pending = (id: string): PendingEdit => ({
-  id,
+  id: `edit-number-${id}`,
   edit: { name: 'setPage', args: { page: 'home', set: { title: text(id) } } },
   changes: [{ doc: 'home', path: '/title', now: text(id) }],
   group: null,
   stretch: null,
   sent: true,
 });
-const ids = (list: readonly PendingEdit[]) => list.map(({ id }) => id);
+const ids = (list: readonly PendingEdit[]) => list.map(({ id }) => id.replace('edit-number-', ''));
 
 describe('the outbox', () => {
   test('keeps what the server does not have, and is gone when it has everything', () => {
@@ -58,12 +72,52 @@ describe('the outbox', () => {
     ]);
   });
 
-  test('leaves alone what it cannot read, and opens all the same', async () => {
+  test('sets aside what it cannot read, entry by entry, shows it, and opens all the same', async () => {
     const kept = pretendBrowser([]);
+    const strange = [
+      { ...pending('b'), edit: { name: 'noSuchEdit', args: {} } },
+      { ...pending('c'), changes: 'none' },
+      { ...pending('d'), edit: { name: 'setPage', args: { page: 7 } } },
+      null,
+    ];
     kept.set('sormet.outbox.site.w1', '{"pending":[');
     kept.set('sormet.outbox.site.w2', 'null');
-    expect(await takeOutboxes('site', 'w3')).toEqual({ pending: [], conflicts: [] });
-    expect(kept.size).toBe(2);
+    kept.set(
+      'sormet.outbox.site.w3',
+      JSON.stringify({ pending: [pending('a'), ...strange], conflicts: [{ id: 5 }] }),
+    );
+    const taken = await takeOutboxes('site', 'w3');
+    expect(ids(taken.pending)).toEqual(['a']);
+    expect(taken).toMatchObject({ conflicts: [], kept: true });
+    const aside = setAsideOf('site');
+    expect(aside.map(({ text: each }) => each).sort()).toEqual(
+      ['{"pending":[', 'null', ...strange.map((each) => JSON.stringify(each)), '{"id":5}'].sort(),
+    );
+    // Nothing of it is found twice, and it goes only when somebody says so.
+    await takeOutboxes('site', 'w3');
+    expect(setAsideOf('site')).toHaveLength(aside.length);
+    dropSetAside(aside[0]!.key);
+    expect(setAsideOf('site')).toHaveLength(aside.length - 1);
+  });
+
+  test('where the storage is full, takes over what a window left and leaves it where it lies', async () => {
+    const kept = pretendBrowser([]);
+    keepOutbox('site', 'gone', { pending: [pending('a')], conflicts: [] });
+    const before = kept.get('sormet.outbox.site.gone');
+    fillUp();
+    const taken = await takeOutboxes('site', 'w1');
+    expect(ids(taken.pending)).toEqual(['a']);
+    expect(taken.kept).toBe(false);
+    expect(kept.get('sormet.outbox.site.gone')).toBe(before);
+  });
+
+  test('where the storage is full, what cannot be read is not written over', async () => {
+    const kept = pretendBrowser([]);
+    kept.set('sormet.outbox.site.w9', '{"pending":[{"half');
+    fillUp();
+    expect((await takeOutboxes('site', 'w9')).kept).toBe(false);
+    expect(keepOutbox('site', 'w9', { pending: [], conflicts: [] })).toBe(false);
+    expect(kept.get('sormet.outbox.site.w9')).toBe('{"pending":[{"half');
   });
 
   test('says when the browser keeps nothing', () => {

@@ -1,4 +1,5 @@
-import type { Conflict, PendingEdit } from '../store/pending';
+import type { Conflict, PendingEdit, SetAside } from '../store/pending';
+import { undecidedIn, waitingIn } from './outbox-shape';
 
 /** What of a window's work the server does not have yet, kept in the browser, so that a reload loses nothing. */
 export interface Outbox {
@@ -7,6 +8,9 @@ export interface Outbox {
 }
 
 const PREFIX = 'sormet.outbox.';
+
+/** Outboxes with something in them that cannot be read and that there was no room to set aside: they stay as they are. */
+const untouched = new Set<string>();
 
 function keyOf(site: string, window: string): string {
   return `${PREFIX}${site}.${window}`;
@@ -18,6 +22,7 @@ function keyOf(site: string, window: string): string {
  */
 export function keepOutbox(site: string, window: string, { pending, conflicts }: Outbox): boolean {
   const key = keyOf(site, window);
+  if (untouched.has(key)) return false;
   try {
     if (pending.length === 0 && conflicts.length === 0) localStorage.removeItem(key);
     else localStorage.setItem(key, JSON.stringify({ pending, conflicts }));
@@ -28,42 +33,97 @@ export function keepOutbox(site: string, window: string, { pending, conflicts }:
   }
 }
 
-/** What is stored under a key; nothing where it cannot be read, which then stays where it is. */
-function storedOutbox(key: string): Outbox | undefined {
+/** What of another shape was found among what a browser keeps: it stays there, as it is, until somebody lets it go. */
+const ASIDE = 'sormet.set-aside.';
+
+/** What was set aside of a site, the oldest first. */
+export function setAsideOf(site: string): SetAside[] {
+  return Object.keys(localStorage)
+    .filter((key) => key.startsWith(`${ASIDE}${site}.`))
+    .sort()
+    .map((key) => ({ key, text: localStorage.getItem(key) ?? '' }));
+}
+
+/** Lets go of what was set aside: the one way in which it is ever thrown away. */
+export function dropSetAside(key: string): void {
+  localStorage.removeItem(key);
+}
+
+/** Keeps a text beside the outboxes. @returns whether there was room for it */
+function setAside(site: string, text: string): boolean {
+  const key = `${ASIDE}${site}.${Date.now().toString(36)}.${crypto.randomUUID().slice(0, 8)}`;
   try {
-    const stored = JSON.parse(localStorage.getItem(key) ?? '') as Partial<Outbox> | null;
-    return Array.isArray(stored?.pending) && Array.isArray(stored.conflicts)
-      ? (stored as Outbox)
-      : undefined;
+    localStorage.setItem(key, text);
+    return true;
   } catch {
-    // No JSON: another program wrote here, or the browser lost half of it. It is left for whoever can read it.
-    return undefined;
+    // The browser's storage is full: it stays where it was found.
+    return false;
   }
+}
+
+/** What is stored under a key: entries that can be read, and the texts of those that cannot. */
+function storedOutbox(key: string): Outbox & { readonly unread: readonly string[] } {
+  const text = localStorage.getItem(key) ?? '';
+  let stored: unknown;
+  try {
+    stored = JSON.parse(text);
+  } catch {
+    // No JSON: another program wrote here, or the browser lost half of it.
+    return { pending: [], conflicts: [], unread: [text] };
+  }
+  const { pending, conflicts } = (stored ?? {}) as Record<string, unknown>;
+  if (!Array.isArray(pending) || !Array.isArray(conflicts))
+    return { pending: [], conflicts: [], unread: [text] };
+  const unread: string[] = [];
+  const those = <T>(list: unknown[], read: (value: unknown) => T | undefined): T[] =>
+    list.flatMap((each) => {
+      const found = read(each);
+      if (found === undefined) unread.push(JSON.stringify(each));
+      return found ?? [];
+    });
+  return {
+    pending: those(pending as unknown[], waitingIn),
+    conflicts: those(conflicts as unknown[], undecidedIn),
+    unread,
+  };
 }
 
 /**
  * Takes the outboxes of windows that are gone, and this window's own from before a reload. What is taken
- * stands in this window's own outbox until everything in it is settled.
+ * stands in this window's own outbox until everything in it is settled; nothing is taken from where it lies before it
+ * stands somewhere else. What cannot be read is set aside.
+ * @returns whether all of it is kept, too: not where the browser's storage is full
  */
-export async function takeOutboxes(site: string, window: string): Promise<Outbox> {
+export async function takeOutboxes(
+  site: string,
+  window: string,
+): Promise<Outbox & { readonly kept: boolean }> {
   const held = new Set((await navigator.locks.query()).held?.map(({ name }) => name) ?? []);
   const pending: PendingEdit[] = [];
   const conflicts: Conflict[] = [];
   const taken: string[] = [];
   const prefix = keyOf(site, '');
+  let kept = true;
   for (const key of Object.keys(localStorage).sort()) {
     if (!key.startsWith(prefix)) continue;
     const owner = key.slice(prefix.length);
     if (owner !== window && held.has(lockName(owner))) continue;
     const stored = storedOutbox(key);
-    if (!stored) continue;
+    if (!stored.unread.every((text) => setAside(site, text))) {
+      // It is done all the same, under the ids it has: who finds it again sends it again, and gets the first answer.
+      kept = false;
+      untouched.add(key);
+      pending.push(...stored.pending);
+      conflicts.push(...stored.conflicts);
+      continue;
+    }
     pending.push(...stored.pending);
     conflicts.push(...stored.conflicts);
     if (owner !== window) taken.push(key);
   }
-  keepOutbox(site, window, { pending, conflicts });
+  if (!keepOutbox(site, window, { pending, conflicts })) return { pending, conflicts, kept: false };
   for (const key of taken) localStorage.removeItem(key);
-  return { pending, conflicts };
+  return { pending, conflicts, kept };
 }
 
 function lockName(window: string): string {

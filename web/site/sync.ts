@@ -2,7 +2,14 @@ import { Documents, newId } from '@sormet/core/model';
 import { doEdit, isRefusal, sayEdit, type NamedEdit, type Past } from '@sormet/core/edit';
 import type { AppStore } from '../store/store';
 import { api, ApiProblem, ServerFault, Unreachable } from './api';
-import { keepOutbox, takeOutboxes, windowName, type Outbox } from './outbox';
+import {
+  dropSetAside,
+  keepOutbox,
+  setAsideOf,
+  takeOutboxes,
+  windowName,
+  type Outbox,
+} from './outbox';
 import { siteActions, type Made } from '../store/site-slice';
 import {
   conflictOf,
@@ -18,6 +25,8 @@ const QUIET_MS = 160;
 /** How long typing without a pause may wait. */
 const LATEST_MS = 700;
 const RETRY_MS = 1000;
+/** How long to wait at the most before listening is tried again. */
+const LATEST_RETRY_MS = 30_000;
 /** How often an edit that the server fails on is tried before it is set aside. */
 const TRIES = 3;
 
@@ -74,7 +83,16 @@ export class SiteSync {
       const documents = Documents.fromRecord(sent);
       const conflicts = [...left.conflicts, ...refused.map((each) => conflictOf(documents, each))];
       if (this.closed) return;
-      dispatch(siteActions.opened({ summary: site, revision, documents, conflicts }));
+      dispatch(
+        siteActions.opened({
+          summary: site,
+          revision,
+          documents,
+          conflicts,
+          kept: left.kept,
+          setAside: setAsideOf(this.site),
+        }),
+      );
       this.listen();
       this.planSoon(0);
     } catch (error) {
@@ -201,6 +219,12 @@ export class SiteSync {
     this.store.dispatch(siteActions.decided(conflict.id));
   }
 
+  /** Lets go of something that was kept in this browser and cannot be read. */
+  letGo(key: string): void {
+    dropSetAside(key);
+    this.store.dispatch(siteActions.letGo(key));
+  }
+
   /** Sends when typing pauses, and at the latest a little after it began. */
   private sendSoon(wait: number): void {
     const now = Date.now();
@@ -273,7 +297,7 @@ export class SiteSync {
     return this.hearing;
   }
 
-  private listen(): void {
+  private listen(wait = RETRY_MS): void {
     const source = new EventSource(`/api/sites/${this.site}/live`);
     this.source = source;
     source.addEventListener('revision', (event) => {
@@ -294,8 +318,14 @@ export class SiteSync {
     source.addEventListener('error', () => {
       this.store.dispatch(siteActions.connection(false));
       // A connection that was refused is not tried again by the browser.
-      if (source.readyState === EventSource.CLOSED && !this.closed)
-        setTimeout(() => !this.closed && this.listen(), RETRY_MS);
+      if (source.readyState !== EventSource.CLOSED || this.closed) return;
+      // Where as many listen as can be told, this window asks by itself what is new, and seldom.
+      if (this.state.pending.length === 0)
+        this.hear().then(
+          () => this.store.dispatch(siteActions.connection(true)),
+          () => this.store.dispatch(siteActions.connection(false)),
+        );
+      setTimeout(() => !this.closed && this.listen(Math.min(wait * 2, LATEST_RETRY_MS)), wait);
     });
   }
 

@@ -28,6 +28,13 @@ export interface Conflict {
   readonly at?: readonly { readonly doc: string; readonly path: string }[];
 }
 
+/** Something that was kept in this browser and that this version cannot read. */
+export interface SetAside {
+  /** Where it is kept. */
+  readonly key: string;
+  readonly text: string;
+}
+
 /** An edit that the server, or somebody else's edit, did not let through. */
 export interface RefusedEdit {
   readonly edit: PendingEdit;

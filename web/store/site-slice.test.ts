@@ -23,7 +23,14 @@ const { reducer } = siteSlice;
 function opened(): SiteState {
   return reducer(
     undefined,
-    siteActions.opened({ summary: null, revision: 1, documents: start, conflicts: [] }),
+    siteActions.opened({
+      summary: null,
+      revision: 1,
+      documents: start,
+      conflicts: [],
+      kept: true,
+      setAside: [],
+    }),
   );
 }
 

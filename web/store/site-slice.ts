@@ -2,6 +2,7 @@ import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/
 import { Documents, sameJson } from '@sormet/core/model';
 import { applyChanges, joinChanges, replay, samePlaces } from '@sormet/core/edit';
 import type { HistoryEntry, PlanAnswer, SiteSummary } from '@sormet/core/api';
+import type { SetAside } from './pending';
 import { conflictOf, type Conflict, type PendingEdit, type Step, type StepEdit } from './pending';
 
 /** The site that is open: what the server has confirmed, and what was done here on top of it. */
@@ -27,6 +28,8 @@ export interface SiteState {
   readonly deciding: boolean;
   /** How many other windows have the site open. */
   readonly others: number;
+  /** What this browser keeps of the site and this version cannot read. */
+  readonly setAside: readonly SetAside[];
 }
 
 const initialState: SiteState = {
@@ -46,6 +49,7 @@ const initialState: SiteState = {
   refusal: null,
   deciding: false,
   others: 0,
+  setAside: [],
 };
 
 /**
@@ -103,14 +107,14 @@ export const siteSlice = createSlice({
   reducers: {
     opening: alone(() => ({ ...initialState, status: 'loading' })),
     failed: whole<string>((state, error) => ({ ...state, status: 'failed', error })),
-    opened: whole<Pick<SiteState, 'summary' | 'revision' | 'documents' | 'conflicts'>>(
-      (_, given) => ({
-        ...initialState,
-        ...given,
-        status: 'ready',
-        confirmed: given.documents,
-      }),
-    ),
+    opened: whole<
+      Pick<SiteState, 'summary' | 'revision' | 'documents' | 'conflicts' | 'setAside' | 'kept'>
+    >((_, given) => ({
+      ...initialState,
+      ...given,
+      status: 'ready',
+      confirmed: given.documents,
+    })),
     /** An edit was made here. */
     edited: whole<Made>((state, { made, says, documents }) => {
       const { pending, joined } = pendingWith(state.pending, made);
@@ -208,6 +212,11 @@ export const siteSlice = createSlice({
     here: whole<number>((state, others) =>
       state.others === others ? state : { ...state, others },
     ),
+    /** What was set aside was let go. */
+    letGo: whole<string>((state, key) => ({
+      ...state,
+      setAside: state.setAside.filter((each) => each.key !== key),
+    })),
     decided: whole<string>((state, conflict) => ({
       ...state,
       conflicts: state.conflicts.filter(({ id }) => id !== conflict),

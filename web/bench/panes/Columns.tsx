@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Group, Panel, Separator, useDefaultLayout } from 'react-resizable-panels';
+import { keep, kept } from '../../store/kept';
 import { useApp } from '../../store/store';
 import { useLayout } from './use-layout';
 import { useShares, type Edited } from './use-shares';
@@ -12,11 +13,29 @@ const TABLE = 10 * 24 + 1;
 const SIDE = 216;
 const BESIDE = 620;
 
+/** What a browser keeps of panes, where it is what panes are kept as: by pane its share in percent. */
+function layoutIn(stored: unknown): Record<string, number> | undefined {
+  if (typeof stored !== 'object' || stored === null || Array.isArray(stored)) return undefined;
+  const isShare = (share: unknown) => typeof share === 'number' && share >= 0 && share <= 100;
+  return Object.values(stored).every(isShare) ? (stored as Record<string, number>) : undefined;
+}
+
+/** The browser's storage as the panes use it: what stands there and is nothing of theirs is as if it were not. */
+const STORAGE = {
+  getItem(key: string): string | null {
+    const layout = kept(key, layoutIn, undefined);
+    return layout ? JSON.stringify(layout) : null;
+  },
+  setItem(key: string, text: string): void {
+    keep(key, JSON.parse(text));
+  },
+};
+
 /** Where the dividers were left is remembered in the browser, for each group of panes. */
 function useRemembered(group: string) {
   const { defaultLayout, onLayoutChanged } = useDefaultLayout({
     id: `sormet.bench.${group}`,
-    storage: localStorage,
+    storage: STORAGE,
   });
   return { defaultLayout, onLayoutChanged };
 }

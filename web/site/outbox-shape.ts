@@ -1,0 +1,54 @@
+import { Type } from '@sinclair/typebox';
+import { Change, EDIT_ID_PATTERN, EDITS } from '@sormet/core/edit';
+import { own, schemaFindings } from '@sormet/core/model';
+import type { Conflict, PendingEdit } from '../store/pending';
+
+const exact = { additionalProperties: false };
+const Edit = Type.Object({ name: Type.String(), args: Type.Unknown() }, exact);
+const Nullable = Type.Union([Type.String(), Type.Null()]);
+
+/** An edit that waits, as it lies in a browser's storage. */
+const Waiting = Type.Object(
+  {
+    id: Type.String({ pattern: EDIT_ID_PATTERN }),
+    edit: Edit,
+    changes: Type.Array(Change),
+    group: Nullable,
+    stretch: Nullable,
+    sent: Type.Boolean(),
+  },
+  exact,
+);
+
+/** An edit that waits for somebody to decide. */
+const Undecided = Type.Object(
+  {
+    id: Type.String({ pattern: EDIT_ID_PATTERN }),
+    failed: Type.Boolean(),
+    edit: Edit,
+    says: Type.String(),
+    reason: Type.String(),
+    yours: Type.Unknown(),
+    stands: Type.Unknown(),
+    at: Type.Optional(Type.Array(Type.Object({ doc: Type.String(), path: Type.String() }, exact))),
+  },
+  exact,
+);
+
+/** An edit that waits; nothing where something else stands in its place. */
+export function waitingIn(value: unknown): PendingEdit | undefined {
+  return fits(Waiting, value) ? (value as PendingEdit) : undefined;
+}
+
+/** The same of one that somebody has to decide on. */
+export function undecidedIn(value: unknown): Conflict | undefined {
+  return fits(Undecided, value) ? (value as Conflict) : undefined;
+}
+
+/** Whether it has the shape, and its edit is one that this version can do: named, with arguments as it takes them. */
+function fits(schema: typeof Waiting | typeof Undecided, value: unknown): boolean {
+  if (schemaFindings(schema, value).length > 0) return false;
+  const { name, args } = (value as { edit: { name: string; args: unknown } }).edit;
+  const kind = own<{ args: Parameters<typeof schemaFindings>[0] }>(EDITS, name);
+  return kind !== undefined && schemaFindings(kind.args, args).length === 0;
+}
