@@ -1,4 +1,4 @@
-import { pointer, type Finding, type Json } from '../model';
+import { own, pointer, type Finding, type Json } from '../model';
 
 export type JsonObject = Readonly<Record<string, Json>>;
 
@@ -13,41 +13,83 @@ const isToken = (value: JsonObject): boolean => '$value' in value || '$ref' in v
  * place, and tokens are taken whole (Design Tokens Format Module 2025.10, 6.4, Extending groups; from memory).
  */
 export function extendedGroups(file: JsonObject, findings: Finding[]): JsonObject {
-  const wrong = (path: readonly string[], reason: string) => {
-    findings.push({ path: pointer(...path, '$extends'), reason });
+  return new Extending(file, findings).group(file, [], []);
+}
+
+class Extending {
+  /** Groups with what they extend, by their paths: each is worked out once, however many extend it. */
+  private readonly known = new Map<string, JsonObject>();
+  private readonly sizes = new WeakMap<JsonObject, number>();
+
+  constructor(
+    private readonly file: JsonObject,
+    private readonly findings: Finding[],
+  ) {}
+
+  private wrong(path: readonly string[], reason: string): JsonObject {
+    this.findings.push({ path: pointer(...path, '$extends'), reason });
     return {};
-  };
-  const extended = (
-    group: JsonObject,
-    path: readonly string[],
-    way: readonly string[],
-  ): JsonObject => {
-    const { $extends: named, ...own } = group;
+  }
+
+  /** How many groups and tokens stand in a group, those in them counted in: each object is looked at once. */
+  private sizeOf(group: JsonObject): number {
+    let size = this.sizes.get(group);
+    if (size !== undefined) return size;
+    size = 0;
+    for (const [name, value] of Object.entries(group))
+      if (!name.startsWith('$') && isObject(value))
+        size += isToken(value) ? 1 : 1 + this.sizeOf(value);
+    this.sizes.set(group, size);
+    return size;
+  }
+
+  group(group: JsonObject, path: readonly string[], way: readonly string[]): JsonObject {
+    const here = JSON.stringify(path);
+    const known = this.known.get(here);
+    if (known) return known;
+    const before = this.findings.length;
+    const { $extends: named, ...said } = group;
     const inner = Object.fromEntries(
-      Object.entries(own).map(([name, value]) => [
+      Object.entries(said).map(([name, value]) => [
         name,
         isObject(value) && !name.startsWith('$') && !isToken(value)
-          ? extended(value, [...path, name], way)
+          ? this.group(value, [...path, name], way)
           : value,
       ]),
     );
-    if (named === undefined) return inner;
+    const made = named === undefined ? inner : this.withExtended(named, inner, path, way);
+    // What is wrong is told wherever it is met.
+    if (this.findings.length === before) this.known.set(here, made);
+    return made;
+  }
+
+  private withExtended(
+    named: Json,
+    inner: JsonObject,
+    path: readonly string[],
+    way: readonly string[],
+  ): JsonObject {
     const target = pathOf(named);
-    if (!target) return wrong(path, 'a group is named in braces, or by its JSON Pointer');
+    if (!target) return this.wrong(path, 'a group is named in braces, or by its JSON Pointer');
     const key = target.join('.');
     const here = path.join('.');
     if ([...way, here].includes(key) || isWithin(target, path) || isWithin(path, target))
-      return wrong(path, `would hold itself: ${[...way, here, key].join(' → ')}`);
+      return this.wrong(path, `would hold itself: ${[...way, here, key].join(' → ')}`);
     const other = target.reduce<Json | undefined>(
-      (at, name) => (isObject(at) ? at[name] : undefined),
-      file as Json,
+      (at, name) => (isObject(at) ? own(at, name) : undefined),
+      this.file as Json,
     );
-    if (!isObject(other)) return wrong(path, `names ${key}, which is not there`);
-    if (isToken(other)) return wrong(path, `names ${key}, which is a token and no group`);
-    return merged(extended(other, target, [...way, here]), inner);
-  };
-  return extended(file, [], []);
+    if (!isObject(other)) return this.wrong(path, `names ${key}, which is not there`);
+    if (isToken(other)) return this.wrong(path, `names ${key}, which is a token and no group`);
+    const below = this.group(other, target, [...way, here]);
+    if (this.sizeOf(below) > MOST_MEMBERS)
+      return this.wrong(path, `comes to more than ${MOST_MEMBERS} groups and tokens`);
+    return merged(below, inner);
+  }
 }
+
+/** How many groups and tokens a file may come to with all that its groups extend. */
+const MOST_MEMBERS = 20_000;
 
 /** The path of a group that is named: `{a.b}`, `#/a/b`, or an object that refers to it so. */
 function pathOf(named: Json): readonly string[] | undefined {

@@ -93,3 +93,13 @@ describe('an icon of a drawing', () => {
     });
   });
 });
+
+test('an icon of thousands of groups in each other is refused, and overflows nothing', () => {
+  let drawn: DrawnElement = { tag: 'path', attributes: { d: 'M0 0h9' }, children: [] };
+  for (let i = 0; i < 5000; i += 1) drawn = { tag: 'g', attributes: {}, children: [drawn] };
+  const root = { tag: 'svg', attributes: { viewBox: '0 0 9 9' }, children: [drawn] };
+  expect(readIcon(root, 'deep')).toEqual({
+    ok: false,
+    reason: 'Its groups stand more than 100 deep in each other; that is the most.',
+  });
+});

@@ -10,6 +10,9 @@ export interface DrawnElement {
 export type ReadIcon =
   { readonly ok: true; readonly icon: IconValue } | { readonly ok: false; readonly reason: string };
 
+/** How deep groups may stand in each other. */
+const DEEPEST = 100;
+
 /** What says something of a drawing and is drawn nowhere (SVG 2, 5.7 and 5.8); left out. */
 const SAYS_NOTHING = new Set(['title', 'desc', 'metadata', 'defs']);
 
@@ -26,7 +29,11 @@ export function readIcon(root: DrawnElement, name: string): ReadIcon {
   const fills = new Set<string>();
   const strokes = new Set<string>();
   let reason: string | undefined;
-  const visit = (element: DrawnElement, fill: string, stroke: string): void => {
+  const visit = (element: DrawnElement, fill: string, stroke: string, depth: number): void => {
+    if (depth > DEEPEST) {
+      reason ??= `Its groups stand more than ${DEEPEST} deep in each other; that is the most.`;
+      return;
+    }
     const { tag, attributes } = element;
     const paint = {
       fill: paintOf(attributes, 'fill') ?? fill,
@@ -35,7 +42,7 @@ export function readIcon(root: DrawnElement, name: string): ReadIcon {
     if (SAYS_NOTHING.has(tag) || attributes['display'] === 'none') return;
     if (attributes['transform']) reason ??= 'It has transforms: save it with them applied.';
     if (tag === 'svg' || tag === 'g') {
-      for (const child of element.children) visit(child, paint.fill, paint.stroke);
+      for (const child of element.children) visit(child, paint.fill, paint.stroke, depth + 1);
       return;
     }
     const geometry = own(ICON_SHAPES as Readonly<Record<string, readonly string[]>>, tag);
@@ -56,7 +63,7 @@ export function readIcon(root: DrawnElement, name: string): ReadIcon {
       reason ??= `The geometry of a <${tag}> is none that SVG has.`;
     shapes.push({ tag: tag as IconValue['shapes'][number]['tag'], geometry: said });
   };
-  visit(root, 'black', 'none');
+  visit(root, 'black', 'none', 0);
   if (reason !== undefined) return { ok: false, reason };
   if (shapes.length === 0) return { ok: false, reason: 'There is no shape in it.' };
   if (shapes.length > 200) return { ok: false, reason: 'It has more than 200 shapes.' };

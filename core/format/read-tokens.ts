@@ -1,4 +1,11 @@
-import { pointer, TOKEN_GROUPS, type Finding, type Json, type TokenGroup } from '../model';
+import {
+  isTooDeep,
+  pointer,
+  TOKEN_GROUPS,
+  type Finding,
+  type Json,
+  type TokenGroup,
+} from '../model';
 import { EXTENSION } from './write-tokens';
 import { extendedGroups, isObject, type JsonObject } from './extended-groups';
 import { FORMAT_TYPES, STYLE_TYPES, type StyleType } from './format-types';
@@ -45,6 +52,16 @@ export function readTokens(file: Json): ReadTokens {
   const findings: Finding[] = [];
   if (!isObject(file))
     return { ok: false, findings: [{ path: '', reason: 'a file of tokens is a JSON object' }] };
+  if (isTooDeep(file, DEEPEST))
+    return {
+      ok: false,
+      findings: [
+        {
+          path: '',
+          reason: `groups stand more than ${DEEPEST} deep in each other; that is the most`,
+        },
+      ],
+    };
   const found = new Map<string, Found>();
   collect(extendedGroups(file, findings), [], undefined, found, findings);
   const tokens: ReadToken[] = [];
@@ -94,6 +111,9 @@ export function readTokens(file: Json): ReadTokens {
   }
   return findings.length > 0 ? { ok: false, findings } : { ok: true, tokens, styles };
 }
+
+/** How deep groups may stand in each other, what tokens hold counted in. */
+const DEEPEST = 40;
 
 /** Every token of a group and of the groups in it, with the type that the nearest group around it says. */
 function collect(

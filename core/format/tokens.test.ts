@@ -336,3 +336,26 @@ describe('tokens in the Design Tokens Format Module', () => {
     expect(JSON.stringify(file['colour']!['ink']!.$extensions)).toContain('Night');
   });
 });
+
+describe('a file made to be slow', () => {
+  test('groups that extend each other twice at every level are read once each', () => {
+    const file: Record<string, unknown> = {
+      g0: { a: { $type: 'number', $value: 1 }, b: { $type: 'number', $value: 2 } },
+    };
+    for (let i = 1; i <= 28; i += 1)
+      file[`g${i}`] = { x: { $extends: `{g${i - 1}}` }, y: { $extends: `{g${i - 1}}` } };
+    // 2^28 tokens would stand in the last: that is told, and nothing is put together on the way.
+    const read = readTokens(file as never);
+    expect(read).toMatchObject({ ok: false });
+    expect(JSON.stringify(read)).toContain('more than 20000 groups and tokens');
+  });
+
+  test('thousands of groups in each other are refused, and overflow nothing', () => {
+    let group: Record<string, unknown> = { a: { $type: 'number', $value: 1 } };
+    for (let i = 0; i < 3000; i += 1) group = { g: group };
+    expect(readTokens(group as never)).toMatchObject({
+      ok: false,
+      findings: [{ reason: expect.stringContaining('deep in each other') as string }],
+    });
+  });
+});

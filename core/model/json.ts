@@ -43,3 +43,18 @@ export function canonicalJson(value: unknown): string {
   }
   return '{' + members.join(',') + '}';
 }
+
+/** How deep objects and lists may stand in each other in anything that is read from outside. */
+export const DEEPEST_JSON = 200;
+
+/** Whether objects and lists stand deeper in each other than they may; walked without recursion, since they may be as deep as they like. */
+export function isTooDeep(value: unknown, most = DEEPEST_JSON): boolean {
+  const open: { value: unknown; depth: number }[] = [{ value, depth: 1 }];
+  for (let next = open.pop(); next; next = open.pop()) {
+    if (typeof next.value !== 'object' || next.value === null) continue;
+    if (next.depth > most) return true;
+    for (const inner of Object.values(next.value))
+      open.push({ value: inner, depth: next.depth + 1 });
+  }
+  return false;
+}

@@ -1,10 +1,15 @@
 import type { Static, TSchema } from '@sinclair/typebox';
-import { illFormedText, schemaFindings } from '@sormet/core/model';
+import { illFormedText, isTooDeep, schemaFindings } from '@sormet/core/model';
 import type { Response } from 'express';
 import { Problem } from './problem';
 
 /** A request's value as its schema says. @throws a 400 problem with a JSON Pointer and the reason. */
 export function read<S extends TSchema>(schema: S, value: unknown): Static<S> {
+  if (isTooDeep(value))
+    throw new Problem(400, 'Bad request', 'What was sent stands too deep in itself to be read.', {
+      pointer: '',
+      reason: 'is too deep',
+    });
   const ill = illFormedText(value);
   if (ill)
     throw new Problem(422, 'Refused', `What was sent ${ill.reason}.`, {

@@ -52,7 +52,11 @@ export function Connection(): ReactNode {
           <Users size={13} aria-hidden /> {count(others, 'other')} here
         </span>
       ) : null}
-      <SavedMark connected={connected} waiting={pending.length} />
+      <SavedMark
+        connected={connected}
+        waiting={pending.length}
+        unstored={conflicts.some(({ unstored }) => unstored !== undefined)}
+      />
       <Dialog
         open={open}
         title={
@@ -79,20 +83,31 @@ export function Connection(): ReactNode {
 }
 
 /** Saved, waiting or away. */
-function SavedMark({ connected, waiting }: { connected: boolean; waiting: number }): ReactNode {
-  const Mark = !connected ? CloudOff : waiting > 0 ? CloudUpload : Check;
+function SavedMark({
+  connected,
+  waiting,
+  unstored,
+}: {
+  connected: boolean;
+  waiting: number;
+  /** Whether something that was typed could not be stored. */
+  unstored: boolean;
+}): ReactNode {
+  const Mark = !connected || unstored ? CloudOff : waiting > 0 ? CloudUpload : Check;
   return (
     <span
-      className={connected ? 'bar-saved' : 'bar-saved lost'}
+      className={connected && !unstored ? 'bar-saved' : 'bar-saved lost'}
       role="status"
       data-pending={waiting}
     >
       <Mark size={13} aria-hidden />
       {!connected
         ? `Not connected: ${count(waiting, 'edit')} kept here`
-        : waiting > 0
-          ? 'Saving'
-          : 'Saved'}
+        : unstored
+          ? 'Not all is stored'
+          : waiting > 0
+            ? 'Saving'
+            : 'Saved'}
     </span>
   );
 }

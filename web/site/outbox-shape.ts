@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { Change, EDIT_ID_PATTERN, EDITS } from '@sormet/core/edit';
-import { own, schemaFindings } from '@sormet/core/model';
+import { isTooDeep, own, schemaFindings } from '@sormet/core/model';
 import type { Conflict, PendingEdit } from '../store/pending';
 
 const exact = { additionalProperties: false };
@@ -25,6 +25,7 @@ const Undecided = Type.Object(
   {
     id: Type.String({ pattern: EDIT_ID_PATTERN }),
     failed: Type.Boolean(),
+    unstored: Type.Optional(Type.String()),
     edit: Edit,
     says: Type.String(),
     reason: Type.String(),
@@ -47,7 +48,7 @@ export function undecidedIn(value: unknown): Conflict | undefined {
 
 /** Whether it has the shape, and its edit is one that this version can do: named, with arguments as it takes them. */
 function fits(schema: typeof Waiting | typeof Undecided, value: unknown): boolean {
-  if (schemaFindings(schema, value).length > 0) return false;
+  if (isTooDeep(value) || schemaFindings(schema, value).length > 0) return false;
   const { name, args } = (value as { edit: { name: string; args: unknown } }).edit;
   const kind = own<{ args: Parameters<typeof schemaFindings>[0] }>(EDITS, name);
   return kind !== undefined && schemaFindings(kind.args, args).length === 0;

@@ -14,6 +14,7 @@ import { siteActions, type Made } from '../store/site-slice';
 import {
   conflictOf,
   pastOf,
+  unstoredOf,
   type Conflict,
   type PendingEdit,
   type RefusedEdit,
@@ -29,6 +30,15 @@ const RETRY_MS = 1000;
 const LATEST_RETRY_MS = 30_000;
 /** How often an edit that the server fails on is tried before it is set aside. */
 const TRIES = 3;
+
+/** Edits by which words that stand on the screen are stored as they are typed. */
+const HOLDS_WORDS: ReadonlySet<NamedEdit['name']> = new Set([
+  'setControl',
+  'setControls',
+  'setDefault',
+  'setField',
+  'setPage',
+]);
 
 /** How an edit belongs to others. */
 export interface EditOptions {
@@ -180,6 +190,9 @@ export class SiteSync {
     const done = doEdit(documents, edit, past);
     if (isRefusal(done)) {
       this.store.dispatch(siteActions.refused(done.refused));
+      // What is being typed stands on the screen already: that it is not stored is said until it is.
+      if (group !== null && HOLDS_WORDS.has(edit.name))
+        this.store.dispatch(siteActions.unstored(unstoredOf(documents, edit, group, done.refused)));
       return undefined;
     }
     const { changes } = done;

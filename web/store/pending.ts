@@ -19,6 +19,8 @@ export interface Conflict {
   readonly id: string;
   /** Whether the server failed on it rather than somebody else's edit: then there are no two sides. */
   readonly failed: boolean;
+  /** Whether it was refused here while it was typed, and nothing of the kind has been stored since: by its group. */
+  readonly unstored?: string;
   readonly edit: NamedEdit;
   readonly says: string;
   readonly reason: string;
@@ -57,6 +59,25 @@ export function conflictOf(
     yours: edit.changes[0]?.now ?? null,
     stands: stands ?? null,
     at: edit.changes.map(({ doc, path }) => ({ doc, path })),
+  };
+}
+
+/** What is kept of something that was typed and could not be stored: until it can be, or somebody lets it go. */
+export function unstoredOf(
+  documents: Documents,
+  edit: NamedEdit,
+  group: string,
+  reason: string,
+): Conflict {
+  return {
+    id: ('unstored-' + group.toLowerCase().replace(/[^a-z0-9-]+/g, '-')).slice(0, 60),
+    failed: true,
+    unstored: group,
+    edit,
+    says: sayEdit(documents, edit),
+    reason,
+    yours: null,
+    stands: null,
   };
 }
 

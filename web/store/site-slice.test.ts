@@ -9,7 +9,7 @@ import {
 } from '@sormet/core/edit';
 import { documentsOf, page } from '@sormet/core/test';
 import type { HistoryEntry } from '@sormet/core/api';
-import { pastOf } from './pending';
+import { pastOf, unstoredOf } from './pending';
 import { siteActions, siteSlice, type Made, type SiteState } from './site-slice';
 
 const home = page('home', '/', {
@@ -210,4 +210,25 @@ describe('what the server says', () => {
     expect(reducer(lost, siteActions.connection(false))).toBe(lost);
     expect(reducer(lost, siteActions.heard([])).connected).toBe(true);
   });
+});
+
+test('what is typed and cannot be stored is said and kept, until something of the same stretch can be', () => {
+  const edit = { name: 'setPage', args: { page: 'home', set: { name: 'x'.repeat(200) } } } as const;
+  let state = opened();
+  const { documents } = state;
+  for (const reason of ['The name is longer.', 'The name is longer still.'])
+    state = reducer(state, siteActions.unstored(unstoredOf(documents, edit, 'Name 1', reason)));
+  expect(state.conflicts).toMatchObject([
+    { failed: true, reason: 'The name is longer still.', edit },
+  ]);
+  const made = {
+    id: 'edit-number-1',
+    edit,
+    changes: [],
+    group: 'Name 1',
+    stretch: null,
+    sent: false,
+  };
+  state = reducer(state, siteActions.edited({ made, says: 'named it', documents }));
+  expect(state.conflicts).toEqual([]);
 });

@@ -74,6 +74,13 @@ export interface Made {
   readonly documents: Documents;
 }
 
+/** What is undecided still, once something of a stretch of typing was stored. */
+function storedNow(conflicts: readonly Conflict[], group: string | null): readonly Conflict[] {
+  return group !== null && conflicts.some(({ unstored }) => unstored === group)
+    ? conflicts.filter(({ unstored }) => unstored !== group)
+    : conflicts;
+}
+
 /** How many steps can be undone. */
 const UNDO_DEPTH = 300;
 
@@ -123,10 +130,16 @@ export const siteSlice = createSlice({
         documents,
         pending,
         refusal: null,
+        conflicts: storedNow(state.conflicts, made.group),
         undo: stepsWith(state.undo, made, says, joined),
         redo: [],
       };
     }),
+    /** What was typed could not be stored: it is kept, in place of what of the same stretch could not be before. */
+    unstored: whole<Conflict>((state, conflict) => ({
+      ...state,
+      conflicts: [...storedNow(state.conflicts, conflict.unstored ?? null), conflict],
+    })),
     /** The last step was taken back by an edit, which stands among what can be done again. */
     undone: whole<Made>((state, made) => {
       const step = state.undo.at(-1);

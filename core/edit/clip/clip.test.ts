@@ -312,3 +312,32 @@ describe('what is pasted on another site', () => {
     expect(done).toBeGreaterThan(50);
   });
 });
+
+test('a clip whose nodes stand nowhere, in each other in a circle, or too deep is none', () => {
+  const clip = clipOf(start, 'site', 'home', ['plain'])!;
+  const read = (nodes: Clip['nodes'], roots = clip.roots) =>
+    readClip(JSON.stringify({ ...clip, nodes, roots }));
+  expect(read(clip.nodes)).toBeDefined();
+  const head = clip.nodes['head']!;
+  const standing = (parent: string | null) => ({
+    ...clip.nodes,
+    head: { ...head, place: { parent, order: 'a0' } },
+  });
+  expect(read(standing(null))).toBeUndefined();
+  expect(read(standing('nowhere'))).toBeUndefined();
+  expect(read(standing('head'))).toBeUndefined();
+  expect(read(clip.nodes, ['gone'])).toBeUndefined();
+  const deep: Record<string, Clip['nodes'][string]> = { ...clip.nodes };
+  for (let i = 0; i < 300; i += 1)
+    deep[`d${i}`] = {
+      kind: 'element',
+      tag: 'div',
+      attributes: {},
+      style: {},
+      place: { parent: i === 0 ? 'plain' : `d${i - 1}`, order: 'a0' },
+    };
+  expect(read(deep)).toBeUndefined();
+  let nested: Record<string, unknown> = {};
+  for (let i = 0; i < 1000; i += 1) nested = { nested };
+  expect(readClip(JSON.stringify({ ...clip, entry: { values: nested } }))).toBeUndefined();
+});

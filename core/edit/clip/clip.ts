@@ -2,6 +2,11 @@ import { Type, type Static } from '@sinclair/typebox';
 import {
   AssetDoc,
   ancestorsOf,
+  childrenOf,
+  DEEPEST_TREE,
+  invariantFindings,
+  isTooDeep,
+  LARGEST_TREE,
   ComponentDoc,
   docOf,
   type Documents,
@@ -79,7 +84,29 @@ export function readClip(text: string): Clip | undefined {
     // Whatever else lies on the clipboard is no clip.
     return undefined;
   }
-  return schemaFindings(Clip, value).length === 0 ? (value as Clip) : undefined;
+  if (isTooDeep(value) || schemaFindings(Clip, value).length > 0) return undefined;
+  const clip = value as Clip;
+  return isWhole(clip) && Object.values(clip.components).every(isDefinition) ? clip : undefined;
+}
+
+/** Whether each node of a clip stands in another of it, up to one of its roots, and none too deep. */
+function isWhole({ roots, nodes }: Clip): boolean {
+  if (!roots.every((id) => own(nodes, id))) return false;
+  const found = new Set<NodeId>();
+  const children = childrenOf(nodes);
+  const open = roots.map((id) => ({ id, depth: 1 }));
+  for (let next = open.pop(); next; next = open.pop()) {
+    const { id, depth } = next;
+    if (found.has(id) || depth > DEEPEST_TREE) return false;
+    found.add(id);
+    for (const child of children.all(id)) open.push({ id: child, depth: depth + 1 });
+  }
+  return found.size === Object.keys(nodes).length && found.size <= LARGEST_TREE;
+}
+
+/** Whether a definition that comes along is sound by itself. */
+function isDefinition(doc: ComponentDoc): boolean {
+  return invariantFindings(doc).length === 0;
 }
 
 /** Those of some nodes that stand in none of the others, in the order of the document. */

@@ -11,10 +11,13 @@ export function readSvg(text: string, name: string): ReadIcon {
   return readIcon(drawn(parsed.documentElement), name);
 }
 
-function drawn(element: Element): DrawnElement {
+/** From which depth on nothing is looked at any more: it is told that it is too deep before. */
+const DEEPEST = 150;
+
+function drawn(element: Element, depth = 0): DrawnElement {
   return {
     tag: element.localName,
     attributes: Object.fromEntries([...element.attributes].map(({ name, value }) => [name, value])),
-    children: [...element.children].map(drawn),
+    children: depth > DEEPEST ? [] : [...element.children].map((child) => drawn(child, depth + 1)),
   };
 }
