@@ -68,6 +68,14 @@ try {
     ['Layers', bin('depcruise'), layers],
     ['Types', bin('tsc'), ['--noEmit', '-p', 'tsconfig.json']],
   ]);
+  results.push(
+    part(
+      'Speed of writing',
+      process.execPath,
+      ['--single-threaded-gc', '--import', 'tsx', 'benchmarks/guard.ts'],
+      { NODE_ENV: 'production' },
+    ),
+  );
   database = await startPostgres(programs, join(folder, 'unit'), { durable: false, tests: true });
   results.push(part('Core and server', bin('jest'), [], { SORMET_TEST_DATABASE: database.url }));
   database.stop();

@@ -263,6 +263,7 @@ const REASONS: readonly [RegExp, (refused: Refused) => boolean][] = [
       return /"is":"(field|property)"/.test(JSON.stringify(inside));
     },
   ],
+  [/^This width is gone/, ({ args, before }) => !own(before.site.widths, args['width'] as string)],
   [
     /^Another part is called /,
     ({ args, before }) => {

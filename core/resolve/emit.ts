@@ -10,6 +10,7 @@ import {
   type Step,
 } from './program';
 import type { ClassAt } from './look-at';
+import { Along } from './semantics';
 import { holds, type Test } from './varied';
 
 /** Longer texts are handed to the function rather than written into its source. */
@@ -92,6 +93,16 @@ class Emitter {
     const { name, value, type } = step;
     const { data } = this;
     const otherwise = this.constant((run: Run) => attributeText(name, value.read(run), data));
+    if (value instanceof Along) {
+      // Most values bring nothing along: then nothing is read anew.
+      const { of, says } = value;
+      const read = of.type && this.plain(of, of.type.kind);
+      const nothing = JSON.stringify(attributeText(name, null, data));
+      const brings = this.constant((held: unknown) => says(held) !== null);
+      return read
+        ? `(${read} && v.value !== null && !${brings}(v.value) ? ${nothing} : ${otherwise}(run))`
+        : `${otherwise}(run)`;
+    }
     const open = JSON.stringify(` ${name}="`);
     const plain = this.plain(value, type.kind);
     if (plain && type.kind === 'text')

@@ -112,18 +112,31 @@ export function elementAt(node: LinkedElement, scope: Scope): ElementAt | null {
   return { attributes, tests };
 }
 
+/** What comes along with a value that is known only for a page. */
+export class Along extends Later {
+  constructor(
+    readonly of: Later,
+    /** What comes along with a value that is there; nothing for most. */
+    readonly says: (value: unknown) => string | null,
+  ) {
+    super((run) => givenAlong(of.read(run), says), false);
+  }
+}
+
+function givenAlong(known: Known, says: Along['says']): Known {
+  const text = isNothing(known) ? null : says(known.value);
+  return text === null ? null : { type: 'text', value: text };
+}
+
 /** The attributes that come along with others: where the element says one itself, that is meant; where that is empty, not. */
 function addBeside(tag: string, attributes: AttributeAt[]): void {
   for (const { type, value } of [...attributes]) {
     const { beside } = kindOf(type.kind);
     for (const name in beside) {
       if (!attributeType(tag, name)) continue;
-      const given = (known: Known): Known => {
-        const text = isNothing(known) ? null : own(beside, name)!(known.value as never);
-        return text === null ? null : { type: 'text', value: text };
-      };
+      const says = own(beside, name)! as (value: unknown) => string | null;
       const along: Result =
-        value instanceof Later ? new Later((run) => given(value.read(run)), false) : given(value);
+        value instanceof Later ? new Along(value, says) : givenAlong(value, says);
       const at = attributes.findIndex((each) => each.name === name);
       const said = attributes[at];
       if (!said) attributes.push({ name, type: TEXT, value: along });

@@ -83,6 +83,7 @@ export function borderParts({ css, refs }: Declared): Record<BorderPart, string>
 
 /** What keeps a token from holding a value of its type, written as it is stored. */
 export function tokenReason({ type, value }: { type: PlaceholderType; value: Declared }) {
+  if (WIDE.test(value.css.trim())) return `“${value.css}” is no ${WORDS[type]}`;
   if (type !== 'border') return declarationReason(TAKES[type], value);
   const parts = borderParts(value);
   if (!parts) return `“${value.css}” is no border`;
@@ -98,6 +99,8 @@ export function readTokenValue(
 ):
   | { readonly ok: true; readonly value: Declared }
   | { readonly ok: false; readonly reason: string } {
+  // What every property takes says where a value comes from and is none: a custom property would take it for itself.
+  if (WIDE.test(css.trim())) return { ok: false, reason: `“${css.trim()}” is no ${WORDS[type]}` };
   const expanded = expand(TAKES[type], css, refs);
   if (!expanded.ok) {
     const reason = expanded.reason.replace(`does not fit ${TAKES[type]}`, `is no ${WORDS[type]}`);
@@ -110,6 +113,9 @@ export function readTokenValue(
   const used = refsIn(written, withParts(refs));
   return { ok: true, value: used ? { css: written, refs: used } : { css: written } };
 }
+
+/** The keywords that every property takes (CSS Cascading and Inheritance Level 5, 7.3). */
+const WIDE = /^(inherit|initial|unset|revert|revert-layer)$/i;
 
 /** What people call what a token holds. */
 const WORDS: Record<PlaceholderType, string> = {

@@ -112,7 +112,7 @@ const DECLARATIONS: readonly [string, string][] = [
   ['display', 'grid'],
   ['border', '1px solid red'],
 ];
-const WIDTHS = ['base', 'w960', 'w600', 'w900'];
+const WIDTHS = ['base', 'base', 'w960', 'w600', 'w900'];
 
 /** A branch that needs no styles of its own. */
 function alone(branch: Branch): Started {

@@ -177,3 +177,14 @@ test('what one kind says of another, that other kind knows', () => {
       expect(names.has(name)).toBe(true);
   }
 });
+
+test('words are read by their own meaning alone, and numbers as far as a double goes', () => {
+  const parse = (kind: 'boolean' | 'number', words: string) =>
+    kindOf(kind).parse!(words, { kind } as never);
+  for (const words of ['constructor', 'toString', '__proto__', 'valueOf'])
+    expect(parse('boolean', words)).toBeNull();
+  expect(parse('boolean', ' Yes ')).toBe(true);
+  expect(parse('number', '1e999')).toBeNull();
+  expect(parse('number', '-1e999')).toBeNull();
+  expect(parse('number', '1e3')).toBe(1000);
+});

@@ -25,6 +25,7 @@ export function freePort() {
 /** Looks whether Sormet could listen where it is told to, before anything else is touched. @throws Trouble with what to do */
 export async function checkPorts(env = process.env) {
   const host = env.SORMET_HOST?.trim() || '127.0.0.1';
+  const taken = new Set();
   for (const [setting, byDefault] of [
     ['SORMET_PORT', 5180],
     ['SORMET_SITES_PORT', 5181],
@@ -32,6 +33,11 @@ export async function checkPorts(env = process.env) {
     const port = env[setting] ? Number(env[setting]) : byDefault;
     if (!Number.isInteger(port) || port < 1 || port > 65535)
       throw new Trouble(`${setting} is “${env[setting]}”; it must be a port between 1 and 65535.`);
+    if (taken.has(port))
+      throw new Trouble(
+        `SORMET_PORT and SORMET_SITES_PORT are both ${port}; they must differ: sites have an origin of their own.`,
+      );
+    taken.add(port);
     const code = await tryPort(port, host);
     if (code === 'EADDRINUSE')
       throw new Trouble(

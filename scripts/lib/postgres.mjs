@@ -145,6 +145,7 @@ class Cluster {
           `${this.data} is there, but it is no whole database of PostgreSQL. Nothing in it was touched. ` +
             'Move it away to begin anew, bring back what is missing, or name another folder in SORMET_DATA.',
         );
+      this.checkOwner();
       const version = readFileSync(join(this.data, 'PG_VERSION'), 'utf8').trim();
       const installed = /(\d+)/.exec(this.run('postgres', ['--version']).stdout ?? '')?.[1];
       if (version !== installed)
@@ -157,6 +158,22 @@ class Cluster {
       return;
     }
     this.make();
+  }
+
+  /** PostgreSQL takes only a folder of its own user that others may not write to: what is otherwise is told, and left as it is. */
+  checkOwner() {
+    const { uid, mode } = statSync(this.data);
+    const wanted = this.owner ? this.owner.uid : process.getuid?.();
+    if (wanted !== undefined && uid !== wanted)
+      throw new Trouble(
+        `${this.data} belongs to another user (${uid}, not ${wanted}). Nothing in it was touched. ` +
+          `Give it to the user that runs the database (chown -R ${wanted} ${this.data}), or name another folder in SORMET_DATA.`,
+      );
+    if ((mode & 0o027) !== 0)
+      throw new Trouble(
+        `${this.data} may be read or written by others (mode ${(mode & 0o777).toString(8)}). Nothing in it was touched. ` +
+          `PostgreSQL wants it closed (chmod 700 ${this.data}).`,
+      );
   }
 
   /** Makes it beside, marked as half made, and puts it in place when it is whole. */

@@ -404,3 +404,17 @@ describe('the history', () => {
     ]);
   });
 });
+
+describe('bringing back', () => {
+  test('takes only what was so: a page that never was is refused', async () => {
+    const documents = await server.documents();
+    const page = documents.get('page-about') as PageDoc;
+    const never = { ...page, id: 'page-never', path: '/never' };
+    for (const was of [never, { ...page, name: 'Never called so' }]) {
+      const { body } = await server
+        .send({ name: 'bringBack', args: { was, revision: 1 } }, documents)
+        .expect(422);
+      expect((body as { detail: string }).detail).toContain('is not how it was');
+    }
+  });
+});

@@ -7,6 +7,7 @@ import {
   mismatches,
   sayEdit,
   touched,
+  type ArgsOf,
   type Change,
   type Done,
   type NamedEdit,
@@ -24,7 +25,7 @@ import { Problem } from '../http/problem';
 import type { EditRequest } from '@sormet/core/api';
 import { freeAddress, withFreeAddress } from '../sites/free-address';
 import { CHANNEL } from '../live/channel';
-import { keepInHistory } from './history';
+import { documentAfter, keepInHistory } from './history';
 
 /**
  * Takes an edit in: compares its guards with what is stored, runs it again, checks what comes out, and
@@ -66,6 +67,7 @@ export async function acceptEdit(
       edit.name === 'revert' ? await store.past(siteId, edit.args.edits, manager) : () => undefined;
     const done = doneEdit(documents, edit, request.changes, past);
     await checkFiles(manager, done);
+    if (edit.name === 'bringBack') await checkThatItWas(manager, siteId, edit.args);
     const revision = site.revision + 1;
     const count = done.documents.size;
     await storeDocuments(manager, siteId, revision, documents, done);
@@ -139,6 +141,22 @@ function doneEdit(
       pointer: done.changes[0]?.path ?? '',
     });
   return done;
+}
+
+/** @throws a 422 problem when what should be brought back never was so: the history says what was */
+async function checkThatItWas(
+  manager: EntityManager,
+  site: string,
+  { was, revision }: ArgsOf<'bringBack'>,
+): Promise<void> {
+  const stood = await documentAfter(manager, site, was.id, revision);
+  if (!stood || !sameJson(stood, was))
+    throw new Problem(
+      422,
+      'Refused',
+      `That is not how it was after ${revision}; nothing was brought back.`,
+      { doc: was.id, pointer: '', reason: 'is not how it was' },
+    );
 }
 
 /** @throws a 422 problem when an asset names a file that is not stored: no release could be made from then on */

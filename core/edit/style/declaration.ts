@@ -60,6 +60,8 @@ export function declareIn(
       .filter((key) => [...names].some((name) => key === declarationKey(name, width, state)))
       .flatMap((key) => changeTo(documents, doc, [...where, key], undefined));
   }
+  if (width !== 'base' && !own(documents.site.widths, width))
+    return refuse('This width is gone; somebody has removed it.', doc, '/' + where.join('/'));
   // What stands in for a part of the value may be kept, or used again for another property.
   const refs: Record<string, Ref> = {};
   for (const key in block) Object.assign(refs, block[key]!.refs);

@@ -96,3 +96,13 @@ test('of every element only states are said, weaker than what a tag says', () =>
   if (isRefusal(done)) throw new Error(done.refused);
   expect(done.documents.tags.tags['*']!['outline-width:focus-visible']).toEqual({ css: '5px' });
 });
+
+test('a token holds no keyword that says where a value comes from', () => {
+  for (const css of ['inherit', ' Initial', 'unset', 'revert-layer']) {
+    const done = doEdit(documentsOf(), {
+      name: 'addToken',
+      args: { token: 'wide', name: 'wide', group: 'colour', order: 'a0', css, places: [] },
+    });
+    expect(done).toHaveProperty('refused', expect.stringContaining('is no colour'));
+  }
+});

@@ -1,4 +1,5 @@
 import { Type } from '@sinclair/typebox';
+import { own } from '../own';
 import { defineKind, specSchema } from './kind';
 
 /** Words that people write in tables for yes and no. */
@@ -10,7 +11,7 @@ export const booleanKind = defineKind({
   spec: specSchema('boolean', {}),
   value: Type.Boolean(),
   empty: true,
-  parse: (words) => WORDS[words.trim().toLowerCase()] ?? null,
+  parse: (words) => own(WORDS, words.trim().toLowerCase()) ?? null,
   spell: (value) => (value ? 'yes' : 'no'),
   attribute: (name, value) => (value ? [[name, '']] : []),
   asksSite: false,

@@ -17,7 +17,12 @@ export const numberKind = defineKind({
     value >= (least ?? -Infinity) && value <= (most ?? Infinity)
       ? null
       : `${value} is not from ${least ?? '…'} to ${most ?? '…'}.`,
-  parse: (words) => (/^\s*-?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?\s*$/i.test(words) ? Number(words) : null),
+  parse(words) {
+    if (!/^\s*-?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?\s*$/i.test(words)) return null;
+    const number = Number(words);
+    // What is larger than a double holds is no number that could be stored.
+    return Number.isFinite(number) ? number : null;
+  },
   to: { text: (value) => String(value) },
   fragments: (value) => [String(value)],
   attribute: (name, value) => [[name, String(value)]],

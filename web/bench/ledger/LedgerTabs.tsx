@@ -1,3 +1,4 @@
+import { own } from '@sormet/core/model';
 import type { KeyboardEvent, ReactNode } from 'react';
 import { PanelBottom, PanelRight } from 'lucide-react';
 import { benchActions, type LedgerTab } from '../../store/bench-slice';
@@ -68,7 +69,7 @@ export function LedgerTabs({ selected }: { selected: Selected | undefined }): Re
 function summaryOf({ node, component }: Selected): string {
   if (node.kind !== 'instance' || !component) return '';
   const all = Object.keys(component.properties);
-  const given = all.flatMap((id) => node.values[id] ?? []);
+  const given = all.flatMap((id) => own(node.values, id) ?? []);
   const set = given.filter(({ is }) => is === 'value').length;
   return `${all.length - given.length} default, ${set} set here, ${given.length - set} bound`;
 }
