@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
-import { join } from 'node:path';
-import express, { Router, type Express, type Request } from 'express';
+import { join, sep } from 'node:path';
+import express, { Router, type Express, type Request, type RequestHandler } from 'express';
+import staticGzip from 'express-static-gzip';
 import { ID_PATTERN } from '@sormet/core/model';
 import { acceptEdit } from './edits/accept';
 import { ReleaseEntity, SiteEntity, type ReleaseRow, type SiteRow } from './database/entities';
@@ -56,7 +57,7 @@ export function application(parts: Parts): Express {
       );
   });
   app.use('/api', api(parts));
-  app.use(express.static(parts.interfaceFolder, { index: false, maxAge: '1h' }));
+  app.use(interfaceFiles(parts.interfaceFolder));
   app.get('/{*path}', (request, response) => {
     if (request.path.startsWith('/api/'))
       throw new Problem(404, 'Not found', 'There is no such address.');
@@ -70,6 +71,27 @@ export function application(parts: Parts): Express {
   });
   app.use(sendProblem);
   return app;
+}
+
+/**
+ * The built interface: pressed when it was built, sent as the browser takes it (RFC 9110, 12.5.3). A name in `assets`
+ * says what the file holds, so it is kept for ever; all else is asked for again.
+ */
+function interfaceFiles(folder: string): RequestHandler {
+  return staticGzip(folder, {
+    enableBrotli: true,
+    orderPreference: ['br', 'gz'],
+    index: false,
+    serveStatic: {
+      setHeaders(response, path) {
+        const isHashed = path.includes(`${sep}assets${sep}`);
+        response.setHeader(
+          'cache-control',
+          isHashed ? 'public, max-age=31536000, immutable' : 'no-cache',
+        );
+      },
+    },
+  });
 }
 
 function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {

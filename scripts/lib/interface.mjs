@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { root, run } from './install.mjs';
 import { say } from './say.mjs';
 
@@ -34,7 +35,27 @@ export function buildOnce() {
   run('npm', ['run', 'build', '--workspace', 'web', '--silent'], {
     stdio: ['ignore', 'ignore', 'pipe'],
   });
+  pressFiles(join(root, 'web', 'dist'));
   writeFileSync(stamp, now);
+}
+
+/** Smaller ones of a file are not worth being sent pressed, in bytes. */
+const SMALL = 1000;
+
+/** Puts beside each text of the interface what it is pressed to by Brotli and gzip, so that nothing is pressed while somebody waits. */
+function pressFiles(folder) {
+  for (const name of readdirSync(folder)) {
+    const path = join(folder, name);
+    if (statSync(path).isDirectory()) pressFiles(path);
+    else if (/\.(js|css|svg|html)$/.test(name) && statSync(path).size > SMALL) {
+      const bytes = readFileSync(path);
+      writeFileSync(
+        `${path}.br`,
+        brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } }),
+      );
+      writeFileSync(`${path}.gz`, gzipSync(bytes, { level: 9 }));
+    }
+  }
 }
 
 const stamp = join(root, 'web', 'dist', '.built-from');

@@ -1,56 +1,90 @@
+import type { ComponentType } from 'react';
 import { createBrowserRouter } from 'react-router';
-import { Bench } from '../bench/Bench';
-import { ContentScreen } from '../screens/content/ContentScreen';
-import { PagesScreen } from '../screens/pages/PagesScreen';
-import { LibraryScreen } from '../screens/library/LibraryScreen';
-import { PreviewScreen } from '../screens/preview/PreviewScreen';
-import { ReleasesScreen } from '../screens/releases/ReleasesScreen';
-import { RosterScreen } from '../screens/roster/RosterScreen';
-import { SettingsScreen } from '../screens/settings/SettingsScreen';
-import { SiteProvider } from '../site/SiteProvider';
-import { SitesScreen } from '../screens/sites/SitesScreen';
-import { SharedStylesScreen } from '../screens/styles/shared/SharedStylesScreen';
-import { SpecimenScreen } from '../screens/styles/specimen/SpecimenScreen';
-import { StylesFrame } from '../screens/styles/StylesFrame';
-import { TokensScreen } from '../screens/styles/tokens/TokensScreen';
 import { Failed } from './Failed';
+import { Loading } from './Loading';
 import { NotFound } from './NotFound';
-import { SiteFrame } from './SiteFrame';
+
+/** A screen that is loaded when somebody goes to it. */
+function screen<M extends Record<N, ComponentType>, N extends string>(
+  load: () => Promise<M>,
+  name: N,
+) {
+  return { lazy: async () => ({ Component: (await load())[name] }) };
+}
+
+const content = screen(() => import('../screens/content/ContentScreen'), 'ContentScreen');
 
 /** Every screen has an address of its own. */
 export const routes = createBrowserRouter([
   {
     errorElement: <Failed />,
+    hydrateFallbackElement: <Loading />,
     children: [
-      { path: '/', element: <SitesScreen /> },
+      { path: '/', ...screen(() => import('../screens/sites/SitesScreen'), 'SitesScreen') },
       {
         path: '/sites/:site',
-        element: <SiteProvider />,
+        ...screen(() => import('./SiteRoot'), 'SiteRoot'),
         children: [
           {
-            element: <SiteFrame />,
+            ...screen(() => import('./SiteFrame'), 'SiteFrame'),
             children: [
-              { index: true, element: <PagesScreen /> },
-              { path: 'library', element: <LibraryScreen /> },
-              { path: 'library/:component', element: <RosterScreen /> },
+              {
+                index: true,
+                ...screen(() => import('../screens/pages/PagesScreen'), 'PagesScreen'),
+              },
+              {
+                path: 'library',
+                ...screen(() => import('../screens/library/LibraryScreen'), 'LibraryScreen'),
+              },
+              {
+                path: 'library/:component',
+                ...screen(() => import('../screens/roster/RosterScreen'), 'RosterScreen'),
+              },
               {
                 path: 'styles',
-                element: <StylesFrame />,
+                ...screen(() => import('../screens/styles/StylesFrame'), 'StylesFrame'),
                 children: [
-                  { index: true, element: <SpecimenScreen /> },
-                  { path: 'tokens', element: <TokensScreen /> },
-                  { path: 'shared', element: <SharedStylesScreen /> },
+                  {
+                    index: true,
+                    ...screen(
+                      () => import('../screens/styles/specimen/SpecimenScreen'),
+                      'SpecimenScreen',
+                    ),
+                  },
+                  {
+                    path: 'tokens',
+                    ...screen(
+                      () => import('../screens/styles/tokens/TokensScreen'),
+                      'TokensScreen',
+                    ),
+                  },
+                  {
+                    path: 'shared',
+                    ...screen(
+                      () => import('../screens/styles/shared/SharedStylesScreen'),
+                      'SharedStylesScreen',
+                    ),
+                  },
                 ],
               },
-              { path: 'content', element: <ContentScreen /> },
-              { path: 'content/:type', element: <ContentScreen /> },
-              { path: 'content/:type/:entry', element: <ContentScreen /> },
-              { path: 'releases', element: <ReleasesScreen /> },
-              { path: 'settings', element: <SettingsScreen /> },
+              { path: 'content', ...content },
+              { path: 'content/:type', ...content },
+              { path: 'content/:type/:entry', ...content },
+              {
+                path: 'releases',
+                ...screen(() => import('../screens/releases/ReleasesScreen'), 'ReleasesScreen'),
+              },
+              {
+                path: 'settings',
+                ...screen(() => import('../screens/settings/SettingsScreen'), 'SettingsScreen'),
+              },
             ],
           },
-          { path: 'bench/:doc', element: <Bench /> },
-          { path: 'preview/:page', element: <PreviewScreen /> },
+          { path: 'bench/:doc', ...screen(() => import('../bench/Bench'), 'Bench') },
+          {
+            path: 'preview/:page',
+            ...screen(() => import('../screens/preview/PreviewScreen'), 'PreviewScreen'),
+          },
         ],
       },
       { path: '*', element: <NotFound /> },

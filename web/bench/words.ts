@@ -1,14 +1,12 @@
 import { docOf, own, treeDocOf, type Documents, type Slot, type TreeDoc } from '@sormet/core/model';
 import { nodeName, shortName } from '@sormet/core/edit';
 import type { Answer } from '@sormet/core/reach';
+import { count } from '../site/count-words';
+
+export { count, momentWords } from '../site/count-words';
 
 /** How many names are said before the rest is counted. */
 const MOST_NAMES = 4;
-
-/** A count with its word: `1 instance`, `3 instances`. */
-export function count(n: number, one: string, many = one + 's'): string {
-  return `${n} ${n === 1 ? one : many}`;
-}
 
 /** Whom a definition reaches, in words: `3 instances in 2 documents, on 14 published pages`. */
 export function reachWords({ instances, published }: Answer): string {
@@ -22,11 +20,6 @@ export function reachWords({ instances, published }: Answer): string {
 export function shortReach({ instances, published }: Answer): string {
   const places = instances.filter(({ kind }) => kind === 'places').length;
   return places === 0 ? 'no instance yet' : `reaches ${places} on ${count(published, 'page')}`;
-}
-
-/** A moment as people read it: `25 Nov 2026, 14:05`. */
-export function momentWords(moment: string): string {
-  return new Date(moment).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 }
 
 /** How a document is named: a page by its path, a component by its name. */

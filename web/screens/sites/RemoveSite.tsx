@@ -3,7 +3,7 @@ import { Input } from 'antd';
 import { Dialog } from '../../site/Dialog';
 import type { SiteSummary } from '@sormet/core/api';
 import { api } from '../../site/api';
-import { count } from '../../bench/words';
+import { count } from '../../site/count-words';
 
 /** Removing a site: it says what it takes and how long that is kept, and asks for its name. */
 export function RemoveSite({

@@ -1,14 +1,20 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Alert, Button, Skeleton } from 'antd';
 import type { RemovedSite, SiteSummary } from '@sormet/core/api';
-import { count, momentWords } from '../../bench/words';
 import { api } from '../../site/api';
-import { MakeSite } from './MakeSite';
-import { RemoveSite } from './RemoveSite';
+import { count, momentWords } from '../../site/count-words';
 import { SitePicture } from './SitePicture';
 import './SitesScreen.css';
 import '../screens.css';
+
+/** The dialogs are loaded when somebody asks for them: forms are larger than all else of this screen. */
+const MakeSite = lazy(() =>
+  import('./MakeSite').then(({ MakeSite: loaded }) => ({ default: loaded })),
+);
+const RemoveSite = lazy(() =>
+  import('./RemoveSite').then(({ RemoveSite: loaded }) => ({ default: loaded })),
+);
 
 interface Listed {
   readonly sites: readonly SiteSummary[];
@@ -21,6 +27,9 @@ export function SitesScreen(): ReactNode {
   const [error, setError] = useState('');
   const [making, setMaking] = useState(false);
   const [removing, setRemoving] = useState<SiteSummary | null>(null);
+  const [asked, setAsked] = useState({ making: false, removing: false });
+  if (making && !asked.making) setAsked({ ...asked, making: true });
+  if (removing && !asked.removing) setAsked({ ...asked, removing: true });
   const load = () => {
     setError('');
     api.sites().then(setListed, (problem: Error) => setError(problem.message));
@@ -117,14 +126,20 @@ export function SitesScreen(): ReactNode {
           </section>
         ) : null}
       </main>
-      <MakeSite open={making} sites={listed?.sites ?? []} onClose={() => setMaking(false)} />
-      <RemoveSite
-        site={removing}
-        onClose={(removed) => {
-          setRemoving(null);
-          if (removed) load();
-        }}
-      />
+      <Suspense>
+        {asked.making ? (
+          <MakeSite open={making} sites={listed?.sites ?? []} onClose={() => setMaking(false)} />
+        ) : null}
+        {asked.removing ? (
+          <RemoveSite
+            site={removing}
+            onClose={(removed) => {
+              setRemoving(null);
+              if (removed) load();
+            }}
+          />
+        ) : null}
+      </Suspense>
     </div>
   );
 }

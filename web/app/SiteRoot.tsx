@@ -1,0 +1,15 @@
+import type { ReactNode } from 'react';
+import { Provider } from 'react-redux';
+import { SiteProvider } from '../site/SiteProvider';
+import { makeStore } from '../store/store';
+
+const store = makeStore();
+
+/** What all screens of a site stand in: the state of the window and the site that is open. Loaded with the first of them. */
+export function SiteRoot(): ReactNode {
+  return (
+    <Provider store={store}>
+      <SiteProvider />
+    </Provider>
+  );
+}
