@@ -86,6 +86,9 @@ test('properties are put in order by dragging, groups too; a group is taken back
   await expect.poll(labels).toEqual(['Address', 'Text', 'Picture', 'Name']);
   await table.getByRole('button', { name: 'Take back the group Address' }).click();
   await page.getByRole('button', { name: 'Take back the group', exact: true }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('that instances have of their own show no more');
+  await dialog.getByRole('button', { name: 'Take back', exact: true }).click();
   await expect.poll(labels).toEqual(['Picture', 'Name']);
   for (const _ of [1, 2, 3]) await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(labels).toEqual(['Picture', 'Name', 'Address', 'Text']);

@@ -1,5 +1,5 @@
 import { own, pathsOfEntry, pathsOfPage, type Doc, type Documents } from '../model';
-import { recordOf, wordBaseOf, WORD_STYLES } from '../value';
+import { recordOf, tokensOfType, wordBaseOf, WORD_STYLES } from '../value';
 
 /** What changed between two states: in the words of `Recorded`, and the paths where something else may stand now. */
 export interface Changed {
@@ -17,6 +17,7 @@ export function changedBetween(before: Documents, after: Documents): Changed {
     things.add(id);
     if (moved) things.add('path:' + id);
     for (const record of changedRecords(old, now)) things.add(recordOf(id, record));
+    for (const type of typesOfTokens(old, now)) things.add(tokensOfType(id, type));
     if ((old ?? now)?.kind === 'style' && wordBaseOf(old) !== wordBaseOf(now))
       things.add(WORD_STYLES);
     for (const doc of [old, now]) {
@@ -42,6 +43,19 @@ function changedRecords(old: Doc | undefined, now: Doc | undefined): string[] {
   return [...new Set([...Object.keys(before), ...Object.keys(after)])].filter(
     (record) => own(before, record) !== own(after, record),
   );
+}
+
+/** The types of which a token came, went or is of another now. */
+function typesOfTokens(old: Doc | undefined, now: Doc | undefined): Set<string> {
+  const tokensIn = (doc: Doc | undefined) => (doc?.kind === 'tokens' ? doc.tokens : {});
+  const [before, after] = [tokensIn(old), tokensIn(now)];
+  const types = new Set<string>();
+  for (const id of new Set([...Object.keys(before), ...Object.keys(after)])) {
+    const [was, is] = [own(before, id)?.type, own(after, id)?.type];
+    if (was === is) continue;
+    for (const type of [was, is]) if (type !== undefined) types.add(type);
+  }
+  return types;
 }
 
 /** Everything that decides where a page or an entry is found. */

@@ -28,7 +28,7 @@ import {
   type Applied,
   type Level,
 } from '../style';
-import { recordOf, WORD_STYLES } from '../value';
+import { recordOf, tokensOfType, WORD_STYLES } from '../value';
 import {
   classOf,
   customOf,
@@ -302,6 +302,8 @@ export function stylesRead(documents: Documents, used: Used): Set<string> {
     for (const value of Object.values(own(tokens.themes ?? {}, theme)?.values ?? {}))
       for (const ref of Object.values(value.refs ?? {})) token(ref);
   }
+  // A value may be any token of its type: one that comes or goes is among what the page is made from.
+  for (const type of used.fed) read.add(tokensOfType(tokens.id, type));
   for (const id in tokens.tokens)
     if (used.fed.has(tokens.tokens[id]!.type)) token({ token: id, type: tokens.tokens[id]!.type });
   const styles = stylesInOrder(documents);

@@ -25,6 +25,7 @@ export { rosterOf, type RosterRow } from './components/roster';
 export { MOST_CONTROLS } from './tree/setting';
 export { whatBecomes, type Becomes, type Becoming } from './components/what-becomes';
 export { fitsOfType, type Fit } from './repeats/what-fits';
+export { listsAround, recordsOf, type ListAround, type Records } from './repeats/over';
 export { pagesBelow } from './pages/pages';
 export {
   beginSite,

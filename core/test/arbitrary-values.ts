@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import {
-  ICON_SHAPES,
   LENGTH_UNITS,
   VALUE_KINDS,
   type ListRecord,

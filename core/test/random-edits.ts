@@ -9,6 +9,7 @@ import {
   idsWhenPlain,
   isRefusal,
   keyFor,
+  listsAround,
   plant,
   referencesOf,
   STARTERS,
@@ -398,6 +399,7 @@ class Chooser {
     const number = literal({ type: 'number', value: choices.below(4) });
     return choices.of([
       { type: choices.of(allOf(documents, 'type'))!.id },
+      ...listsAround(documents, doc, node).map(({ source }) => ({ list: source })),
       { limit: number },
       { limit: null },
       { offset: number },
@@ -542,9 +544,13 @@ class Chooser {
         return tag === undefined ? undefined : { name, args: { doc: doc.id, node, tag } };
       }
       case 'repeatThis': {
-        const type = choices.of(allOf(documents, 'type'))!;
-        const args = { doc: doc.id, node: this.node(), repeat: id(), type: type.id };
-        return { name, args };
+        const node = this.node();
+        const list = choices.of(listsAround(documents, doc, node));
+        const over =
+          list && choices.below(2) === 0
+            ? { list: list.source }
+            : { type: choices.of(allOf(documents, 'type'))!.id };
+        return { name, args: { doc: doc.id, node, repeat: id(), ...over } };
       }
       case 'repeatNoMore':
       case 'setQuery': {

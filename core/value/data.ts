@@ -213,6 +213,11 @@ export function recordOf(doc: string, record: string): string {
   return `${doc}#${record}`;
 }
 
+/** All tokens of a type, among what was read: which there are, not what they hold. */
+export function tokensOfType(tokens: string, type: string): string {
+  return recordOf(tokens, `type:${type}`);
+}
+
 /** The same data, noting into `into()` what is read. The sink may change between readings. */
 export function recording(data: Data, into: () => Recorded): Data {
   return {

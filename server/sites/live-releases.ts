@@ -59,20 +59,19 @@ export class LiveReleases {
 
   /** Reads everything that is live, so that the database may go away from then on. */
   async keepAll(): Promise<void> {
-    for (const site of await this.published()) {
-      this.known.set(site.slug, site);
-      await this.keepFiles(site);
-    }
+    for (const site of await this.published()) await this.keepFiles(site);
   }
 
   /** The sites of which something is live, by name, as they are or as they were known last. */
   async published(): Promise<readonly KnownSite[]> {
     try {
-      return await this.store.database.getRepository(SiteEntity).find({
+      const sites = await this.store.database.getRepository(SiteEntity).find({
         where: { removed: IsNull(), liveRelease: Not(IsNull()) },
         select: SELECTED,
         order: { slug: 'ASC' },
       });
+      for (const site of sites) this.know(site);
+      return sites;
     } catch (error) {
       const sites = [...this.known.values()].filter(({ liveRelease }) => liveRelease !== null);
       if (!isAway(error) || sites.length === 0) throw error;
@@ -94,13 +93,19 @@ export class LiveReleases {
         this.known.delete(slug);
         return undefined;
       }
-      this.known.set(slug, site);
-      if (before?.liveRelease !== site.liveRelease) this.keepSoon(site);
+      this.know(site);
       return site;
     } catch (error) {
       if (!isAway(error) || !before) throw error;
       return before;
     }
+  }
+
+  /** Remembers a site, and reads what is live of it when that is another than before. */
+  private know(site: KnownSite): void {
+    const before = this.known.get(site.slug);
+    this.known.set(site.slug, site);
+    if (before?.liveRelease !== site.liveRelease) this.keepSoon(site);
   }
 
   private keepSoon(site: KnownSite): void {

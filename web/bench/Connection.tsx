@@ -60,7 +60,7 @@ export function Connection(): ReactNode {
       <Dialog
         open={open}
         title={
-          conflicts.length === 0
+          conflicts.length === 0 && setAside.length > 0
             ? 'What was kept in this browser and cannot be read'
             : failed === conflicts.length
               ? 'What the server did not take in'

@@ -25,7 +25,7 @@ export function ValueCell(props: EditorProps): ReactNode {
             type.kind === 'video' && value?.value === null ? (
               <span className="quiet">choose a film, or drop one here</span>
             ) : value ? (
-              <ShowValue documents={documents} value={value} />
+              <ShowValue documents={documents} value={value} type={type} />
             ) : (
               <span className="quiet">{placeholder}</span>
             )

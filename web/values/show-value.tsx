@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { assetPath, docOf, type Documents } from '@sormet/core/model';
+import { assetPath, docOf, type Documents, type TypeSpec } from '@sormet/core/model';
 import type { Known } from '@sormet/core/value';
 import { valueWords } from './value-words';
 import './values.css';
@@ -8,11 +8,14 @@ import './values.css';
 export function ShowValue({
   documents,
   value,
+  type,
 }: {
   documents: Documents;
   value: Known | undefined;
+  /** What it is read as, where that is known. */
+  type?: TypeSpec;
 }): ReactNode {
-  const words = valueWords(documents, value);
+  const words = valueWords(documents, value, type);
   const asset =
     value?.type === 'image' && value.value
       ? docOf(documents, 'asset', value.value.asset)

@@ -1,4 +1,5 @@
 import {
+  allOf,
   dateInWords,
   docOf,
   entryTitle,
@@ -9,11 +10,50 @@ import {
   richWords,
   type Documents,
   type LinkValue,
+  type TypeSpec,
 } from '@sormet/core/model';
 import type { Known } from '@sormet/core/value';
 
-/** A value in words, short enough for a cell. */
-export function valueWords(documents: Documents, value: Known | undefined): string {
+/** What the options of choices are called, by what holds them: worked out once for each state of it. */
+const labelled = new WeakMap<object, ReadonlyMap<string, string>>();
+
+function labelsIn(held: Readonly<Record<string, { readonly type: TypeSpec }>>) {
+  let labels = labelled.get(held);
+  if (!labels) {
+    const made = new Map<string, string>();
+    for (const { type } of Object.values(held))
+      if (type.kind === 'choice')
+        for (const [id, { label }] of Object.entries(type.options)) made.set(id, label);
+    labels = made;
+    labelled.set(held, labels);
+  }
+  return labels;
+}
+
+/** What an option is called: in its choice, else wherever the site has one of this id. */
+function optionLabel(documents: Documents, option: string, type: TypeSpec | undefined): string {
+  const here = type?.kind === 'choice' ? own(type.options, option)?.label : undefined;
+  if (here !== undefined) return here;
+  for (const { properties } of allOf(documents, 'component')) {
+    const label = labelsIn(properties).get(option);
+    if (label !== undefined) return label;
+  }
+  for (const { fields } of allOf(documents, 'type')) {
+    const label = labelsIn(fields).get(option);
+    if (label !== undefined) return label;
+  }
+  return 'an option that is gone';
+}
+
+/**
+ * A value in words, short enough for a cell.
+ * @param type what it is read as, where that is known: an option is called as its choice says
+ */
+export function valueWords(
+  documents: Documents,
+  value: Known | undefined,
+  type?: TypeSpec,
+): string {
   if (!value) return 'nothing';
   if (value.type === 'hide') return 'hides the element';
   if (value.type === 'waiting') return 'not loaded yet';
@@ -26,6 +66,8 @@ export function valueWords(documents: Documents, value: Known | undefined): stri
       return value.value ? 'yes' : 'no';
     case 'number':
       return String(value.value);
+    case 'choice':
+      return optionLabel(documents, value.value, type);
     case 'date':
       return dateInWords(value.value);
     case 'link':

@@ -1,9 +1,10 @@
 import { Type } from '@sinclair/typebox';
-import { Condition, docOf, nodeIn, queriedType, SortKey, Source } from '../../model';
+import { Condition, nodeIn, SortKey, Source, sameJson, treeDocOf } from '../../model';
 import { exact, Id } from '../args';
 import { changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
 import { named } from '../names';
+import { recordsOf } from './over';
 
 /**
  * Sets a part of what a repeat asks for; `null` takes it away. With another content type what was asked of the old one
@@ -16,6 +17,7 @@ export const setQuery = defineEdit({
       node: Id,
       set: Type.Union([
         Type.Object({ type: Id }, exact),
+        Type.Object({ list: Source }, exact),
         Type.Object({ limit: Type.Union([Source, Type.Null()]) }, exact),
         Type.Object({ offset: Type.Union([Source, Type.Null()]) }, exact),
         Type.Object({ where: Id, condition: Type.Union([Condition, Type.Null()]) }, exact),
@@ -36,11 +38,15 @@ export const setQuery = defineEdit({
       return changeTo(documents, doc, [...at, 'where', set.where], set.condition ?? undefined);
     if ('order' in set)
       return changeTo(documents, doc, [...at, 'order', set.order], set.key ?? undefined);
-    if (!docOf(documents, 'type', set.type)) return gone('The content type', doc);
-    if (queriedType(stored.query) === set.type) return [];
+    const from = 'list' in set ? { list: set.list } : { type: set.type };
+    if (sameJson(from, stored.query.from)) return [];
+    if (!recordsOf(documents, treeDocOf(documents, doc)!, node, from))
+      return 'list' in set
+        ? refuse('This list cannot be read here, or its records have no fields.', doc)
+        : gone('The content type', doc);
     const { limit } = stored.query;
     return changeTo(documents, doc, at, {
-      from: { type: set.type },
+      from,
       where: {},
       order: {},
       ...(limit ? { limit } : {}),

@@ -10,7 +10,7 @@ import {
   own,
   placesFrom,
   rootOf,
-  type Source,
+  Source,
   sourcesOf,
   treeDocOf,
   TEXT,
@@ -26,22 +26,38 @@ import { type Change, change, changeTo } from '../changes';
 import { controlType, emptyLiteral, giveControl } from '../control';
 import { defineEdit, gone, refuse } from '../define';
 import { named } from '../names';
-import { fitsOfType } from './what-fits';
+import { recordsOf } from './over';
+import { whatFits } from './what-fits';
 
 /** How many entries a new repeat shows. */
 const FIRST_LIMIT = 6;
 
 /**
- * Turns what is selected into a repeat over a content type: it shows once for each entry, and what fits is bound.
+ * Turns what is selected into a repeat over a content type, or over a list that can be read there: it shows once for each
+ * entry or record, and what fits is bound.
  */
 export const repeatThis = defineEdit({
-  args: Type.Object({ doc: Id, node: Id, repeat: Id, type: Id }, exact),
-  run(documents, { doc, node, repeat, type }) {
+  args: Type.Object(
+    {
+      doc: Id,
+      node: Id,
+      repeat: Id,
+      type: Type.Optional(Id),
+      /** Where the records come from, in place of a content type. */
+      list: Type.Optional(Source),
+    },
+    exact,
+  ),
+  run(documents, { doc, node, repeat, type, list }) {
     const tree = treeDocOf(documents, doc);
     const stored = tree && own(tree.nodes, node);
-    const content = docOf(documents, 'type', type);
     if (!tree || !stored) return gone('What should be repeated', doc);
-    if (!content) return gone('The content type', doc);
+    const from = list ? { list } : { type: type ?? '' };
+    const records = recordsOf(documents, tree, node, from);
+    if (!records)
+      return list
+        ? refuse('This list cannot be read here, or its records have no fields.', doc)
+        : gone('The content type', doc);
     if (node === rootOf(tree.nodes))
       return refuse('The root of a document stands once.', doc, `/nodes/${node}`);
     if (own(tree.nodes, repeat)) return refuse('The ids given are taken.', doc);
@@ -52,20 +68,25 @@ export const repeatThis = defineEdit({
         kind: 'repeat',
         place: stored.place,
         query: {
-          from: { type },
+          from,
           where: {},
-          order: { first: { path: [content.title], descending: false, order: 'a0' } },
-          limit: literal({ type: 'number', value: FIRST_LIMIT }),
+          // Records of a list stand in their own order.
+          order: list ? {} : { first: { path: [records.title], descending: false, order: 'a0' } },
+          ...(list ? {} : { limit: literal({ type: 'number', value: FIRST_LIMIT }) }),
         },
       }),
       ...changeTo(documents, doc, ['nodes', node, 'place'], { parent: repeat, order: 'a0' }),
-      ...fitsOfType(documents, tree, node, type, { repeat }).flatMap(({ row, source }) =>
+      ...whatFits(documents, tree, node, records, { repeat }).flatMap(({ row, source }) =>
         giveControl(documents, doc, row.node, row.control, source),
       ),
     ];
   },
-  says: (documents, { doc, node, type }) =>
-    `made ${named(documents, doc, node)} repeat over ${docOf(documents, 'type', type)?.plural.toLowerCase() ?? 'entries'}`,
+  says(documents, { doc, node, type, list }) {
+    const tree = treeDocOf(documents, doc);
+    const records =
+      tree && recordsOf(documents, tree, node, list ? { list } : { type: type ?? '' });
+    return `made ${named(documents, doc, node)} repeat over ${records?.plural.toLowerCase() ?? 'entries'}`;
+  },
 });
 
 /**

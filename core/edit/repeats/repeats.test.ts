@@ -1,5 +1,6 @@
 import {
   docOf,
+  nodeIn,
   placeAt,
   text,
   type Documents,
@@ -14,6 +15,7 @@ import { htmlOf } from '../../test/html';
 import { doEdit, type NamedEdit } from '../edits';
 import { isRefusal } from '../changes';
 import { plant } from '../branches';
+import { listsAround } from './over';
 import { whatFits } from './what-fits';
 
 const shed = contentType('shed', {
@@ -190,5 +192,73 @@ describe('what fits', () => {
     });
     const rows = whatFits(bound, bound.get('each') as PageDoc, 'inst', shed, 'page');
     expect(rows.map(({ row }) => row.what)).not.toContain('heading');
+  });
+});
+
+describe('a list', () => {
+  const list: Source = { is: 'property', property: 'names' };
+  const rows = component(
+    'rows',
+    {
+      id: 'rows-root',
+      tag: 'ul',
+      children: [{ id: 'row', tag: 'li', children: [{ id: 'row-words', text: 'A name' }] }],
+    },
+    {
+      names: {
+        is: 'value',
+        type: 'list',
+        value: [
+          { id: 'r1', values: { name: { type: 'text', value: 'Ada' } } },
+          { id: 'r2', values: { name: { type: 'text', value: 'Bo' } } },
+        ],
+      },
+    },
+  );
+  rows.properties['names']!.type = {
+    kind: 'list',
+    fields: { name: { label: 'Text', key: 'name', order: 'a0', type: { kind: 'text' } } },
+  };
+  const documents = documentsOf(
+    rows,
+    contentType('shed', { name: 'text' }),
+    page('home', '/', { tag: 'main', children: [{ component: 'rows' }] }),
+  );
+  const repeated = (over: { list: Source } | { type: string }) =>
+    doEdit(documents, {
+      name: 'repeatThis',
+      args: { doc: 'rows', node: 'row', repeat: 'each', ...over },
+    });
+
+  test('that a definition has is offered there, repeated, and what fits is bound', () => {
+    expect(listsAround(documents, rows, 'row')).toMatchObject([{ label: 'names', source: list }]);
+    const done = repeated({ list });
+    if (isRefusal(done)) throw new Error(done.refused);
+    const linked = new Linker().link(done.documents, 'home');
+    const { root } = build(linked, dataOf(done.documents), undefined);
+    expect(htmlOf(root)).toContain('<ul><li>Ada</li><li>Bo</li></ul>');
+  });
+
+  test('takes the place of a content type under a repeat, and the other way round', () => {
+    const done = repeated({ type: 'shed' });
+    if (isRefusal(done)) throw new Error(done.refused);
+    const set = doEdit(done.documents, {
+      name: 'setQuery',
+      args: { doc: 'rows', node: 'each', set: { list } },
+    });
+    if (isRefusal(set)) throw new Error(set.refused);
+    expect(nodeIn(set.documents, 'rows', 'each')).toMatchObject({ query: { from: { list } } });
+    const back = doEdit(set.documents, {
+      name: 'setQuery',
+      args: { doc: 'rows', node: 'each', set: { type: 'shed' } },
+    });
+    expect(back).not.toHaveProperty('refused');
+  });
+
+  test('that cannot be read there is refused in words', () => {
+    expect(repeated({ list: { is: 'property', property: 'gone' } })).toHaveProperty(
+      'refused',
+      'This list cannot be read here, or its records have no fields.',
+    );
   });
 });

@@ -8,10 +8,10 @@ import {
   type Source,
   type TreeDoc,
   type TreeNode,
-  type TypeDoc,
 } from '../../model';
 import { feeds } from '../../value';
 import { controlsOf, propertyOf, type ControlRow } from '../control';
+import type { Records } from './over';
 
 /** A control and the field that fits it. */
 export interface Fit {
@@ -40,7 +40,7 @@ export function whatFits(
   documents: Documents,
   doc: TreeDoc,
   node: NodeId,
-  type: TypeDoc,
+  type: Records,
   from: Extract<Source, { is: 'field' }>['from'],
 ): Fit[] {
   const isInstance = own(doc.nodes, node)?.kind === 'instance';

@@ -34,21 +34,37 @@ export function useMakeComponent(selected: Selected | undefined): {
     if (!selected) return;
     const component = newId();
     const instance = newId();
+    let node = selected.id;
+    if (selected.count > 1) {
+      // Several become one thing first: a box around them, where they stand beside each other.
+      const box = newId();
+      const { doc, all } = selected;
+      if (!sync.edit({ name: 'wrap', args: { doc: doc.id, nodes: [...all], box, tag: 'div' } }))
+        return;
+      node = box;
+    }
     const ids = Array.from({ length: MOST_HANDED_IN }, newId);
     const done = sync.edit({
       name: 'makeComponent',
-      args: { doc: selected.doc.id, node: selected.id, name: chosen, component, instance, ids },
+      args: { doc: selected.doc.id, node, name: chosen, component, instance, ids },
     });
     if (!done) return;
     setName(null);
     dispatch(benchActions.select({ doc: selected.doc.id, nodes: [instance] }));
     dispatch(benchActions.openBeside(component));
   };
-  return { ask, dialog: <NameDialog name={name} onName={setName} onMake={make} /> };
+  return {
+    ask,
+    dialog: <NameDialog name={name} many={selected?.count ?? 1} onName={setName} onMake={make} />,
+  };
 }
 
 /** A name for a component of what is selected; nothing where none can be made of it. */
-function suggestedName(documents: Documents, { node, isRoot }: Selected): string | undefined {
+function suggestedName(
+  documents: Documents,
+  { node, isRoot, count }: Selected,
+): string | undefined {
+  if (count > 1) return 'Sections/Made of several';
   return isRoot || (node.kind !== 'element' && node.kind !== 'instance')
     ? undefined
     : `Sections/${nodeName(documents, node)}`;
@@ -56,10 +72,13 @@ function suggestedName(documents: Documents, { node, isRoot }: Selected): string
 
 function NameDialog({
   name,
+  many,
   onName,
   onMake,
 }: {
   name: string | null;
+  /** How many things are selected. */
+  many: number;
   onName: (name: string | null) => void;
   onMake: (name: string) => void;
 }): ReactNode {
@@ -77,7 +96,12 @@ function NameDialog({
       onCancel={() => onName(null)}
       destroyOnHidden
     >
-      <p>What is selected becomes its first instance. A folder stands before a slash.</p>
+      <p>
+        {many === 1
+          ? 'What is selected becomes its first instance.'
+          : `The ${many} things that are selected are put into a box of their own, which becomes its first instance.`}{' '}
+        A folder stands before a slash.
+      </p>
       <Input
         autoFocus
         data-first=""

@@ -1,4 +1,5 @@
 import { allOf, newId } from '@sormet/core/model';
+import { listsAround } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
@@ -15,8 +16,16 @@ export function useRepeating(selected: Selected | undefined): readonly BenchActi
     selected !== undefined &&
     !selected.isRoot &&
     (selected.node.kind === 'element' || selected.node.kind === 'instance');
-  const over = allOf(documents, 'type').map(({ id: type, plural }): BenchAction => ({
-    label: `repeat this over ${plural.toLowerCase()}`,
+  const lists = selected ? listsAround(documents, selected.doc, selected.id) : [];
+  const sources = [
+    ...lists.map(({ label, source }) => ({ words: label.toLowerCase(), from: { list: source } })),
+    ...allOf(documents, 'type').map(({ id: type, plural }) => ({
+      words: plural.toLowerCase(),
+      from: { type },
+    })),
+  ];
+  const over = sources.map(({ words, from }): BenchAction => ({
+    label: `repeat this over ${words}`,
     under: 'repeat this over',
     about: 'what is selected',
     key: '',
@@ -28,7 +37,7 @@ export function useRepeating(selected: Selected | undefined): readonly BenchActi
       }
       const repeat = newId();
       const { doc, id: node } = selected;
-      if (sync.edit({ name: 'repeatThis', args: { doc: doc.id, node, repeat, type } }))
+      if (sync.edit({ name: 'repeatThis', args: { doc: doc.id, node, repeat, ...from } }))
         dispatch(benchActions.select({ doc: doc.id, nodes: [repeat] }));
     },
   }));

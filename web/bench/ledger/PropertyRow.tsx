@@ -73,7 +73,7 @@ export function PropertyRow({
         required={made.required === true}
       />
       <td className={winner === 'default' ? 'cell default wins' : 'cell default'}>
-        <ShowValue documents={documents} value={literalOf(made.default)} />
+        <ShowValue documents={documents} value={literalOf(made.default)} type={made.type} />
       </td>
       <td className={`cell set ${winner === 'set' ? 'wins' : ''} ${isRefused ? 'is-wrong' : ''}`}>
         <div className="cell-with-actions">
@@ -119,7 +119,7 @@ export function PropertyRow({
       </td>
       <td className="cell shows">
         <span className="shows-row">
-          <ShowValue documents={documents} value={shows} />
+          <ShowValue documents={documents} value={shows} type={made.type} />
           <span className="origin">
             {made.required && shows === null ? (
               <span className="needed">needs a value</span>

@@ -1,6 +1,7 @@
+import type { Records } from '@sormet/core/edit';
 import type { ReactNode } from 'react';
 import { X } from 'lucide-react';
-import { literal, type Operator, type Typed, type TypeDoc } from '@sormet/core/model';
+import { literal, type Operator, type Typed } from '@sormet/core/model';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { ChoiceCell } from '../../../values/ChoiceCell';
 import { fieldLabel, fittingFields } from '../../../values/fields';
@@ -26,7 +27,7 @@ export function ConditionRow({
   group,
 }: {
   selected: Selected;
-  type: TypeDoc;
+  type: Records;
   id: string;
   group: ReactNode;
 }): ReactNode {

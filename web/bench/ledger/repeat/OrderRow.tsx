@@ -1,6 +1,6 @@
+import type { Records } from '@sormet/core/edit';
 import type { ReactNode } from 'react';
 import { X } from 'lucide-react';
-import type { TypeDoc } from '@sormet/core/model';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { ChoiceCell } from '../../../values/ChoiceCell';
 import type { Selected } from '../../use-selected';
@@ -15,7 +15,7 @@ export function OrderRow({
   group,
 }: {
   selected: Selected;
-  type: TypeDoc;
+  type: Records;
   id: string;
   group: ReactNode;
 }): ReactNode {

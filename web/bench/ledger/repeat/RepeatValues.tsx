@@ -17,7 +17,7 @@ import {
   type Source,
   type Typed,
 } from '@sormet/core/model';
-import { nodeName, plant } from '@sormet/core/edit';
+import { listsAround, nodeName, plant, recordsOf } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { benchActions } from '../../../store/bench-slice';
 import { useAppDispatch } from '../../../store/store';
@@ -39,7 +39,8 @@ export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
   if (node.kind !== 'repeat') return null;
   const { query } = node;
   const asked = queriedType(query);
-  const type = asked === undefined ? undefined : docOf(documents, 'type', asked);
+  const lists = listsAround(documents, doc, id);
+  const type = recordsOf(documents, doc, id, query.from);
   const set = (next: Extract<SetQuery, object>) =>
     sync.edit({ name: 'setQuery', args: { doc: doc.id, node: id, set: next } });
   const conditions = Object.keys(query.where).sort();
@@ -75,19 +76,24 @@ export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
         <tr>
           <th scope="row">goes over</th>
           <td className="cell set wins" colSpan={2}>
-            {asked === undefined ? (
-              'the records of a list'
-            ) : (
-              <ChoiceCell
-                label="Content type of the repeat"
-                chosen={asked}
-                options={allOf(documents, 'type').map(({ id: value, plural }) => ({
+            <ChoiceCell
+              label="What the repeat goes over"
+              chosen={asked ?? JSON.stringify('list' in query.from ? query.from.list : null)}
+              options={[
+                ...lists.map(({ label, source }) => ({
+                  value: JSON.stringify(source),
+                  label: `${label} (a list)`,
+                })),
+                ...allOf(documents, 'type').map(({ id: value, plural }) => ({
                   value,
                   label: plural,
-                }))}
-                onChoose={(chosen) => set({ type: chosen })}
-              />
-            )}
+                })),
+              ]}
+              onChoose={(chosen) => {
+                const list = lists.find(({ source }) => JSON.stringify(source) === chosen);
+                set(list ? { list: list.source } : { type: chosen });
+              }}
+            />
           </td>
           <td colSpan={2}>
             <ShownNow selected={selected} />
@@ -175,6 +181,7 @@ export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
 }
 
 type SetQuery =
+  | { list: Source }
   | { type: string }
   | { limit: Source | null }
   | { offset: Source | null }

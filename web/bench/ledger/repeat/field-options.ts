@@ -4,10 +4,9 @@ import {
   own,
   type Documents,
   type Literal,
-  type TypeDoc,
   type TypeSpec,
 } from '@sormet/core/model';
-import { emptyLiteral } from '@sormet/core/edit';
+import { emptyLiteral, type Records } from '@sormet/core/edit';
 
 /** A field that entries can be compared or sorted by: of their type, or one of what a field refers to. */
 export interface FieldOption {
@@ -21,7 +20,7 @@ export interface FieldOption {
 }
 
 /** The fields of a content type and those across one reference, in order. */
-export function fieldOptions(documents: Documents, type: TypeDoc): FieldOption[] {
+export function fieldOptions(documents: Documents, type: Records): FieldOption[] {
   return inOrder(type.fields).flatMap(([id, field]) => {
     const of = field.type.kind === 'entry' ? field.type.of : undefined;
     const other = of === undefined ? undefined : docOf(documents, 'type', of);
@@ -43,7 +42,7 @@ function optionOf(path: string[], label: string, type: TypeSpec): FieldOption {
 }
 
 /** How a path is called where its type is known; what is gone says so. */
-export function pathLabel(documents: Documents, type: TypeDoc, path: readonly string[]): string {
+export function pathLabel(documents: Documents, type: Records, path: readonly string[]): string {
   const found = fieldOptions(documents, type).find(({ value }) => value === path.join('/'));
   return found?.label ?? (own(type.fields, path[0]!) ? 'a longer path' : 'a field that is gone');
 }
