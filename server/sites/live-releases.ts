@@ -38,6 +38,8 @@ export class LiveReleases {
     },
   });
   private readonly files: LRUCache<string, ServedFile>;
+  /** Is over when all that is known to be live was read. */
+  private keeping: Promise<void> = Promise.resolve();
 
   /** @param keptBytes how many bytes of files are kept in memory */
   constructor(
@@ -59,7 +61,8 @@ export class LiveReleases {
 
   /** Reads everything that is live, so that the database may go away from then on. */
   async keepAll(): Promise<void> {
-    for (const site of await this.published()) await this.keepFiles(site);
+    await this.published();
+    await this.keeping;
   }
 
   /** The sites of which something is live, by name, as they are or as they were known last. */
@@ -108,8 +111,11 @@ export class LiveReleases {
     if (before?.liveRelease !== site.liveRelease) this.keepSoon(site);
   }
 
+  /** One site after the other, so that many sites do not take all connections to the database at once. */
   private keepSoon(site: KnownSite): void {
-    this.keepFiles(site).catch((error: unknown) => logFault('Keeping a release in memory', error));
+    this.keeping = this.keeping
+      .then(() => this.keepFiles(site))
+      .catch((error: unknown) => logFault('Keeping a release in memory', error));
   }
 
   /** The manifest of a site's live release; an empty one when nothing is live. */
