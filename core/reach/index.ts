@@ -1,3 +1,4 @@
 export * from './uses';
 export * from './reach';
 export * from './style-reach';
+export * from './tag-reach';

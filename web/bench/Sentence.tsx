@@ -113,8 +113,7 @@ export function Sentence({
     body = (
       <>
         You are styling <b>every {rule.origin.tag === EVERY_TAG ? 'element' : rule.origin.tag}</b>{' '}
-        of the site: {count(words.reach(rule.origin), 'element')} on{' '}
-        {count(words.pages(rule.origin), 'page')}.
+        of the site: {words.whom(rule.origin)}.
       </>
     );
   } else if (rule?.origin.is === 'shared') {
@@ -122,8 +121,7 @@ export function Sentence({
     edge = 'plain';
     body = (
       <>
-        You are styling the shared style <b>{style?.name}</b>:{' '}
-        {count(words.reach(rule.origin), 'element')} on {count(words.pages(rule.origin), 'page')}.
+        You are styling the shared style <b>{style?.name}</b>: {words.whom(rule.origin)}.
       </>
     );
   } else if (definition) {
@@ -134,7 +132,7 @@ export function Sentence({
       <>
         You are {tab === 'style' ? 'styling' : 'editing'} <b>{what}</b> in{' '}
         {whole ? 'its definition' : `the definition of ${componentWords(documents, definition.id)}`}
-        : {reachWords(reach.answer(definition.id))}.
+        : {reachWords(reach.answer(definition.id), rule && words.reach(rule.origin))}.
       </>
     );
   } else if (node.kind === 'instance') {

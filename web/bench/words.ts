@@ -8,12 +8,17 @@ export { count, momentWords } from '../site/count-words';
 /** How many names are said before the rest is counted. */
 const MOST_NAMES = 4;
 
-/** Whom a definition reaches, in words: `3 instances in 2 documents, on 14 published pages`. */
-export function reachWords({ instances, published }: Answer): string {
+/**
+ * Whom a definition reaches, in words: `3 instances in 2 documents, on 14 published pages`.
+ * @param elements how many elements on pages that comes to, said where it is not one for each instance
+ */
+export function reachWords({ instances, published }: Answer, elements?: number): string {
   const places = instances.filter(({ kind }) => kind === 'places');
   const documents = new Set(places.map(({ from }) => from));
   if (places.length === 0) return 'no instance yet';
-  return `${count(places.length, 'instance')} in ${count(documents.size, 'document')}, on ${count(published, 'published page')}`;
+  const more =
+    elements === undefined || elements === places.length ? '' : `: ${count(elements, 'element')}`;
+  return `${count(places.length, 'instance')} in ${count(documents.size, 'document')}, on ${count(published, 'published page')}${more}`;
 }
 
 /** The same where there is little room: `reaches 3 on 14 pages`. */

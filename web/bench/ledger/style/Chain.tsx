@@ -3,7 +3,6 @@ import { GitFork, X } from 'lucide-react';
 import type { AppliedBlock, Origin } from '@sormet/core/style';
 import { ruleKey } from '../../../canvas/rule-key';
 import type { Selected } from '../../use-selected';
-import { count } from '../../words';
 import { IconButton } from '../IconButton';
 import type { RuleWords } from './rule-words';
 
@@ -61,10 +60,11 @@ export function Chain({
               aria-checked={isLit}
               disabled={origin.is === 'theme'}
               className="chain-link"
-              title={`${word}: ${count(elements, 'element')} on ${count(words.pages(origin), 'page')}`}
+              title={`${word}: ${words.whom(origin)}`}
               onClick={() => onLight(key)}
             >
-              {word} <span className="chain-reach">{elements}</span>
+              {word}{' '}
+              {elements === undefined ? null : <span className="chain-reach">{elements}</span>}
             </button>
             {origin.is === 'shared' && isLit && canTakeOff(origin) ? (
               <IconButton

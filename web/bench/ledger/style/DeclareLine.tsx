@@ -15,7 +15,6 @@ import { useDerived, useSync } from '../../../site/SiteProvider';
 import { benchActions } from '../../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../../store/store';
 import type { Selected } from '../../use-selected';
-import { count } from '../../words';
 import { declaring } from './declaring';
 import { offeredValues } from './offered-values';
 import type { RuleWords } from './rule-words';
@@ -62,8 +61,7 @@ export function DeclareLine({
         read.state ? stateWord(read.state) : '',
       ].filter(Boolean)
     : [];
-  const elements = words.reach(rule.origin);
-  const whom = `${words.word(rule.origin)}: ${count(elements, 'element')} on ${count(words.pages(rule.origin), 'page')}`;
+  const whom = `${words.word(rule.origin)}: ${words.whom(rule.origin)}`;
   const says = style
     ? `put on ${style.name}`
     : read.ok

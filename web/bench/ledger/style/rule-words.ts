@@ -9,28 +9,38 @@ import {
   type TreeDoc,
 } from '@sormet/core/model';
 import { nodeName } from '@sormet/core/edit';
-import { reachOfStyle } from '@sormet/core/reach';
+import { reachOfStyle, reachOfTag } from '@sormet/core/reach';
 import type { Origin } from '@sormet/core/style';
 import { useDerived } from '../../../site/SiteProvider';
 import type { Selected } from '../../use-selected';
-import { componentWords } from '../../words';
-import { pagesWithTag, tagReach } from './tag-reach';
+import { componentWords, count } from '../../words';
 
 /** What rules are called in the chain (the tag, the definition, here), and whom they reach. */
 export interface RuleWords {
   word(origin: Origin): string;
   /** The same in a word or two, where it stands beside what it says. */
   short(origin: Origin): string;
-  /** How many elements on pages it reaches: counted when it is asked for. */
-  reach(origin: Origin): number;
-  /** On how many pages. */
-  pages(origin: Origin): number;
+  /** How many elements on pages it reaches, counted when it is asked for; nothing for a theme, in which all stands. */
+  reach(origin: Origin): number | undefined;
+  /** The same in words: `3 elements on 2 pages`. */
+  whom(origin: Origin): string;
 }
 
 export function useRuleWords(selected: Selected | undefined): RuleWords {
   const { documents, reach } = useDerived();
   // What is looked at inside an instance stands in its definition, not where one is working.
   const isHere = (doc: string) => doc === selected?.doc.id && selected.address === undefined;
+  const reached = (origin: Origin) => {
+    if (origin.is === 'theme') return undefined;
+    if (origin.is === 'tag') return reachOfTag(documents, reach, origin.tag);
+    if (origin.is === 'shared') return reachOfStyle(reach, origin.doc);
+    // What is declared here is declared for each that is selected.
+    const many = selected && isHere(origin.doc) && origin.node === selected.id ? selected.count : 1;
+    return {
+      elements: many * reach.standing(origin.doc),
+      pages: reach.answer(origin.doc).pages.length,
+    };
+  };
   return {
     word(origin) {
       if (origin.is === 'tag') return tagWord(origin.tag);
@@ -60,15 +70,12 @@ export function useRuleWords(selected: Selected | undefined): RuleWords {
         return 'here';
       return origin.is === 'rule' ? 'a rule' : 'definition';
     },
-    reach(origin) {
-      if (origin.is === 'tag') return tagReach(documents, reach, origin.tag);
-      if (origin.is === 'theme') return 1;
-      if (origin.is !== 'shared') return reach.standing(origin.doc);
-      return reachOfStyle(reach, origin.doc).elements;
-    },
-    pages(origin) {
-      if (origin.is === 'tag') return pagesWithTag(documents, reach, origin.tag);
-      return origin.is === 'theme' ? 1 : reach.answer(origin.doc).pages.length;
+    reach: (origin) => reached(origin)?.elements,
+    whom(origin) {
+      const whom = reached(origin);
+      if (!whom) return 'all that stands in it';
+      if (whom.elements === 0) return 'no element on any page yet';
+      return `${count(whom.elements, 'element')} on ${count(whom.pages, 'page')}`;
     },
   };
 }

@@ -24,7 +24,6 @@ import { StyleLedger } from '../../../bench/ledger/style/StyleLedger';
 import { useRuleWords } from '../../../bench/ledger/style/rule-words';
 import { litRule } from '../../../bench/ledger/style/lit-rule';
 import type { Selected } from '../../../bench/use-selected';
-import { count } from '../../../bench/words';
 import { CanvasCss, HELD } from '../../../canvas/canvas-css';
 import { Draw } from '../../../canvas/draw';
 import { Registry } from '../../../canvas/registry';
@@ -251,9 +250,7 @@ function Below({
         <span className="sentence-words">
           {rule ? (
             <>
-              You are styling <b>{words.word(rule.origin)}</b>:{' '}
-              {count(words.reach(rule.origin), 'element')} on{' '}
-              {count(words.pages(rule.origin), 'page')}.
+              You are styling <b>{words.word(rule.origin)}</b>: {words.whom(rule.origin)}.
             </>
           ) : null}
         </span>
