@@ -135,7 +135,7 @@ export class Publisher {
       const release = await releases.findOneBy({ id });
       if (!release || release.state === 'done' || release.state === 'failed') return;
       const site = await this.store.site(release.site);
-      if (!site) return await this.fail(id, 'The site was removed while this was published.');
+      if (!site) return await this.fail(id, SITE_REMOVED);
       await releases.update({ id }, { state: 'making', done: 0 });
       let told = Date.now();
       const plan = await this.planner.planOf(site, release.revision, (done, of) => {
@@ -173,7 +173,8 @@ export class Publisher {
       // Of several who made the same release the first ends it: what somebody made live since then stays.
       const held = await heldSite(manager, site);
       const releases = manager.getRepository(ReleaseEntity);
-      if (!held || !(await releases.existsBy({ id, state: In(UNDER_WAY) }))) return;
+      if (!held) throw new Error(SITE_REMOVED);
+      if (!(await releases.existsBy({ id, state: In(UNDER_WAY) }))) return;
       await storeTexts(manager, texts, manifest);
       await checkFiles(manager, manifest);
       await releases.update(
@@ -203,6 +204,9 @@ export class Publisher {
     });
   }
 }
+
+/** What is said of a release whose site went away under it. */
+const SITE_REMOVED = 'The site was removed while this was published.';
 
 /** The states of a release that is not ended. */
 const UNDER_WAY: ReleaseState[] = ['waiting', 'making'];

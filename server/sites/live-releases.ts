@@ -133,7 +133,7 @@ export class LiveReleases {
   private async keepFiles(site: KnownSite): Promise<void> {
     for (const { sha256, mediaType } of Object.values(await this.manifestOf(site))) {
       // What is as large as all there is room for would only push out the rest.
-      if (this.files.calculatedSize > KEPT_BYTES - PART_BYTES) return;
+      if (this.files.calculatedSize > this.files.maxSize - PART_BYTES) return;
       await this.file(sha256, mediaType);
     }
   }
