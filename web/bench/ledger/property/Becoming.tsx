@@ -32,7 +32,7 @@ const ALONE: Readonly<Record<Becomes, string>> = {
   'was empty': 'was empty before',
 };
 
-/** What every stored value of a property will show once its type is another, or it is gone: seen before it is done. */
+/** What every stored value of a property will show once its type is another: seen before it is done. */
 export function BecomingDialog({
   component,
   property,
@@ -42,8 +42,8 @@ export function BecomingDialog({
 }: {
   component: ComponentDoc;
   property: PropertyId;
-  /** The type it would have; nothing where it would go. */
-  type: TypeSpec | null;
+  /** The type it would have. */
+  type: TypeSpec;
   onDo: () => void;
   onClose: () => void;
 }): ReactNode {
@@ -65,8 +65,8 @@ export function BecomingDialog({
     <Dialog
       open
       width={620}
-      title={type ? `Make “${made.label}” ${typeWords(documents, type)}` : `Remove “${made.label}”`}
-      okText={type ? 'Change the type' : 'Remove it'}
+      title={`Make “${made.label}” ${typeWords(documents, type)}`}
+      okText="Change the type"
       cancelText="Leave it"
       onOk={() => {
         onDo();
