@@ -44,13 +44,22 @@ export class OwnServer {
 
   /** The start command and what it started, apart from the database. */
   get processes(): number[] {
-    const { pid } = this.child!;
-    const inner = execFileSync('ps', ['--ppid', String(pid), '-o', 'pid=,args='])
+    return [this.child!.pid!, ...this.started('server/main.ts')];
+  }
+
+  /** The process of its worker; nothing while there is none. */
+  get worker(): number | undefined {
+    return this.started('server/worker.ts')[0];
+  }
+
+  /** The processes that it started to run a program. */
+  private started(program: string): number[] {
+    return execFileSync('ps', ['--ppid', String(this.child!.pid), '-o', 'pid=,args='])
       .toString()
       .trim()
       .split('\n')
-      .filter((line) => line.includes('server/main.ts'));
-    return [pid!, ...inner.map((line) => Number(line.trim().split(/\s+/)[0]))];
+      .filter((line) => line.includes(program))
+      .map((line) => Number(line.trim().split(/\s+/)[0]));
   }
 
   /** Stops it and takes everything away that it left on disk. */

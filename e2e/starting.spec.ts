@@ -1,9 +1,18 @@
-import { execFileSync } from 'node:child_process';
+import { execFileSync, spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { expect } from '@playwright/test';
 import { Client } from 'pg';
+import { WORKER_LOCKS } from '../server/compile/worker-locks';
 import { OwnServer } from './own-server';
 import { test } from './test';
 
@@ -80,6 +89,66 @@ test.describe('while one runs', () => {
     process.kill(server!, 'SIGKILL');
     await expect.poll(() => first.output, { timeout: 30_000 }).toContain('It is started again in');
     await answers(first);
+  });
+
+  test('the worker is killed: it is started again, that is said, and releases are made', async () => {
+    test.setTimeout(120_000);
+    await expect.poll(() => first.worker, { timeout: 30_000 }).toBeDefined();
+    const before = first.worker!;
+    process.kill(before, 'SIGKILL');
+    await expect
+      .poll(() => first.output, { timeout: 30_000 })
+      .toContain('The worker ended (SIGKILL)');
+    await expect.poll(() => first.worker ?? before, { timeout: 30_000 }).not.toBe(before);
+    const answer = await fetch(`${first.address}/api/sites/brackenfold/plan`);
+    expect(answer.status).toBe(200);
+  });
+
+  test('“npm run worker” starts as many more as one likes, by the data folder or the address of the database', async () => {
+    test.setTimeout(120_000);
+    const address = readFileSync(join(first.folder, 'database.address'), 'utf8').trim();
+    expect(statSync(join(first.folder, 'database.address')).mode & 0o077).toBe(0);
+    const count = async () => {
+      const client = new Client({ connectionString: address });
+      await client.connect();
+      const { rows } = await client.query<{ count: number }>(
+        `SELECT count(*)::int AS count FROM pg_locks WHERE locktype = 'advisory' AND classid = $1`,
+        [WORKER_LOCKS],
+      );
+      await client.end();
+      return rows[0]!.count;
+    };
+    await expect.poll(count, { timeout: 30_000 }).toBe(1);
+    const root = join(import.meta.dirname, '..');
+    const more = spawn(process.execPath, ['scripts/worker.mjs', '2'], {
+      cwd: root,
+      env: { ...process.env, SORMET_DATA: first.folder },
+    });
+    const elsewhere = spawn(process.execPath, ['scripts/worker.mjs'], {
+      cwd: root,
+      env: { ...process.env, SORMET_DATA: '/nowhere', SORMET_DATABASE: address },
+    });
+    try {
+      await expect.poll(count, { timeout: 60_000 }).toBe(4);
+    } finally {
+      for (const child of [more, elsewhere]) {
+        child.kill('SIGTERM');
+        if (child.exitCode === null) await once(child, 'exit');
+      }
+    }
+    await expect.poll(count, { timeout: 30_000 }).toBe(1);
+    for (const [argument, folder, words] of [
+      ['none', first.folder, 'is no number of workers'],
+      ['1', '/nowhere', 'No Sormet runs on this machine with this data folder'],
+    ] as const) {
+      const refused = spawnSync(process.execPath, ['scripts/worker.mjs', argument], {
+        cwd: root,
+        env: { ...process.env, SORMET_DATA: folder },
+        encoding: 'utf8',
+      });
+      expect([refused.status, refused.stderr]).toEqual([1, expect.stringContaining(words)]);
+      expect(refused.stderr).not.toMatch(/\n\s+at /);
+    }
   });
 
   test('the database dies while a release is made: the server lives, and the release is made when it is back', async () => {

@@ -1,67 +1,40 @@
 /**
  * `npm start`: installs what is missing, starts the database, builds the interface when needed, serves. It watches
- * over the database and the server, and starts again what ended.
+ * over the database, the server and a worker, and starts again what ended.
  */
-import { spawn } from 'node:child_process';
-import { installPackages, installPostgres, root } from './lib/install.mjs';
+import { installPackages, installPostgres } from './lib/install.mjs';
 import { buildInterface } from './lib/interface.mjs';
+import { FIRST_WAIT, KeptRunning, LONGEST_WAIT } from './lib/keep-running.mjs';
 import { checkPorts } from './lib/ports.mjs';
 import { accepts, dataFolder, startPostgres } from './lib/postgres.mjs';
 import { giveUp, say } from './lib/say.mjs';
 
-/** How long to wait before the next try, in ms: twice as long each time. */
-const FIRST_WAIT = 500;
-const LONGEST_WAIT = 30_000;
-/** How long something must have run for its next end to be a first one again, in ms. */
-const STEADY = 60_000;
-
 let database;
-let server;
 let watching;
 let stopping = false;
+const env = () => ({ SORMET_DATABASE: database.url });
 
-function stop(code) {
+/** The first of the processes that make pages; `npm run worker` starts more. */
+const worker = new KeptRunning({ name: 'worker', program: 'server/worker.ts', env });
+const server = new KeptRunning({
+  name: 'server',
+  program: 'server/main.ts',
+  env,
+  // The server brings the tables up to date that the worker uses.
+  ready: () => worker.start(FIRST_WAIT, true),
+  failed: (code) => void stop(code),
+});
+
+async function stop(code) {
   if (stopping) return;
   stopping = true;
   clearTimeout(watching);
-  const end = () => {
-    database?.stop();
-    process.exit(code);
-  };
-  if (!server || server.exitCode !== null || server.signalCode !== null) return end();
-  server.once('exit', end);
-  server.kill('SIGTERM');
+  await Promise.all([server.stop(), worker.stop()]);
+  database?.stop();
+  process.exit(code);
 }
 
-process.on('SIGTERM', () => stop(0));
-process.on('SIGINT', () => stop(0));
-process.on('SIGHUP', () => stop(0));
-
-/** Runs the server; when it ends after it once served, starts it again, later each time. */
-function serve(wait = FIRST_WAIT, served = false) {
-  const began = Date.now();
-  let ready = served;
-  server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
-    cwd: root,
-    env: { NODE_ENV: 'production', ...process.env, SORMET_DATABASE: database.url },
-    // The channel tells the server when this process is gone, however it went.
-    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-  });
-  server.on('message', (message) => {
-    if (message === 'ready') ready = true;
-  });
-  server.once('exit', (code, signal) => {
-    if (stopping) return;
-    if (!ready) return stop(code || 1);
-    const next = Date.now() - began > STEADY ? FIRST_WAIT : wait;
-    say(
-      `The server ended (${signal ?? `code ${code}`}); everything saved is kept. It is started again in ${next / 1000} s.`,
-    );
-    setTimeout(() => {
-      if (!stopping) serve(Math.min(next * 2, LONGEST_WAIT), true);
-    }, next);
-  });
-}
+for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP']) process.on(signal, () => void stop(0));
 
 /** Looks after the database; when it is gone, starts it again, later each time. */
 async function watch(wait = FIRST_WAIT) {
@@ -90,7 +63,7 @@ try {
     database.stop();
     process.exit(0);
   }
-  serve();
+  server.start();
   watching = setTimeout(() => void watch(), FIRST_WAIT);
 } catch (error) {
   database?.stop();

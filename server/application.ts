@@ -16,6 +16,7 @@ import { LARGEST_REQUEST, Problem, sendProblem } from './http/problem';
 import * as shapes from '@sormet/core/api';
 import { documentAfter, historyAfter, historyLines, lastChanges } from './edits/history';
 import type { LiveChanges } from './live/live-changes';
+import type { Planner } from './publish/plan';
 import type { Publisher } from './publish/publisher';
 import { siteSummaries } from './sites/site-summaries';
 import { bringBack, makeSite, removedSites, removeSite } from './sites/making-sites';
@@ -24,6 +25,7 @@ import { bringBack, makeSite, removedSites, removeSite } from './sites/making-si
 export interface Parts {
   readonly store: SiteStore;
   readonly live: LiveChanges;
+  readonly planner: Planner;
   readonly publisher: Publisher;
   readonly pictures: Pictures;
   /** Names other than loopback's under which it answers. */
@@ -94,7 +96,7 @@ function interfaceFiles(folder: string): RequestHandler {
   });
 }
 
-function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
+function api({ store, live, planner, publisher, pictures, sitesPort }: Parts): Router {
   const router = Router();
   const database = store.database;
   router.use((_, response, next) => {
@@ -196,15 +198,14 @@ function api({ store, live, publisher, pictures, sitesPort }: Parts): Router {
   });
 
   router.get('/sites/:site/plan', async (request, response) => {
-    const plan = await publisher.planner.plan(await siteIn(request));
+    const plan = await planner.plan(await siteIn(request));
     answer(response, shapes.PlanAnswer, {
       revision: plan.revision,
-      live: plan.live,
-      pages: plan.pages.map((page) => ({ ...page, reasons: [...page.reasons] })),
+      pages: plan.plan.map((page) => ({ ...page, reasons: [...page.reasons] })),
       unchanged:
-        plan.compiled.made +
-        plan.compiled.kept -
-        plan.pages.filter(({ what }) => what === 'new' || what === 'changed').length,
+        plan.of +
+        plan.kept -
+        plan.plan.filter(({ what }) => what === 'new' || what === 'changed').length,
     });
   });
 

@@ -8,6 +8,9 @@ import { keepKeyframes } from './database/keyframes';
 import { SiteStore } from './database/site-store';
 import { loadDemo } from './load-site';
 import { LiveChanges } from './live/live-changes';
+import { Compilations } from './compile/compilations';
+import { CompileQueue } from './compile/queue';
+import { Planner } from './publish/plan';
 import { Publisher } from './publish/publisher';
 import type { Settings } from './settings';
 import { LiveReleases } from './sites/live-releases';
@@ -33,7 +36,8 @@ export async function serve(settings: Settings): Promise<Running> {
   const database = await connect(settings.database);
   const store = new SiteStore(database);
   const live = new LiveChanges(settings.database);
-  const publisher = new Publisher(store, settings.database);
+  const queue = new CompileQueue(database, settings.database, true);
+  const compilations = new Compilations(store, queue);
   const pictures = new Pictures();
   const published = new LiveReleases(store);
   const servers: Server[] = [];
@@ -47,7 +51,7 @@ export async function serve(settings: Settings): Promise<Running> {
     await live.stop();
     for (const server of servers) server.closeAllConnections();
     await Promise.all(closed);
-    await publisher.stop();
+    await queue.stop();
     await pictures.stop();
     await database.destroy();
   };
@@ -58,15 +62,17 @@ export async function serve(settings: Settings): Promise<Running> {
     await tidySites(store);
     await database.transaction(keepKeyframes);
     await live.start();
-    await publisher.start();
+    await queue.start();
+    await compilations.takeUp();
     // What was begun and could not be ended while the database was away is ended now.
     live.onReturn = () =>
-      void publisher.takeUp().catch((error: unknown) => logFault('Taking up releases', error));
+      void compilations.takeUp().catch((error: unknown) => logFault('Taking up releases', error));
     await published.keepAll();
     const app = application({
       store,
       live,
-      publisher,
+      planner: new Planner(store, compilations),
+      publisher: new Publisher(store, compilations),
       pictures,
       names,
       sitesPort: settings.sitesPort,

@@ -25,8 +25,7 @@ export function listeningWarning({ host }: Pick<Settings, 'host'>): string | und
 
 /** Reads the settings from the environment. @throws with a message for people when one is wrong. */
 export function settingsFrom(env: NodeJS.ProcessEnv): Settings {
-  const database = env['SORMET_DATABASE'];
-  if (!database) throw new Error('SORMET_DATABASE is not set; “npm start” sets it.');
+  const database = databaseFrom(env);
   const port = portFrom(env['SORMET_PORT'], 5180, 'SORMET_PORT');
   const sitesPort = portFrom(env['SORMET_SITES_PORT'], 5181, 'SORMET_SITES_PORT');
   if (port === sitesPort)
@@ -42,6 +41,13 @@ export function settingsFrom(env: NodeJS.ProcessEnv): Settings {
   if (wrong !== undefined)
     throw new Error(`SORMET_NAMES holds “${wrong}”, which is no name of a host.`);
   return { database, port, sitesPort, host, names };
+}
+
+/** The address of the database. @throws when none is set */
+export function databaseFrom(env: NodeJS.ProcessEnv): string {
+  const database = env['SORMET_DATABASE'];
+  if (!database) throw new Error('SORMET_DATABASE is not set; “npm start” sets it.');
+  return database;
 }
 
 function portFrom(text: string | undefined, byDefault: number, name: string): number {

@@ -174,7 +174,6 @@ export type Planned = Static<typeof Planned>;
 export const PlanAnswer = Type.Object(
   {
     revision: Type.Integer(),
-    live: Type.Union([Type.Integer(), Type.Null()]),
     pages: Type.Array(Planned),
     unchanged: Type.Integer(),
   },

@@ -5,7 +5,6 @@ import {
   docOf,
   redirectAt,
   redirectsOf,
-  type Address,
   type Documents,
 } from '../model';
 import { changedBetween } from './changed';
@@ -53,9 +52,30 @@ export class CompiledSite {
   }
 }
 
+/** What publishing one state of a site takes: which pages are to be made, and what else stands at which path. */
+export interface Work {
+  /** The paths of the pages, in order. */
+  readonly pages: readonly string[];
+  /** Where former paths lead, by path. */
+  readonly redirects: readonly (readonly [from: string, to: string])[];
+  /** The files that are there no more. */
+  readonly gone: readonly string[];
+}
+
+/** Some pages of a release, as they were made; plain data but for the texts, so that they can be made elsewhere. */
+export interface MadePages {
+  /** The file of each page, by its path. */
+  readonly pages: readonly (readonly [file: string, page: ReleaseFile])[];
+  /** What they load, by path. */
+  readonly loaded: Readonly<Record<string, ReleaseFile>>;
+  /** Their texts and those of their stylesheets, by content. */
+  readonly texts: ReadonlyMap<string, string>;
+}
+
 /**
  * Every file of a site's release. With an earlier release only what may have changed since is looked at: pages made
- * from something that changed, and paths at which something else may stand. The result is the same as without.
+ * from something that changed, and paths at which something else may stand. The result is the same as without, and
+ * the same as of the three steps it is made of, however the pages are shared out.
  * @param progress told after each page that was made: how many are done, of how many
  * @throws when a page cannot be linked
  */
@@ -65,84 +85,114 @@ export function compileSite(
   earlier?: Earlier,
   progress: (done: number, of: number) => void = () => undefined,
 ): CompiledSite {
-  const before = earlier?.release ?? Release.none;
-  const { addresses, redirects, gone } = earlier
-    ? standingNow(documents, earlier)
-    : { addresses: addressesOf(documents), redirects: redirectsOf(documents), gone: [] };
-  const files = new Files(documents, means, before);
-  addresses.forEach((address, i) => {
-    files.addPage(address);
-    progress(i + 1, addresses.length);
-  });
-  for (const [from, to] of redirects) files.addRedirect(from, to);
-  for (const file of gone) files.set(file, undefined);
-  files.settle();
-  const pages = before.pages + files.morePages;
-  const made = addresses.length;
-  return new CompiledSite(before, files.changes, files.texts, made, pages - made);
+  const work = workOf(documents, earlier);
+  const made = makePages(documents, means, work.pages, (done) => progress(done, work.pages.length));
+  return putTogether(documents, means.sha256, work, [made], earlier?.release);
 }
 
-/** What stands now at each path where something may be otherwise than in an earlier release. */
-function standingNow(
+/** The first step: what is to be done. */
+export function workOf(documents: Documents, earlier?: Earlier): Work {
+  if (earlier) return standingNow(documents, earlier);
+  const pages = addressesOf(documents).map(({ path }) => path);
+  return { pages, redirects: [...redirectsOf(documents)], gone: [] };
+}
+
+/**
+ * The second step: makes some of the pages.
+ * @param paths of the pages to be made; one where no page stands (any more) makes none
+ * @throws when a page cannot be linked
+ */
+export function makePages(
   documents: Documents,
-  { release, documents: then }: Earlier,
-): { addresses: Address[]; redirects: Map<string, string>; gone: string[] } {
+  means: Means,
+  paths: readonly string[],
+  progress: (done: number) => void = () => undefined,
+): MadePages {
+  const compiler = new PageCompiler(documents, means);
+  const pages: [string, ReleaseFile][] = [];
+  const loaded: Record<string, ReleaseFile> = {};
+  const texts = new Map<string, string>();
+  paths.forEach((path, i) => {
+    const address = addressesAt(documents, path).at(-1);
+    if (address) {
+      const { html, css, depends } = compiler.compile(address);
+      texts.set(css.sha256, css.text);
+      loaded[css.path] = { sha256: css.sha256, mediaType: 'text/css; charset=utf-8' };
+      const loads = new Set([css.path]);
+      for (const id of depends) {
+        const asset = docOf(documents, 'asset', id);
+        if (!asset) continue;
+        loaded[assetPath(asset)] = { sha256: asset.sha256, mediaType: asset.mediaType };
+        loads.add(assetPath(asset));
+      }
+      const sha256 = means.sha256(html);
+      texts.set(sha256, html);
+      pages.push([fileOf(path), { sha256, mediaType: HTML, depends, loads: [...loads].sort() }]);
+    }
+    progress(i + 1);
+  });
+  return { pages, loaded, texts };
+}
+
+/** The third step: the release that the parts come to, whoever made them. */
+export function putTogether(
+  documents: Documents,
+  sha256: Means['sha256'],
+  work: Work,
+  parts: readonly MadePages[],
+  before = Release.none,
+): CompiledSite {
+  const files = new Files(before);
+  const texts = new Map<string, string>();
+  for (const { pages, loaded, texts: made } of parts) {
+    for (const [path, file] of Object.entries(loaded)) files.loaded(path, file);
+    for (const [path, page] of pages) files.set(path, page);
+    for (const [hash, text] of made) texts.set(hash, text);
+  }
+  const { id, language } = documents.site;
+  for (const [from, to] of work.redirects) {
+    const text = redirectHtml(language, to);
+    const hash = sha256(text);
+    texts.set(hash, text);
+    files.set(fileOf(from), { sha256: hash, mediaType: HTML, depends: [id], redirect: to });
+  }
+  for (const file of work.gone) files.set(file, undefined);
+  files.settle();
+  const made = work.pages.length;
+  const kept = before.pages + files.morePages - made;
+  return new CompiledSite(before, files.changes, texts, made, kept);
+}
+
+const HTML = 'text/html; charset=utf-8';
+
+/** What stands now at each path where something may be otherwise than in an earlier release. */
+function standingNow(documents: Documents, { release, documents: then }: Earlier): Work {
   const { things, paths } = changedBetween(then, documents);
   const wanted = new Set(paths);
   for (const thing of things)
     for (const file of release.madeFrom(thing)) wanted.add(addressOfFile(file)!);
-  const addresses: Address[] = [];
-  const redirects = new Map<string, string>();
+  const pages: string[] = [];
+  const redirects: [string, string][] = [];
   const gone: string[] = [];
   for (const path of [...wanted].sort()) {
     const address = addressesAt(documents, path).at(-1);
     const to = address ? undefined : redirectAt(documents, path);
-    if (address) addresses.push(address);
-    else if (to !== undefined) redirects.set(path, to);
+    if (address) pages.push(path);
+    else if (to !== undefined) redirects.push([path, to]);
     else if (release.file(fileOf(path))) gone.push(fileOf(path));
   }
-  return { addresses, redirects, gone };
+  return { pages, redirects, gone };
 }
 
-/** The files that are made, and what that leaves of those that were there before. */
+/** The files of a release, and what that leaves of those that were there before. */
 class Files {
   readonly changes = new Map<string, ReleaseFile | undefined>();
-  readonly texts = new Map<string, string>();
   /** How many pages there are more than before. */
   morePages = 0;
-  private readonly compiler: PageCompiler;
   /** By path: how many pages more load a file than before, and what it is where it is known. */
   private readonly loads = new Map<string, { more: number; file?: ReleaseFile }>();
 
-  constructor(
-    private readonly documents: Documents,
-    private readonly means: Means,
-    private readonly before: Release,
-  ) {
-    this.compiler = new PageCompiler(documents, means);
-  }
-
-  addPage(address: Address): void {
-    const page = this.compiler.compile(address);
-    const { css } = page;
-    this.texts.set(css.sha256, css.text);
-    this.loaded(css.path, { sha256: css.sha256, mediaType: 'text/css; charset=utf-8' });
-    const loads = [css.path];
-    for (const id of page.depends) {
-      const asset = docOf(this.documents, 'asset', id);
-      if (!asset) continue;
-      this.loaded(assetPath(asset), { sha256: asset.sha256, mediaType: asset.mediaType });
-      loads.push(assetPath(asset));
-    }
-    const more = { depends: page.depends, loads: [...new Set(loads)].sort() };
-    this.set(fileOf(address.path), this.text(page.html, more));
-  }
-
-  addRedirect(from: string, to: string): void {
-    const { id, language } = this.documents.site;
-    const more = { depends: [id], redirect: to };
-    this.set(fileOf(from), this.text(redirectHtml(language, to), more));
-  }
+  constructor(private readonly before: Release) {}
 
   set(path: string, file: ReleaseFile | undefined): void {
     const old = this.changes.has(path) ? this.changes.get(path) : this.before.file(path);
@@ -152,6 +202,13 @@ class Files {
     this.changes.set(path, file);
   }
 
+  /** Says what a file is that pages load. */
+  loaded(path: string, file: ReleaseFile): void {
+    const known = this.loads.get(path);
+    if (known) known.file = file;
+    else this.loads.set(path, { more: 0, file });
+  }
+
   /** What is loaded by pages now and was not, and what no page loads any more. */
   settle(): void {
     for (const [path, { more, file }] of this.loads) {
@@ -159,18 +216,6 @@ class Files {
       if (loading === 0) this.changes.set(path, undefined);
       else if (file && !this.before.file(path)) this.changes.set(path, file);
     }
-  }
-
-  private text(text: string, more: Partial<ReleaseFile>): ReleaseFile {
-    const sha256 = this.means.sha256(text);
-    this.texts.set(sha256, text);
-    return { sha256, mediaType: 'text/html; charset=utf-8', ...more };
-  }
-
-  private loaded(path: string, file: ReleaseFile): void {
-    const known = this.loads.get(path);
-    if (known) known.file = file;
-    else this.loads.set(path, { more: 0, file });
   }
 
   private loadedMore(path: string, more: number): void {

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import jsonPatch, { type Operation } from 'fast-json-patch';
-import { compileSite, Release } from '../compile';
+import {
+  compileSite,
+  makePages,
+  planOf,
+  putTogether,
+  Release,
+  workOf,
+  type MadePages,
+} from '../compile';
 import {
   documentFindings,
   sameJson,
@@ -211,6 +219,42 @@ describe('whatever somebody edits', () => {
         }
       }),
       { numRuns: 25 },
+    );
+  });
+
+  test('a release whose parts are made apart, in any size, each without the others, is the release made in one', () => {
+    fc.assert(
+      fc.property(runs(6), fc.integer({ min: 1, max: 7 }), (steps, size) => {
+        const states = statesOf(steps);
+        const first = {
+          documents: demo,
+          release: new Release(compileSite(demo, means()).manifest),
+        };
+        for (const [documents, earlier] of [
+          [states.at(-1)!, undefined],
+          [states.at(-1)!, first],
+        ] as const) {
+          const work = workOf(documents, earlier);
+          const parts: MadePages[] = [];
+          for (let at = 0; at < work.pages.length; at += size) {
+            // As it comes back from a table: texts apart, the rest as JSON.
+            const { texts, ...made } = makePages(
+              documents,
+              means(),
+              work.pages.slice(at, at + size),
+            );
+            parts.push({ ...(JSON.parse(JSON.stringify(made)) as typeof made), texts });
+          }
+          const { sha256 } = means();
+          const together = putTogether(documents, sha256, work, parts, earlier?.release);
+          const whole = compileSite(documents, means(), earlier);
+          expect(together.manifest).toEqual(whole.manifest);
+          expect(together.texts).toEqual(whole.texts);
+          expect([together.made, together.kept]).toEqual([whole.made, whole.kept]);
+          expect(planOf(together, documents, earlier)).toEqual(planOf(whole, documents, earlier));
+        }
+      }),
+      { numRuns: 12 },
     );
   });
 

@@ -51,6 +51,11 @@ export function dataFolder() {
   return '/var/lib/sormet';
 }
 
+/** Where the address of the database stands as long as it runs, for workers of the same user. */
+export function addressFile(folder) {
+  return join(folder, 'database.address');
+}
+
 /** Whether somebody takes connections on a port of this machine. */
 export function accepts(port) {
   return new Promise((answer) => {
@@ -346,11 +351,15 @@ export async function startPostgres(programs, folder, { durable = true, tests = 
     const port = await cluster.start();
     const password = readFileSync(cluster.secret, 'utf8').trim();
     const url = await makeDatabase({ port, password, tests });
+    const address = addressFile(folder);
+    rmSync(address, { force: true });
+    writeFileSync(address, url + '\n', { mode: 0o600 });
     return {
       port,
       url,
       restart: () => cluster.start(port),
       stop() {
+        rmSync(address, { force: true });
         cluster.end();
         release();
       },

@@ -1,5 +1,6 @@
 import { DataSource } from 'typeorm';
 import {
+  CompilationEntity,
   DocumentEntity,
   FileEntity,
   HistoryEntity,
@@ -7,6 +8,7 @@ import {
   SiteEntity,
   UseEntity,
 } from './entities';
+import { Compilations1764800000000 } from './compilations-tables';
 import { Consistency1764100000000 } from './consistency';
 import { FileParts1764500000000 } from './file-parts-table';
 import { FirstTables1764000000000 } from './first-tables';
@@ -28,12 +30,24 @@ const POOL = {
   idle_in_transaction_session_timeout: 20_000,
 };
 
-/** Connects to the database and brings its tables up to date. */
-export async function connect(url: string): Promise<DataSource> {
+/**
+ * Connects to the database and brings its tables up to date.
+ * @param migrate whether it may: workers leave that to the server
+ * @throws when the tables are of another version and may not be brought up to date
+ */
+export async function connect(url: string, migrate = true): Promise<DataSource> {
   const source = new DataSource({
     type: 'postgres',
     url,
-    entities: [SiteEntity, DocumentEntity, UseEntity, HistoryEntity, ReleaseEntity, FileEntity],
+    entities: [
+      SiteEntity,
+      DocumentEntity,
+      UseEntity,
+      HistoryEntity,
+      ReleaseEntity,
+      CompilationEntity,
+      FileEntity,
+    ],
     migrations: [
       FirstTables1764000000000,
       Consistency1764100000000,
@@ -43,12 +57,19 @@ export async function connect(url: string): Promise<DataSource> {
       FileParts1764500000000,
       Standing1764600000000,
       UsesAnew1764700000000,
+      Compilations1764800000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,
     extra: POOL,
   });
   await source.initialize();
-  await source.runMigrations();
+  if (migrate) await source.runMigrations();
+  else if (await source.showMigrations()) {
+    await source.destroy();
+    throw new Error(
+      'The database is not up to date: start the server of this version on it first.',
+    );
+  }
   return source;
 }

@@ -1,7 +1,7 @@
 import { EntitySchema } from 'typeorm';
 import type { Doc } from '@sormet/core/model';
 import type { Change } from '@sormet/core/edit';
-import type { Manifest, PlannedPage } from '@sormet/core/compile';
+import type { Manifest, PlannedPage, ReleaseFile, Work } from '@sormet/core/compile';
 
 export interface SiteRow {
   id: string;
@@ -123,6 +123,8 @@ export interface ReleaseRow {
   at: Date;
   /** The version of the compiler that made it. */
   compiler: number;
+  /** What it takes its pages from, while it is not ended. */
+  compilation: string | null;
 }
 
 export const ReleaseEntity = new EntitySchema<ReleaseRow>({
@@ -141,6 +143,55 @@ export const ReleaseEntity = new EntitySchema<ReleaseRow>({
     error: { type: 'text', nullable: true },
     at: { type: 'timestamptz' },
     compiler: { type: 'int' },
+    compilation: { type: 'text', nullable: true },
+  },
+});
+
+/** What publishing one revision of a site comes to, beside what was live: made by workers, part by part. */
+export interface CompilationRow {
+  id: string;
+  site: string;
+  revision: number;
+  /** The release it is compared with. */
+  live: string | null;
+  compiler: number;
+  state: 'making' | 'done' | 'failed';
+  /** How many pages are made, and how many there are to make. */
+  done: number;
+  of: number;
+  /** How many parts are not made; nothing before it is known which there are. */
+  left: number | null;
+  work: Work | null;
+  /** How many pages are as they were in the release it is compared with. */
+  kept: number;
+  plan: PlannedPage[];
+  /** The release that `changes` are changes of; nothing where they are everything. */
+  base: string | null;
+  changes: [path: string, file: ReleaseFile | null][];
+  error: string | null;
+  at: Date;
+}
+
+export const CompilationEntity = new EntitySchema<CompilationRow>({
+  name: 'compilation',
+  tableName: 'compilations',
+  columns: {
+    id: { type: 'text', primary: true },
+    site: { type: 'text' },
+    revision: { type: 'int' },
+    live: { type: 'text', nullable: true },
+    compiler: { type: 'int' },
+    state: { type: 'text' },
+    done: { type: 'int' },
+    of: { type: 'int', name: 'total' },
+    left: { type: 'int', nullable: true, name: 'left_parts' },
+    work: { type: 'jsonb', nullable: true },
+    kept: { type: 'int' },
+    plan: { type: 'jsonb' },
+    base: { type: 'text', nullable: true },
+    changes: { type: 'jsonb' },
+    error: { type: 'text', nullable: true },
+    at: { type: 'timestamptz' },
   },
 });
 

@@ -61,7 +61,7 @@ const retitle = async (title: string) =>
 
 const listeners = async () => {
   const [row] = (await server.database.query(
-    `SELECT count(*)::int AS many FROM pg_stat_activity WHERE datname = current_database() AND query LIKE 'LISTEN sormet%'`,
+    `SELECT count(*)::int AS many FROM pg_stat_activity WHERE datname = current_database() AND query LIKE 'LISTEN sormet_revision%'`,
   )) as { many: number }[];
   return row!.many;
 };
@@ -100,7 +100,7 @@ test('however often the connection to the database is lost, one listens, and eac
   for (let round = 0; round < 4; round += 1) {
     await server.database.query(
       `SELECT pg_terminate_backend(pid) FROM pg_stat_activity
-        WHERE datname = current_database() AND query LIKE 'LISTEN sormet%'`,
+        WHERE datname = current_database() AND query LIKE 'LISTEN sormet_revision%'`,
     );
     await eventually(async () => ((await listeners()) === 0 ? true : undefined));
     await eventually(async () => ((await listeners()) > 0 ? true : undefined));

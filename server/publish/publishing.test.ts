@@ -2,6 +2,8 @@ import { PageCompiler } from '@sormet/core/compile';
 import { addressesOf, text } from '@sormet/core/model';
 import { means } from '@sormet/core/test';
 import { Client } from 'pg';
+import { Compiling } from '../compile/compiling';
+import { Releasing } from '../compile/releasing';
 import { FileEntity, ReleaseEntity } from '../database/entities';
 import { eventually, startTestServer, type TestServer } from '../test/test-server';
 
@@ -50,7 +52,7 @@ test('before the first release there is nothing, and the plan says that every pa
     .expect(200)
     .expect(/Nothing is published yet/);
   const { body } = await server.api.get('/api/sites/brackenfold/plan').expect(200);
-  expect(body).toMatchObject({ live: null, unchanged: 0 });
+  expect(body).toMatchObject({ unchanged: 0 });
   expect((body as Release).pages).toHaveLength(17);
 });
 
@@ -157,72 +159,117 @@ test('the bare address serves the only published site; a preview shows drafts', 
 
 test('a release during which the database goes away stays begun, and is made when it is back', async () => {
   await setTitle('Said while the database goes away');
-  await server.api.get('/api/sites/brackenfold/plan').expect(200);
+  await server.stopWorkers();
+  const { store } = await server.startWorker();
   const away = jest
-    .spyOn(server.store, 'stateAt')
-    .mockRejectedValue(Object.assign(new Error('terminating connection'), { code: '57P01' }));
+    .spyOn(store, 'stateAt')
+    .mockRejectedValueOnce(Object.assign(new Error('terminating connection'), { code: '57P01' }));
   const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
-  let id: string;
-  try {
-    const { body } = await server.api.post('/api/sites/brackenfold/releases').expect(202);
-    ({ id } = body as Release);
-    await eventually(() => Promise.resolve(quiet.mock.calls.length > 0 || undefined));
-  } finally {
-    away.mockRestore();
-    quiet.mockRestore();
-  }
+  const { body } = await server.api.post('/api/sites/brackenfold/releases').expect(202);
+  const { id } = body as Release;
   const stored = () => server.database.getRepository(ReleaseEntity).findOneByOrFail({ id });
-  expect((await stored()).state).toBe('making');
-  await server.publisher.takeUp();
   await eventually(async () => (await stored()).state === 'done' || undefined);
+  expect(away.mock.calls.length).toBeGreaterThan(1);
+  expect(quiet).toHaveBeenCalled();
+  away.mockRestore();
+  quiet.mockRestore();
+});
+
+test('pages that were made for a release and went away with the database are made again', async () => {
+  await setTitle('Before the database went down hard');
+  await server.api.get('/api/sites/brackenfold/plan').expect(200);
+  await server.stopWorkers();
+  const { body } = await server.api.post('/api/sites/brackenfold/releases').expect(202);
+  // What is not logged is empty after a crash; so are these tables.
+  await server.database.query('TRUNCATE compilations CASCADE');
+  await server.startWorker();
+  await server.compilations.takeUp();
+  const { id } = body as Release;
+  const stored = () => server.database.getRepository(ReleaseEntity).findOneByOrFail({ id });
+  await eventually(async () => (await stored()).state === 'done' || undefined);
+  expect((await published('/who')).text).toContain('Before the database went down hard');
 });
 
 test('a site that was removed while it was published, and brought back, can be published again', async () => {
   await setTitle('Before it was removed');
   const site = (await server.store.site('brackenfold'))!;
-  const planning = jest
-    .spyOn(server.publisher.planner, 'planOf')
-    .mockImplementationOnce(async (...args) => {
-      planning.mockRestore();
-      await server.api.delete('/api/sites/brackenfold').send({ name: site.name }).expect(204);
-      return server.publisher.planner.planOf(...args);
-    });
-  // The plan that `ask` makes is kept; so the one that is watched is that of the job.
-  await server.api.get('/api/sites/brackenfold/plan').expect(200);
-  expect((await server.publish().catch(() => undefined))?.state).not.toBe('done');
-  await server.api.post('/api/sites/brackenfold/back').expect(204);
-  const release = await eventually(async () => {
-    const answer = await server.api.get('/api/sites/brackenfold/releases').expect(200);
-    const [newest] = (answer.body as { releases: Release[] }).releases;
-    return newest!.state === 'failed' || newest!.state === 'done' ? newest : undefined;
+  await server.stopWorkers();
+  const { body } = await server.api.post('/api/sites/brackenfold/releases').expect(202);
+  await server.api.delete('/api/sites/brackenfold').send({ name: site.name }).expect(204);
+  await server.startWorker();
+  const { id } = body as Release;
+  const stored = () => server.database.getRepository(ReleaseEntity).findOneByOrFail({ id });
+  const ended = await eventually(async () => {
+    const row = await stored();
+    return row.state === 'failed' ? row : undefined;
   });
-  if (release.state === 'done') await setTitle('After it was brought back');
+  expect(ended.error).toBe('The site was removed while this was published.');
+  await server.api.post('/api/sites/brackenfold/back').expect(204);
   expect((await publish()).state).toBe('done');
 });
 
-test('a server that is slower makes nothing live again that was rolled back, and windows hear of going back', async () => {
+test('what is slower makes nothing live again that was rolled back, and windows hear of going back', async () => {
   await setTitle('Rolled back soon');
-  const made = await publish();
-  const { body } = await server.api.get('/api/sites/brackenfold/releases').expect(200);
-  const earlier = (body as { releases: Release[] }).releases.find(
-    ({ state, id }) => state === 'done' && id !== made.id,
-  )!;
+  const before = (await server.store.site('brackenfold'))!.liveRelease!;
+  await server.api.get('/api/sites/brackenfold/plan').expect(200);
+  await server.stopWorkers();
+  const { body } = await server.api.post('/api/sites/brackenfold/releases').expect(202);
+  const { id } = body as Release;
+  // Somebody slower has taken up the release when it was not made yet, and comes to its end much later.
+  const compiling = new Compiling(server.store, server.queue);
+  const slower = await new Releasing(server.store, compiling, server.compilations).release(id);
+  await server.startWorker();
+  const live = async () => (await server.store.site('brackenfold'))!.liveRelease;
+  await eventually(async () => (await live()) === id || undefined);
   const heard: string[] = [];
   const client = new Client({ connectionString: server.url });
   await client.connect();
   client.on('notification', ({ payload }) => heard.push(payload ?? ''));
   await client.query('LISTEN sormet_revision');
-  await server.api.post(`/api/sites/brackenfold/releases/${earlier.id}/live`).expect(204);
+  await server.api.post(`/api/sites/brackenfold/releases/${before}/live`).expect(204);
   await eventually(async () => (heard.length > 0 ? true : undefined));
   await client.end();
-  // The slower server comes to its end now, with what it took up when the release was not made yet.
-  const row = await server.database.getRepository(ReleaseEntity).findOneByOrFail({ id: made.id });
-  await (
-    server.publisher as unknown as {
-      finish(release: unknown, texts: unknown, manifest: unknown, pages: unknown): Promise<void>;
-    }
-  ).finish({ ...row, state: 'making' }, new Map(), row.manifest, row.plan);
-  expect((await server.store.site('brackenfold'))!.liveRelease).toBe(earlier.id);
+  await server.database.transaction(slower);
+  expect(await live()).toBe(before);
+});
+
+test('a page that cannot be made is told where it is asked for, and the next try begins anew', async () => {
+  await setTitle('Not to be made');
+  await server.stopWorkers();
+  const { store } = await server.startWorker();
+  const failing = jest
+    .spyOn(store, 'stateAt')
+    .mockRejectedValue(new Error('A page lacks its root.'));
+  const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  for (const asked of [
+    server.api.get('/api/sites/brackenfold/plan'),
+    server.api.post('/api/sites/brackenfold/releases'),
+  ]) {
+    const { body } = await asked.expect(422);
+    expect(body).toMatchObject({ title: 'Cannot be published', detail: 'A page lacks its root.' });
+  }
+  failing.mockRestore();
+  quiet.mockRestore();
+  expect((await publish()).state).toBe('done');
+});
+
+test('an edit that changes nothing that visitors get is nothing to publish, also where that is known late', async () => {
+  await setTitle('Not to be made');
+  await setTitle('Made');
+  await publish();
+  await setTitle('Something else');
+  await setTitle('Made');
+  await server.stopWorkers();
+  const { body } = await server.api.post('/api/sites/brackenfold/releases').expect(202);
+  const { id } = body as Release;
+  await server.startWorker();
+  const stored = () => server.database.getRepository(ReleaseEntity).findOneByOrFail({ id });
+  const ended = await eventually(async () => {
+    const row = await stored();
+    return row.state === 'failed' ? row : undefined;
+  });
+  expect(ended.error).toContain('there is nothing to publish');
+  await server.api.post('/api/sites/brackenfold/releases').expect(409);
 });
 
 test('a transaction that the database breaks off in the middle is answered 503, and nothing of it is stored', async () => {

@@ -16,6 +16,10 @@ import { LiveChanges } from '../live/live-changes';
 import { loadDemo } from '../load-site';
 import { tidySites } from '../tidy-sites';
 import { upgradeSites } from '../upgrade-sites';
+import { Compilations } from '../compile/compilations';
+import { CompileQueue } from '../compile/queue';
+import { Worker } from '../compile/worker';
+import { Planner } from '../publish/plan';
 import { Publisher } from '../publish/publisher';
 import { Pictures } from '../files/pictures';
 import { LiveReleases } from '../sites/live-releases';
@@ -35,7 +39,12 @@ export interface TestServer {
   send(edit: NamedEdit, seen?: Documents, id?: string, past?: Past): request.Test;
   /** Publishes the newest state and waits until that is done or has failed. */
   publish(): Promise<ReleaseSummary>;
-  readonly publisher: Publisher;
+  readonly compilations: Compilations;
+  readonly queue: CompileQueue;
+  /** Starts one more worker, in this process, with a store of its own as one elsewhere has. */
+  startWorker(): Promise<{ readonly worker: Worker; readonly store: SiteStore }>;
+  /** Ends every worker. */
+  stopWorkers(): Promise<void>;
   readonly live: LiveChanges;
   readonly published: LiveReleases;
   stop(): Promise<void>;
@@ -62,14 +71,28 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
   await tidySites(store);
   await database.transaction(keepKeyframes);
   const live = new LiveChanges(url);
-  const publisher = new Publisher(store, url);
+  const queue = new CompileQueue(database, url, true);
+  const compilations = new Compilations(store, queue);
+  const workers: Worker[] = [];
+  const startWorker = async () => {
+    const storeOfItsOwn = new SiteStore(database);
+    const worker = new Worker(storeOfItsOwn, queue, url);
+    await worker.start();
+    workers.push(worker);
+    return { worker, store: storeOfItsOwn };
+  };
+  const stopWorkers = async () => {
+    for (const worker of workers.splice(0)) await worker.stop();
+  };
   const pictures = new Pictures();
   await live.start();
-  await publisher.start();
+  await queue.start();
+  await startWorker();
   const app = application({
     store,
     live,
-    publisher,
+    planner: new Planner(store, compilations),
+    publisher: new Publisher(store, compilations),
     pictures,
     names: [],
     sitesPort: SITES_PORT,
@@ -107,7 +130,10 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
         return release.state === 'done' || release.state === 'failed' ? release : undefined;
       });
     },
-    publisher,
+    compilations,
+    queue,
+    startWorker,
+    stopWorkers,
     live,
     published,
     send(edit, seen = first, id = newId(), past) {
@@ -119,7 +145,8 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
     },
     async stop() {
       await live.stop();
-      await publisher.stop();
+      await stopWorkers();
+      await queue.stop();
       await pictures.stop();
       for (const server of [app, sitesApp]) {
         server.closeAllConnections();

@@ -1,0 +1,163 @@
+import { randomInt } from 'node:crypto';
+import { Client } from 'pg';
+import { isAway } from '../database/away';
+import type { SiteStore } from '../database/site-store';
+import { logFault } from '../http/log';
+import { Compilations } from './compilations';
+import { Compiling, type Ending } from './compiling';
+import { WORK, type CompileQueue, type Step, type Taken } from './queue';
+import { failRelease, Releasing } from './releasing';
+import { WORKER_LOCKS } from './worker-locks';
+
+/** How long a worker that has nothing to do waits before it looks by itself, in ms. */
+const LOOK_AGAIN = 2000;
+/** How long to wait before the database is tried again, in ms. */
+const AGAIN = 1000;
+
+/** What is said of what every worker ended at. */
+const ENDED_TOO_OFTEN =
+  'Each worker that made it came to an end; nothing was changed. Look at what the workers said.';
+
+/**
+ * Takes jobs one after the other. As long as it is there its connection holds a lock, which tells others that what it has
+ * taken is in good hands; they take it up when the lock is gone.
+ */
+export class Worker {
+  private readonly compiling: Compiling;
+  private readonly releasing: Releasing;
+  private client: Client | undefined;
+  /** What it is known by: another with each connection. */
+  private key = 0;
+  private wake: () => void = () => undefined;
+  private closed = false;
+  private going: Promise<void> | undefined;
+
+  constructor(
+    private readonly store: SiteStore,
+    private readonly queue: CompileQueue,
+    private readonly url: string,
+    partPages?: number,
+  ) {
+    this.compiling = new Compiling(store, queue, partPages);
+    this.releasing = new Releasing(store, this.compiling, new Compilations(store, queue));
+  }
+
+  /** @throws when there is no connection to be had */
+  async start(): Promise<void> {
+    await this.hold();
+    this.going = this.work();
+  }
+
+  /** Ends when what it does is done. */
+  async stop(): Promise<void> {
+    this.closed = true;
+    this.wake();
+    await this.going;
+    await this.client?.end();
+  }
+
+  private async hold(): Promise<void> {
+    const client = new Client({ connectionString: this.url, keepAlive: true });
+    const lost = () => {
+      if (this.client === client) this.client = undefined;
+      this.wake();
+    };
+    client.on('error', lost);
+    client.on('end', lost);
+    client.on('notification', () => this.wake());
+    try {
+      await client.connect();
+      const key = randomInt(1, 2 ** 31 - 1);
+      await client.query('SELECT pg_advisory_lock($1, $2)', [WORKER_LOCKS, key]);
+      await client.query(`LISTEN ${WORK}`);
+      this.key = key;
+      this.client = client;
+    } catch (error) {
+      client.end().catch(() => undefined); // It is of no use any more, whether or not it can say goodbye.
+      throw error;
+    }
+  }
+
+  private async work(): Promise<void> {
+    let looked = 0;
+    while (!this.closed) {
+      const woken = this.woken();
+      try {
+        if (!this.client) await this.hold();
+        if (Date.now() - looked > LOOK_AGAIN / 2) {
+          looked = Date.now();
+          await this.takeUpLost();
+        }
+        const taken = await this.queue.take(this.key);
+        if (taken) await this.do(taken);
+        else await woken(LOOK_AGAIN);
+      } catch (error) {
+        logFault('A worker', error);
+        await woken(AGAIN);
+      }
+    }
+  }
+
+  /** What waits until somebody wakes it from now on, or a time in ms is over. */
+  private woken(): (ms: number) => Promise<void> {
+    let late: NodeJS.Timeout | undefined;
+    const called = new Promise<void>((done) => {
+      this.wake = () => {
+        clearTimeout(late);
+        done();
+      };
+    });
+    return (ms) => {
+      if (this.closed) return Promise.resolve();
+      late = setTimeout(() => this.wake(), ms);
+      return called;
+    };
+  }
+
+  private async do(taken: Taken): Promise<void> {
+    try {
+      const ending = await this.ending(taken.step);
+      await this.store.database.transaction(async (manager) => {
+        await ending(manager);
+        await this.queue.done(manager, taken);
+      });
+    } catch (error) {
+      logFault('A job of a worker', error);
+      // Of what the database is to blame for, nothing is said to people: it is done again.
+      if (isAway(error)) await this.again(taken);
+      else await this.giveUp(taken, (error as Error).message);
+    }
+  }
+
+  private ending(step: Step): Promise<Ending> {
+    switch (step.step) {
+      case 'begin':
+        return this.compiling.begin(step.compilation);
+      case 'part':
+        return this.compiling.part(step.compilation, step.part);
+      case 'together':
+        return this.compiling.together(step.compilation);
+      case 'release':
+        return this.releasing.release(step.release);
+    }
+  }
+
+  /** Lets what workers had that are gone be done by those that are there. */
+  private async takeUpLost(): Promise<void> {
+    for (const taken of await this.queue.lost()) await this.again(taken);
+  }
+
+  private async again(taken: Taken): Promise<void> {
+    if (!(await this.queue.again(taken))) await this.giveUp(taken, ENDED_TOO_OFTEN);
+  }
+
+  /** Ends what a job was for, with what people are told of it. */
+  private async giveUp(taken: Taken, error: string): Promise<void> {
+    const { step } = taken;
+    await this.store.database.transaction(async (manager) => {
+      if (step.step === 'release') await failRelease(manager, step.release, error);
+      else await this.compiling.fail(manager, step.compilation, error);
+      await this.queue.done(manager, taken);
+    });
+  }
+}

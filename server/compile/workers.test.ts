@@ -1,0 +1,143 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { join } from 'node:path';
+import { compileSite } from '@sormet/core/compile';
+import { addressesOf, type Documents } from '@sormet/core/model';
+import { means } from '@sormet/core/test';
+import { brackenfold } from '@sormet/demo';
+import type { ReleaseSummary } from '@sormet/core/api';
+import { ReleaseEntity } from '../database/entities';
+import { storeSite } from '../load-site';
+import { eventually, startTestServer, type TestServer } from '../test/test-server';
+import { Compilations } from './compilations';
+import { PART_PAGES } from './compiling';
+
+const SITE = 'many';
+/** How many pages there are beside those of the demo: several parts. */
+const MORE = PART_PAGES * 6;
+
+let server: TestServer;
+const processes: ChildProcess[] = [];
+beforeAll(async () => {
+  server = await startTestServer();
+  await server.stopWorkers();
+});
+afterAll(async () => {
+  for (const child of processes) child.kill('SIGKILL');
+  await server.stop();
+});
+
+/** The demo with many more sheds, each of which has a page. */
+function manyPages(): Documents {
+  const demo = brackenfold().documents;
+  const shed = addressesOf(demo).find(({ entry }) => entry)!.entry!;
+  const more = Array.from({ length: MORE }, (_, i) => ({
+    ...shed,
+    id: `more-${i}`,
+    slug: `more-${i}`,
+  }));
+  const site = { ...demo.site, slug: SITE, name: 'Many sheds' };
+  return demo.withAll([site, ...more]);
+}
+
+/** A worker in a process of its own, as `npm run worker` starts it. */
+function startProcess(): ChildProcess {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/worker.ts'], {
+    cwd: join(import.meta.dirname, '..', '..'),
+    env: { ...process.env, NODE_ENV: 'production', SORMET_DATABASE: server.url },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  processes.push(child);
+  return child;
+}
+
+const takenParts = async () =>
+  (
+    (await server.database.query(`SELECT job FROM taken_jobs WHERE about->>'step' = 'part'`)) as {
+      job: string;
+    }[]
+  ).map(({ job }) => job);
+
+/** Stops a worker for good in the middle of a part. @returns the job it had */
+async function killAtWork(child: ChildProcess): Promise<string> {
+  const job = await eventually(async () => {
+    if ((await takenParts()).length === 0) return undefined;
+    child.kill('SIGSTOP');
+    // What it had sent before it stood still, the database may still be at.
+    await new Promise((done) => setTimeout(done, 200));
+    const [still] = await takenParts();
+    if (still === undefined) child.kill('SIGCONT');
+    return still;
+  });
+  child.kill('SIGKILL');
+  await once(child, 'exit');
+  return job;
+}
+
+test('a worker that is killed in the middle of a release is replaced by others, and the release is the same to the byte', async () => {
+  const documents = manyPages();
+  await server.database.transaction((manager) => storeSite(manager, SITE, documents));
+  const whole = compileSite(documents, means());
+  expect(whole.made).toBeGreaterThan(MORE);
+
+  const killed = startProcess();
+  const { body } = await server.api.post(`/api/sites/${SITE}/releases`).expect(202);
+  const { id } = body as ReleaseSummary;
+  const job = await killAtWork(killed);
+  const begun = (await server.api.get(`/api/sites/${SITE}/releases/${id}`).expect(200))
+    .body as ReleaseSummary;
+  expect(begun).toMatchObject({ state: 'making', of: whole.made });
+  expect(await takenParts()).toEqual([job]);
+
+  startProcess();
+  startProcess();
+  const row = await eventually(async () => {
+    const stored = await server.database.getRepository(ReleaseEntity).findOneByOrFail({ id });
+    return stored.state === 'done' || stored.state === 'failed' ? stored : undefined;
+  });
+  expect([row.state, row.error]).toEqual(['done', null]);
+  expect(row).toMatchObject({ done: whole.made, of: whole.made });
+  expect(row.manifest).toEqual(whole.manifest);
+  const texts = Object.entries(whole.manifest).filter(([, { sha256 }]) => whole.texts.has(sha256));
+  for (const [path, { sha256 }] of texts.filter((_, i) => i % 20 === 0)) {
+    const served = await server.sites.get(path).set('host', `${SITE}.localhost:5181`).expect(200);
+    expect(served.text).toBe(whole.texts.get(sha256));
+  }
+  expect(await server.database.query('SELECT * FROM taken_jobs')).toEqual([]);
+  expect(
+    await server.database.query(`SELECT * FROM pgboss.job WHERE name LIKE 'compile-%'`),
+  ).toEqual([]);
+});
+
+test('what ends every worker is given up after some tries, and that is said', async () => {
+  for (const child of processes) child.kill('SIGKILL');
+  const { id } = await server.compilations.begin((await server.store.site('brackenfold'))!);
+  let tries = 0;
+  for (let begun = true; begun; tries += 1) {
+    // Taken by somebody who is not there, as after a kill.
+    const taken = await eventually(() => server.queue.take(1));
+    expect(taken.step).toEqual({ step: 'begin', compilation: id });
+    expect(await server.queue.lost()).toEqual([taken]);
+    if (tries === 4) break;
+    begun = await server.queue.again(taken);
+  }
+  expect(tries).toBe(4);
+  await server.startWorker();
+  const ended = await server.compilations.ended(id);
+  expect(ended).toMatchObject({
+    state: 'failed',
+    error: expect.stringContaining('came to an end'),
+  });
+});
+
+test('where no worker is, whoever waits for a plan is told so', async () => {
+  await server.stopWorkers();
+  const waiting = new Compilations(server.store, server.queue, 200);
+  const { id } = await waiting.begin((await server.store.site('brackenfold'))!);
+  await expect(waiting.ended(id)).rejects.toMatchObject({
+    status: 503,
+    message: expect.stringContaining('npm run worker'),
+  });
+  await server.startWorker();
+  expect(await waiting.ended(id)).toMatchObject({ state: 'done' });
+});
