@@ -1,5 +1,6 @@
 import { canvas } from './canvas';
 import { printTable, type Report } from './measure';
+import { publish } from './publish';
 import { reach } from './reach';
 import { render } from './render';
 import { retype } from './retype';
@@ -14,6 +15,7 @@ const BENCHMARKS: Record<string, () => Report | Promise<Report>> = {
   roster,
   retype,
   size,
+  publish,
   style,
 };
 
