@@ -1,5 +1,5 @@
-import { expect } from '@playwright/test';
-import { BenchHand } from './bench';
+import { expect, type Page } from '@playwright/test';
+import { BenchHand, ownPage } from './bench';
 import { test } from './test';
 
 test.describe('at the bench', () => {
@@ -410,4 +410,74 @@ test.describe('at the bench', () => {
     await page.keyboard.press('Control+z');
     await expect(bench.canvas.locator('h2').first()).toHaveText('One line for all of these');
   });
+});
+
+/** Types as a machine does: every key is there before the first is answered, on a processor that is busy. */
+async function typeAtOnce(page: Page, words: string): Promise<void> {
+  const browser = await page.context().newCDPSession(page);
+  await browser.send('Emulation.setCPUThrottlingRate', { rate: 3 });
+  await Promise.all(
+    [...words].map((text) => browser.send('Input.dispatchKeyEvent', { type: 'char', text })),
+  );
+  await browser.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+}
+
+test('a hundred letters typed at once arrive in the order in which they were typed, wherever one types', async ({
+  page,
+}) => {
+  const faults: string[] = [];
+  page.on('pageerror', (error) => faults.push(error.message));
+  const bench = new BenchHand(page);
+  await ownPage(page, 'own-typed');
+  const words = Array.from({ length: 20 }, (_, i) => `word${i}`)
+    .join(' ')
+    .slice(0, 110);
+  await page.locator('.outline-row', { hasText: 'How it works' }).click();
+  const name = page.getByRole('textbox', { name: 'name', exact: true });
+  await name.fill('');
+  await typeAtOnce(page, words);
+  await expect(name).toHaveValue(words);
+  await name.blur();
+  for (const [key, field] of [
+    ['g', page.getByRole('combobox', { name: 'Go line' })],
+    ['d', page.getByRole('combobox', { name: 'Declare line' })],
+    ['m', page.getByRole('textbox', { name: 'Name of the component' })],
+  ] as const) {
+    await page.locator('.outline-row', { hasText: 'word0 word1' }).click();
+    await page.keyboard.press(key);
+    await expect(field).toBeFocused();
+    await field.fill('');
+    await typeAtOnce(page, words);
+    await expect(field).toHaveValue(words);
+    await page.keyboard.press('Escape');
+  }
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.locator('.outline-row', { hasText: 'Heading' }).click();
+  await page.getByRole('tab', { name: 'Values' }).click();
+  const text = page.getByRole('textbox', { name: 'Heading text' });
+  await text.click();
+  await text.fill('');
+  await typeAtOnce(page, words);
+  await expect(text).toHaveValue(words);
+  expect(faults).toEqual([]);
+  await bench.saved();
+});
+
+test('what is typed into the go line and entered at once is what is done, though its list has not followed', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await bench.open('page-about');
+  await page.keyboard.press('g');
+  await expect(page.getByRole('combobox', { name: 'Go line' })).toBeFocused();
+  const browser = await page.context().newCDPSession(page);
+  const enter = { key: 'Enter', code: 'Enter', windowsVirtualKeyCode: 13, text: '\r' };
+  await Promise.all([
+    ...[...'go library'].map((text) =>
+      browser.send('Input.dispatchKeyEvent', { type: 'char', text }),
+    ),
+    browser.send('Input.dispatchKeyEvent', { type: 'keyDown', ...enter }),
+    browser.send('Input.dispatchKeyEvent', { type: 'keyUp', ...enter }),
+  ]);
+  await expect(page.getByRole('heading', { name: 'Library', exact: true })).toBeVisible();
 });

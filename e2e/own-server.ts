@@ -4,6 +4,7 @@ import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from '../scripts/lib/ports.mjs';
+import { killIfThere, processesOn } from '../scripts/lib/postgres.mjs';
 
 const root = join(import.meta.dirname, '..');
 
@@ -62,9 +63,16 @@ export class OwnServer {
       .map((line) => Number(line.trim().split(/\s+/)[0]));
   }
 
-  /** Stops it and takes everything away that it left on disk. */
+  /**
+   * Stops it and takes everything away that it left on disk, when nobody writes there any more: a start that was killed
+   * leaves what it had begun at work.
+   */
   async remove(): Promise<void> {
     await this.stop();
+    for (let left = processesOn(this.folder); left.length > 0; left = processesOn(this.folder)) {
+      for (const pid of left) killIfThere(pid);
+      await new Promise((done) => setTimeout(done, 50));
+    }
     rmSync(this.folder, { recursive: true, force: true });
   }
 

@@ -16,8 +16,8 @@ export default defineConfig({
   timeout: 120_000,
   expect: { timeout: 15_000 },
   workers: PORTS.length,
-  // A machine shared with others may stand still for seconds; what fails twice is wrong.
-  retries: process.env['CI'] ? 1 : 0,
+  // What fails is wrong: nothing is tried again.
+  retries: 0,
   reporter: [['list']],
   // The main job begins on the demo as it is shipped, so it goes first.
   projects: [
@@ -48,8 +48,8 @@ export default defineConfig({
         '--no-first-run',
       ],
     },
-    // Recording costs as much as what is recorded: only where something is tried again, or looked into by hand.
-    trace: process.env['CI'] ? 'on-first-retry' : 'retain-on-failure',
+    // Recording costs as much as what is recorded: only where somebody looks into it by hand.
+    trace: process.env['CI'] ? 'off' : 'retain-on-failure',
   },
   webServer: PORTS.map((port, worker) => ({
     command: 'node scripts/start.mjs',

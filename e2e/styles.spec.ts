@@ -89,7 +89,7 @@ test('a shared style is made of chosen declarations, put on elsewhere by its nam
   const name = `Notice ${Date.now().toString(36)}`;
   const put = page.getByRole('combobox', { name: 'Put on a shared style' });
   await put.fill(name);
-  await page.locator('.ant-select-item-option', { hasText: `make “${name}”` }).click();
+  await page.getByRole('option', { name: `make “${name}”` }).click();
   const dialog = page.getByRole('dialog', { name: 'Make a shared style' });
   // The size stays with the heading: only the look is taken.
   await dialog.getByRole('checkbox', { name: 'Size: box and type size' }).uncheck();

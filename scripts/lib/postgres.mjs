@@ -69,24 +69,28 @@ export function accepts(port) {
   });
 }
 
-/** The processes of PostgreSQL that were told to work on a folder. */
-function processesOn(folder) {
+/** The processes of PostgreSQL that work on a folder, or on one below it: told to, or in it. */
+export function processesOn(folder) {
   return readdirSync('/proc')
     .filter((name) => /^\d+$/.test(name))
     .map(Number)
     .filter((pid) => {
       try {
         const words = readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0');
-        return /\/(initdb|postgres)$/.test(words[0]) && words.some((word) => word.includes(folder));
+        if (/\/(initdb|postgres)$/.test(words[0]) && words.some((word) => word.includes(folder)))
+          return true;
+        return (
+          words[0].startsWith('postgres:') && readlinkSync(`/proc/${pid}/cwd`).startsWith(folder)
+        );
       } catch {
-        // It ended while this looked.
+        // It ended while this looked, or is not ours to look at.
         return false;
       }
     });
 }
 
 /** Kills a process, unless it ended by itself since it was seen. */
-function killIfThere(pid) {
+export function killIfThere(pid) {
   try {
     process.kill(pid, 'SIGKILL');
   } catch (error) {

@@ -89,18 +89,21 @@ export function useBenchKeys(
 
 /** Whether a key belongs to a control of the interface rather than to what is selected. */
 function isWidget(target: EventTarget | null): boolean {
-  return isIn(target, 'button, a, [role="dialog"], .shelf-item, .ant-select, table');
+  return isIn(target, 'button, a, [role="dialog"], .shelf-item, .ant-select, .suggest, table');
 }
 
 function isIn(target: EventTarget | null, selector: string): boolean {
   return target instanceof Element && target.closest(selector) !== null;
 }
 
-/** Whether a dialog lies over the bench; one that is on its way out, or out with its frame still there, does not. */
+/**
+ * Whether a dialog or the menu lies over the bench, whoever has the focus; what is on its way out, or out with its frame
+ * still there, does not.
+ */
 function isUnderDialog(): boolean {
-  return [...document.querySelectorAll<HTMLElement>('.ant-modal-wrap .ant-modal')].some(
-    (dialog) => dialog.checkVisibility() && !/-leave\b/.test(dialog.className),
-  );
+  return [
+    ...document.querySelectorAll<HTMLElement>('.ant-modal-wrap .ant-modal, .bench-menu'),
+  ].some((dialog) => dialog.checkVisibility() && !/-leave\b/.test(dialog.className));
 }
 
 /** What an arrow key leads to inside an instance: to the sides what is around and what is inside, else from row to row. */

@@ -1,6 +1,6 @@
-import { useMemo, useRef, useState, type ReactNode } from 'react';
-import { AutoComplete } from 'antd';
+import { useDeferredValue, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Dialog } from '../../site/Dialog';
+import { SuggestField } from '../../site/SuggestField';
 import { nodeIn, treeDocOf, type Documents } from '@sormet/core/model';
 import { nodeName } from '@sormet/core/edit';
 import { reasonAgainst } from '../../canvas/placing';
@@ -13,29 +13,75 @@ import { recentChoices, rememberChoice } from '../../store/recent';
 import { useChoices, type Choice } from './use-choices';
 import './GoLine.css';
 
+interface GoAction {
+  readonly label: string;
+  readonly key: string;
+  readonly run: () => void;
+}
+
 /** One line to type into: place a thing, go to a page, an entry, a definition or a screen, do something. */
-export function GoLine({
+export function GoLine({ doc, actions }: { doc: string; actions: readonly GoAction[] }): ReactNode {
+  const dispatch = useAppDispatch();
+  const open = useApp((state) => state.bench.goLine);
+  /** What was chosen: done when the line is closed, so that the cursor can go where the action puts it. */
+  const next = useRef<(() => void) | null>(null);
+  const close = () => dispatch(benchActions.showGoLine(false));
+  return (
+    <Dialog
+      open={open}
+      onCancel={close}
+      afterClose={() => {
+        next.current?.();
+        next.current = null;
+      }}
+      focusable={NOT_BACK}
+      footer={null}
+      closable={false}
+      destroyOnHidden
+      width={560}
+      title={null}
+      className="go-line"
+    >
+      <GoField
+        doc={doc}
+        actions={actions}
+        onChoose={(run) => {
+          next.current = run;
+          close();
+        }}
+      />
+    </Dialog>
+  );
+}
+
+/** Where the focus goes when the line is closed, is for what was chosen to say. */
+const NOT_BACK = { focusTriggerAfterClose: false };
+
+/** What is typed into the line. Apart from its dialog, which would be drawn again for each key. */
+function GoField({
   doc,
   actions,
+  onChoose,
 }: {
   doc: string;
-  actions: readonly { label: string; key: string; run: () => void }[];
+  actions: readonly GoAction[];
+  onChoose: (run: () => void) => void;
 }): ReactNode {
   const { documents } = useDerived();
-  const dispatch = useAppDispatch();
-  const { goLine, selection } = useApp((state) => state.bench);
+  const selection = useApp((state) => state.bench.selection);
   const [typed, setTyped] = useState('');
   /** Which place was asked for with Tab; `null` for the first where it may stand. */
   const [asked, setAsked] = useState<number | null>(null);
-  /** What was chosen: done when the line is closed, so that the cursor can go where the action puts it. */
-  const next = useRef<(() => void) | null>(null);
-  const choices = useChoices(goLine, doc, actions);
-  const recent = useMemo(() => (goLine ? recentChoices() : []), [goLine]);
-  const fitting = useMemo(() => ranked(choices, typed, recent), [choices, typed, recent]);
-  const places = useMemo(
-    () => (goLine ? placesFor(documents, doc, selection) : []),
-    [goLine, documents, doc, selection],
+  const choices = useChoices(doc, actions);
+  const [recent] = useState(recentChoices);
+  // The list follows what is typed when there is time: drawn for each key, it would hold up those that come next.
+  const followed = useDeferredValue(typed);
+  const fitting = useMemo(() => ranked(choices, followed, recent), [choices, followed, recent]);
+  const suggestions = useMemo(
+    () => fitting.map((choice) => ({ value: choice.value, label: labelOf(choice) })),
+    [fitting],
   );
+  const places = useMemo(() => placesFor(documents, doc, selection), [documents, doc, selection]);
   const placeable = fitting[0]?.placeable;
   const placesNow = placeable !== undefined;
   const against = useMemo(
@@ -45,37 +91,23 @@ export function GoLine({
   );
   const may = Math.max(0, against.indexOf(undefined));
   const turn = places.length === 0 ? 0 : (asked ?? may) % places.length;
-  const place = places[turn];
-  const close = () => {
-    dispatch(benchActions.showGoLine(false));
-    setTyped('');
-    setAsked(null);
-  };
-  const choose = (value: string) => {
-    const choice = choices.find((each) => each.value === value);
+  const choose = (choice: Choice | undefined, at = places[turn]) => {
     if (!choice) return;
-    rememberChoice(value);
-    next.current = () => choice.run(place?.place);
-    close();
+    rememberChoice(choice.value);
+    onChoose(() => choice.run(at?.place));
+  };
+  /** Does what fits best what is typed, where the list has not followed yet. */
+  const chooseUnseen = () => {
+    const [best] = ranked(choices, typed, recent);
+    const where = places.find(
+      ({ place }) => best?.placeable && !reasonAgainst(documents, doc, best.placeable, place),
+    );
+    choose(best, asked === null ? where : undefined);
   };
   return (
-    <Dialog
-      open={goLine}
-      onCancel={close}
-      afterClose={() => {
-        next.current?.();
-        next.current = null;
-      }}
-      focusable={{ focusTriggerAfterClose: false }}
-      footer={null}
-      closable={false}
-      destroyOnHidden
-      width={560}
-      title={null}
-      className="go-line"
-    >
+    <>
       <p id="go-place" className="go-place" role="status">
-        {placesNow && place ? (
+        {placesNow && places[turn] ? (
           <PlaceWords
             documents={documents}
             doc={doc}
@@ -89,36 +121,38 @@ export function GoLine({
         )}
       </p>
       <div
-        // Before the field hears of it: there Tab takes the first of the list.
+        // Before the field hears of it: there Tab would lead on.
         onKeyDownCapture={(event) => {
+          if (event.key === 'Enter' && followed !== typed) {
+            event.preventDefault();
+            event.stopPropagation();
+            return chooseUnseen();
+          }
           if (event.key !== 'Tab' || event.shiftKey) return;
           event.preventDefault();
           event.stopPropagation();
           if (placesNow) setAsked(turn + 1);
         }}
       >
-        <AutoComplete
+        <SuggestField
           autoFocus
-          defaultActiveFirstOption
-          open
-          value={typed}
-          aria-label="Go line: place, go, do"
+          firstActive
+          alwaysOpen
+          label="Go line: place, go, do"
           aria-describedby="go-place"
           placeholder="place, go, do"
-          options={fitting.map((choice) => ({ value: choice.value, label: labelOf(choice) }))}
           className="go-input"
-          onChange={(words: string) => {
+          value={typed}
+          suggestions={suggestions}
+          nothing="Nothing is called so."
+          onType={(words) => {
             setTyped(words);
             setAsked(null);
           }}
-          onSelect={choose}
-          onKeyDown={(event) => {
-            if (event.key === 'Escape') close();
-          }}
-          listHeight={360}
+          onChoose={(value) => choose(choices.find((each) => each.value === value))}
         />
       </div>
-    </Dialog>
+    </>
   );
 }
 

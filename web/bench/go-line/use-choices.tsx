@@ -24,9 +24,8 @@ const SCREENS: readonly { name: string; path: string }[] = [
   { name: 'Settings', path: '/settings' },
 ];
 
-/** Everything that the go line can do: place, go, do. Made only while it is open. */
+/** Everything that the go line can do: place, go, do. */
 export function useChoices(
-  open: boolean,
   doc: string,
   actions: readonly { label: string; key: string; run: () => void }[],
 ): readonly Choice[] {
@@ -40,7 +39,6 @@ export function useChoices(
   latest.current = { placing, actions };
   return useMemo(() => {
     const found: Choice[] = [];
-    if (!open) return found;
     const add = (verb: string, id: string, name: string, note: string, run: Choice['run']) =>
       found.push({ value: `${verb} ${id}`, verb, name, note, run });
     const offer = (id: string, name: string, note: string, placeable: Placeable) =>
@@ -80,5 +78,5 @@ export function useChoices(
     }
     for (const { label, key, run } of latest.current.actions) add('do', label, label, key, run);
     return found;
-  }, [open, documents, doc, navigate, sync, dispatch]);
+  }, [documents, doc, navigate, sync, dispatch]);
 }

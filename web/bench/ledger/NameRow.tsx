@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { newId } from '@sormet/core/model';
 import { useSync } from '../../site/SiteProvider';
+import { useLiveText } from '../../values/use-live-text';
 
 /** The name that tells a node from others like it. */
 export function NameRow({
@@ -19,6 +20,7 @@ export function NameRow({
 }): ReactNode {
   const sync = useSync();
   const [session] = useState(newId);
+  const [shown, type, leave] = useLiveText(name);
   return (
     <tr>
       {group}
@@ -28,14 +30,16 @@ export function NameRow({
           className="plain-field"
           aria-label="name"
           placeholder="a name to tell it from others, seen only here"
-          value={name}
+          value={shown}
           maxLength={120}
-          onChange={({ target }) =>
+          onChange={({ target }) => {
+            type(target.value);
             sync.edit(
               { name: 'nameNode', args: { doc, node, name: target.value } },
               { group: `${session} ${node} name` },
-            )
-          }
+            );
+          }}
+          onBlur={leave}
         />
       </td>
     </tr>

@@ -1,7 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { AutoComplete, Form, Input, InputNumber, Radio, Select } from 'antd';
+import { Form, Input, InputNumber, Radio, Select } from 'antd';
 import { Dialog } from '../../site/Dialog';
+import { SuggestField } from '../../site/SuggestField';
 import type { SiteRequest, SiteSummary } from '@sormet/core/api';
 import { api, ApiProblem } from '../../site/api';
 import { LANGUAGES } from './languages';
@@ -120,7 +121,7 @@ export function MakeSite({
             },
           ]}
         >
-          <AutoComplete options={[...LANGUAGES]} />
+          <LanguageField />
         </Form.Item>
         {begins === 'copy' ? null : (
           <Form.Item
@@ -133,5 +134,28 @@ export function MakeSite({
         )}
       </Form>
     </Dialog>
+  );
+}
+
+/** The language of a site: one of those that are suggested, or any tag. The form gives what is not said here. */
+function LanguageField({
+  id = '',
+  value = '',
+  onChange = () => undefined,
+}: {
+  id?: string;
+  value?: string;
+  onChange?: (tag: string) => void;
+}): ReactNode {
+  const typed = value.toLowerCase();
+  const fitting = LANGUAGES.filter(({ label }) => label.toLowerCase().includes(typed));
+  return (
+    <SuggestField
+      id={id}
+      value={value}
+      suggestions={fitting.length > 0 ? fitting : LANGUAGES}
+      onType={onChange}
+      onChoose={onChange}
+    />
   );
 }

@@ -11,6 +11,7 @@ import {
 import { useSync } from '../../../site/SiteProvider';
 import { ChoiceCell } from '../../../values/ChoiceCell';
 import { DraftField } from '../../../values/DraftField';
+import { useLiveText } from '../../../values/use-live-text';
 import { IconButton } from '../IconButton';
 import { Grip, placing, useDragged } from './ordering';
 import { useTakingBack } from './TakeBack';
@@ -61,6 +62,7 @@ export function PropertyLine({
       args: { ...args, set: { place: { group, before: null } } },
     });
   };
+  const [shown, type, leave] = useLiveText(made.label);
   const drag = useDragged({ is: 'property', id });
   return (
     <tr ref={drag.row} className={drag.mark}>
@@ -71,16 +73,18 @@ export function PropertyLine({
           <input
             className="plain-field"
             aria-label={`Label of ${made.key}`}
-            value={made.label}
+            value={shown}
             title={isLoose ? 'Nothing is connected to it' : undefined}
             maxLength={120}
-            onChange={({ target }) =>
-              target.value.trim() &&
+            onBlur={leave}
+            onChange={({ target }) => {
+              type(target.value);
+              if (target.value.trim() === '') return;
               sync.edit(
                 { name: 'labelProperty', args: { ...args, label: target.value } },
                 { group: `${session} label` },
-              )
-            }
+              );
+            }}
           />
         </span>
       </td>

@@ -1,6 +1,6 @@
 import { useRef, useState, type ReactNode } from 'react';
-import { AutoComplete } from 'antd';
 import { PROPERTIES, propertiesFor } from '@sormet/core/style';
+import { SuggestField } from '../../../site/SuggestField';
 
 /** The field under the table that makes a row for another CSS property, whichever there is. */
 export function AddDeclaration({ onAdd }: { onAdd: (property: string) => void }): ReactNode {
@@ -26,25 +26,22 @@ export function AddDeclaration({ onAdd }: { onAdd: (property: string) => void })
         setWrong('');
       }}
     >
-      <AutoComplete
-        size="small"
-        variant="borderless"
+      <SuggestField
+        className="is-plain"
         value={typed}
-        aria-label="Add a declaration"
+        label="Add a declaration"
         placeholder="add a declaration"
-        options={
+        suggestions={
           typed === ''
             ? []
             : propertiesFor(typed)
                 .slice(0, 8)
                 .map((name) => ({ value: name }))
         }
-        popupMatchSelectWidth={240}
-        onChange={setTyped}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') add(typed);
-        }}
-        onBlur={() => add(typed)}
+        onType={setTyped}
+        onChoose={add}
+        onEnter={() => add(typed)}
+        onLeave={() => add(typed)}
       />
       {wrong ? (
         <span className="cell-error" role="alert">

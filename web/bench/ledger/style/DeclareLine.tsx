@@ -1,5 +1,4 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { AutoComplete, type RefSelectProps } from 'antd';
 import { isRefusal, runEdit } from '@sormet/core/edit';
 import { docOf, own, type State } from '@sormet/core/model';
 import {
@@ -12,6 +11,7 @@ import {
   type Width,
 } from '@sormet/core/style';
 import { useDerived, useSync } from '../../../site/SiteProvider';
+import { SuggestField, type Suggestion } from '../../../site/SuggestField';
 import { benchActions } from '../../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../../store/store';
 import type { Selected } from '../../use-selected';
@@ -41,8 +41,7 @@ export function DeclareLine({
   const sync = useSync();
   const dispatch = useAppDispatch();
   const asked = useApp((state) => state.bench.declareAsked);
-  const field = useRef<RefSelectProps>(null);
-  const walked = useRef(false);
+  const field = useRef<HTMLInputElement>(null);
   const [line, setLine] = useState('');
   const [wrong, setWrong] = useState('');
   useEffect(() => {
@@ -90,6 +89,10 @@ export function DeclareLine({
     });
   }
 
+  const type = (typed: string) => {
+    setLine(typed);
+    setWrong('');
+  };
   const done = () => {
     setLine('');
     setWrong('');
@@ -126,29 +129,21 @@ export function DeclareLine({
           {says}
         </span>
       ) : null}
-      <AutoComplete
+      <SuggestField
         ref={field}
-        size="small"
         className="declare-field"
-        aria-label="Declare line"
+        label="Declare line"
         placeholder="pad 24 @600"
         value={line}
-        options={optionsFor(line)}
-        defaultActiveFirstOption={false}
-        popupMatchSelectWidth={300}
-        onChange={(typed: string) => {
-          walked.current = false;
-          setLine(typed);
-          setWrong('');
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'Escape' && line !== '') {
-            event.stopPropagation();
-            done();
-          }
-          if (event.key === 'ArrowDown' || event.key === 'ArrowUp') walked.current = true;
-          // An option that was walked to is taken by the package; without one, the line is declared.
-          if (event.key === 'Enter' && !walked.current) declare();
+        suggestions={optionsFor(line)}
+        onType={type}
+        // What is suggested is written into the line; the line is declared by Enter where nothing was walked to.
+        onChoose={type}
+        onEnter={declare}
+        onEscape={() => {
+          if (line === '') return false;
+          done();
+          return true;
         }}
       />
       {wrong ? (
@@ -159,7 +154,7 @@ export function DeclareLine({
     </div>
   );
 
-  function optionsFor(typed: string): { value: string; label: ReactNode }[] {
+  function optionsFor(typed: string): Suggestion[] {
     const { letters, value } = lineParts(typed);
     if (typed.trim() === '') return [];
     const isValue = value !== '' || /\s$/.test(typed);

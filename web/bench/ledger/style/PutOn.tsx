@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
-import { AutoComplete } from 'antd';
 import { allOf, docOf, own } from '@sormet/core/model';
 import { stylesInOrder } from '@sormet/core/style';
+import { SuggestField } from '../../../site/SuggestField';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import type { Selected } from '../../use-selected';
 import { MakeStyle } from './MakeStyle';
@@ -52,22 +52,16 @@ export function PutOn({ selected }: { selected: Selected }): ReactNode {
   };
   return (
     <>
-      <AutoComplete
-        size="small"
-        variant="borderless"
-        className="put-on"
+      <SuggestField
+        className="put-on is-plain"
         value={typed}
-        aria-label="Put on a shared style"
+        label="Put on a shared style"
         placeholder="+ put on a style"
-        options={options}
-        defaultActiveFirstOption
-        popupMatchSelectWidth={240}
-        onChange={(value: string) =>
-          // The package also tells the value of what was chosen, which nobody typed.
-          setTyped(options.some((option) => option.value === value) ? '' : value)
-        }
-        onSelect={choose}
-        notFoundContent={
+        suggestions={options}
+        firstActive
+        onType={setTyped}
+        onChoose={choose}
+        nothing={
           wanted === '' ? 'There is no other style to put on.' : `No style is called “${typed}”.`
         }
       />
