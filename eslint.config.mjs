@@ -3,7 +3,16 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['web/dist', 'node_modules', 'test-results', 'playwright-report', '.data'] },
+  {
+    ignores: [
+      'web/dist',
+      'server/dist',
+      'node_modules',
+      'test-results',
+      'playwright-report',
+      '.data',
+    ],
+  },
   eslint.configs.recommended,
   ...tseslint.configs.recommended,
   {
@@ -29,6 +38,18 @@ export default tseslint.config(
   {
     files: ['web/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
-    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'warn' },
+    rules: {
+      'react-hooks/rules-of-hooks': 'error',
+      'react-hooks/exhaustive-deps': 'warn',
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'CallExpression[callee.name="useApp"] > ArrowFunctionExpression > MemberExpression[object.name="state"]',
+          message:
+            'Whoever listens to all of a slice is drawn again for all of it: ask for members by useBench or useSite.',
+        },
+      ],
+    },
   },
 );

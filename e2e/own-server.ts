@@ -45,12 +45,12 @@ export class OwnServer {
 
   /** The start command and what it started, apart from the database. */
   get processes(): number[] {
-    return [this.child!.pid!, ...this.started('server/main.ts')];
+    return [this.child!.pid!, ...this.started('server/dist/main.mjs')];
   }
 
   /** The process of its worker; nothing while there is none. */
   get worker(): number | undefined {
-    return this.started('server/worker.ts')[0];
+    return this.started('server/dist/worker.mjs')[0];
   }
 
   /** The processes that it started to run a program. */

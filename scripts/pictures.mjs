@@ -5,7 +5,7 @@ import { chmodSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { installChromium, installPackages, installPostgres, root } from './lib/install.mjs';
-import { buildInterface } from './lib/interface.mjs';
+import { buildAll } from './lib/build.mjs';
 import { giveUp, say } from './lib/say.mjs';
 
 const port = 5490;
@@ -30,7 +30,7 @@ try {
   installPackages();
   installPostgres();
   installChromium();
-  buildInterface();
+  buildAll();
   server = spawn(process.execPath, ['scripts/start.mjs'], {
     cwd: root,
     stdio: ['ignore', 'ignore', 'inherit'],

@@ -1,9 +1,9 @@
 /**
- * `npm start`: installs what is missing, starts the database, builds the interface when needed, serves. It watches
+ * `npm start`: installs what is missing, starts the database, builds what has changed, serves. It watches
  * over the database, the server and a worker, and starts again what ended.
  */
 import { installPackages, installPostgres } from './lib/install.mjs';
-import { buildInterface } from './lib/interface.mjs';
+import { buildAll } from './lib/build.mjs';
 import { FIRST_WAIT, KeptRunning, LONGEST_WAIT } from './lib/keep-running.mjs';
 import { checkPorts } from './lib/ports.mjs';
 import { accepts, dataFolder, startPostgres } from './lib/postgres.mjs';
@@ -15,10 +15,10 @@ let stopping = false;
 const env = () => ({ SORMET_DATABASE: database.url });
 
 /** The first of the processes that make pages; `npm run worker` starts more. */
-const worker = new KeptRunning({ name: 'worker', program: 'server/worker.ts', env });
+const worker = new KeptRunning({ name: 'worker', program: 'server/dist/worker.mjs', env });
 const server = new KeptRunning({
   name: 'server',
-  program: 'server/main.ts',
+  program: 'server/dist/main.mjs',
   env,
   // The server brings the tables up to date that the worker uses.
   ready: () => worker.start(FIRST_WAIT, true),
@@ -57,7 +57,7 @@ try {
   await checkPorts();
   installPackages();
   const programs = installPostgres();
-  buildInterface();
+  buildAll();
   database = await startPostgres(programs, dataFolder());
   if (stopping) {
     database.stop();

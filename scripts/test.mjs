@@ -4,7 +4,7 @@ import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { installChromium, installPackages, installPostgres, root } from './lib/install.mjs';
-import { buildInterface } from './lib/interface.mjs';
+import { buildAll } from './lib/build.mjs';
 import { freePort } from './lib/ports.mjs';
 import { startPostgres } from './lib/postgres.mjs';
 import { giveUp, say } from './lib/say.mjs';
@@ -59,7 +59,7 @@ try {
   installPackages();
   const programs = installPostgres();
   installChromium();
-  buildInterface();
+  buildAll();
   const bin = (name) => join(root, 'node_modules', '.bin', name);
   const layers = ['--config', '.dependency-cruiser.cjs', 'core', 'server', 'web', 'demo'];
   const results = await together([

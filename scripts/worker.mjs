@@ -4,6 +4,7 @@
  * started again.
  */
 import { existsSync, readFileSync } from 'node:fs';
+import { buildAll } from './lib/build.mjs';
 import { installPackages } from './lib/install.mjs';
 import { KeptRunning } from './lib/keep-running.mjs';
 import { addressFile, dataFolder } from './lib/postgres.mjs';
@@ -41,11 +42,12 @@ try {
     );
   database();
   installPackages();
+  buildAll();
   let ready = 0;
   for (let i = 1; i <= count; i += 1) {
     const worker = new KeptRunning({
       name: `worker ${i} of ${count}`,
-      program: 'server/worker.ts',
+      program: 'server/dist/worker.mjs',
       env: () => ({ SORMET_DATABASE: database() }),
       ready: () => {
         ready += 1;

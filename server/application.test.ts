@@ -247,7 +247,7 @@ describe('loading the demo', () => {
         ),
       );
     const before = await count();
-    await loadDemo(server.database, brackenfold());
+    await loadDemo(server.database, brackenfold);
     expect(await count()).toEqual(before);
   });
 

@@ -7,9 +7,10 @@ import { SiteEntity } from './database/entities';
 import { storeUses } from './edits/accept';
 import { storeFiles } from './files/stored-files';
 
-/** Stores the demo in a database that holds no site yet. */
-export async function loadDemo(database: DataSource, demo: DemoSite): Promise<void> {
+/** Stores the demo, which is made for it, in a database that holds no site yet. */
+export async function loadDemo(database: DataSource, makeDemo: () => DemoSite): Promise<void> {
   if ((await database.getRepository(SiteEntity).count()) > 0) return;
+  const demo = makeDemo();
   const { files } = demo;
   await database.transaction(async (manager) => {
     await storeFiles(

@@ -56,7 +56,7 @@ export async function serve(settings: Settings): Promise<Running> {
     await database.destroy();
   };
   try {
-    await loadDemo(database, brackenfold());
+    await loadDemo(database, brackenfold);
     await deleteExpired(store);
     await upgradeSites(store);
     await tidySites(store);

@@ -1,9 +1,9 @@
-/** Run by `buildInterface` while it holds the lock of building. */
-import { buildOnce } from './interface.mjs';
+/** Run by `buildAll` while it holds the lock of building. */
+import { buildOnce } from './build.mjs';
 import { giveUp } from './say.mjs';
 
 try {
-  buildOnce();
+  await buildOnce();
 } catch (error) {
   giveUp(error);
 }

@@ -29,7 +29,7 @@ export class KeptRunning {
   start(wait = FIRST_WAIT, served = false) {
     const began = Date.now();
     let ready = served;
-    const child = spawn(process.execPath, ['--import', 'tsx', this.program], {
+    const child = spawn(process.execPath, ['--enable-source-maps', this.program], {
       cwd: root,
       env: { NODE_ENV: 'production', ...process.env, ...this.env() },
       // The channel tells it when this process is gone, however it went.

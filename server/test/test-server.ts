@@ -65,7 +65,7 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
   const url = base.replace(/\/[^/]*$/, '/' + name);
   if (stored !== undefined) await inDatabase(url, stored);
   const database = await connect(url);
-  await loadDemo(database, brackenfold());
+  await loadDemo(database, brackenfold);
   const store = new SiteStore(database);
   await upgradeSites(store);
   await tidySites(store);

@@ -4,7 +4,7 @@ import { Button, Empty } from 'antd';
 import { own, docOf, rootOf, treeDocOf } from '@sormet/core/model';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions, keepFolds, keepLayout, keepZoom } from '../store/bench-slice';
-import { useApp, useAppDispatch } from '../store/store';
+import { useAppDispatch, useBench } from '../store/store';
 import { ContextMenu } from './actions/ContextMenu';
 import { useInstances } from './actions/use-instances';
 import { useMakeComponent } from './actions/MakeComponent';
@@ -51,8 +51,16 @@ function WithinBench(): ReactNode {
   const sync = useSync();
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
-  const { beside, earlier, folded, zoom, layout, selection, tab, lit, tracing } = useApp(
-    (state) => state.bench,
+  const { beside, earlier, folded, zoom, layout, selection, tab, lit, tracing } = useBench(
+    'beside',
+    'earlier',
+    'folded',
+    'zoom',
+    'layout',
+    'selection',
+    'tab',
+    'lit',
+    'tracing',
   );
   const doc = treeDocOf(documents, id);
   const { entries, entry, onEntry } = useEntries(doc);
@@ -163,7 +171,7 @@ function WithinBench(): ReactNode {
 /** Opens the definition of what is selected beside the page, or closes the one that is there. */
 function useOpenBeside(selected: Selected | undefined): () => void {
   const dispatch = useAppDispatch();
-  const { beside } = useApp((state) => state.bench);
+  const { beside } = useBench('beside');
   return () => {
     const component = selected?.component;
     if (beside) dispatch(benchActions.openBeside(null));

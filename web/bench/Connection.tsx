@@ -3,7 +3,7 @@ import { Badge, Button } from 'antd';
 import { Dialog } from '../site/Dialog';
 import { Check, CloudOff, CloudUpload, TriangleAlert, Users } from 'lucide-react';
 import { siteActions } from '../store/site-slice';
-import { useApp, useAppDispatch } from '../store/store';
+import { useAppDispatch, useSite } from '../store/store';
 import { Dangling } from '../site/Dangling';
 import { useDerived, useSync } from '../site/SiteProvider';
 import type { Conflict, SetAside } from '../store/pending';
@@ -12,8 +12,14 @@ import './Connection.css';
 
 /** Whether everything done here is saved; what waits; what was not taken in; who else is here: each by words and mark. */
 export function Connection(): ReactNode {
-  const { connected, pending, conflicts, kept, deciding, others, setAside } = useApp(
-    (state) => state.site,
+  const { connected, pending, conflicts, kept, deciding, others, setAside } = useSite(
+    'connected',
+    'pending',
+    'conflicts',
+    'kept',
+    'deciding',
+    'others',
+    'setAside',
   );
   const undecided = conflicts.length + setAside.length;
   const dispatch = useAppDispatch();

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Button, Input, Switch } from 'antd';
 import { Dialog } from '../site/Dialog';
-import { useApp, useAppDispatch } from '../store/store';
+import { useAppDispatch, useBench } from '../store/store';
 import { benchActions } from '../store/bench-slice';
 import {
   DEFAULT_KEYMAP,
@@ -18,7 +18,7 @@ import './Keys.css';
 
 /** Every key of the bench with what it does; single keys can be changed and turned off. */
 export function Keys(): ReactNode {
-  const { keys: open, keymap } = useApp((state) => state.bench);
+  const { keys: open, keymap } = useBench('keys', 'keymap');
   const dispatch = useAppDispatch();
   const [reason, setReason] = useState('');
   const set = (next: Keymap) => {

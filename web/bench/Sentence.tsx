@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { docOf, EVERY_TAG, isPerEntry, own, type TreeDoc } from '@sormet/core/model';
 import { describe } from '../canvas/address';
 import { innerWords } from '../canvas/inside';
-import { useApp, useAppDispatch } from '../store/store';
+import { useApp, useAppDispatch, useBench } from '../store/store';
 import { siteActions } from '../store/site-slice';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
@@ -27,7 +27,7 @@ export function Sentence({
 }): ReactNode {
   const { documents, reach } = useDerived();
   const dispatch = useAppDispatch();
-  const { notice, tab, lit, beside } = useApp((state) => state.bench);
+  const { notice, tab, lit, beside } = useBench('notice', 'tab', 'lit', 'beside');
   const refusal = useApp((state) => state.site.refusal);
   const words = useRuleWords(selected?.inside ?? selected);
   if (refusal)

@@ -14,7 +14,7 @@ import type { Documents, EntryDoc } from '@sormet/core/model';
 import { widthsOf } from '@sormet/core/style';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
-import { useApp, useAppDispatch } from '../store/store';
+import { useAppDispatch, useBench } from '../store/store';
 import { CanvasCss } from './canvas-css';
 import { Draw } from './draw';
 import { Marks } from './Marks';
@@ -76,7 +76,7 @@ function legibleWidth(paneWidth: number): number {
 export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProps): ReactNode {
   const { documents } = useDerived();
   const { site } = documents;
-  const { width, zoom: zooms, heldTheme } = useApp((state) => state.bench);
+  const { width, zoom: zooms, heldTheme } = useBench('width', 'zoom', 'heldTheme');
   const dispatch = useAppDispatch();
   const zoom = zooms[kind];
   const setZoom = useCallback(

@@ -2,7 +2,7 @@ import { useLayoutEffect, useRef, type CSSProperties, type ReactNode } from 'rea
 import type { Resolved } from '@sormet/core/resolve';
 import { nodeIn, type Documents } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
-import { useApp } from '../store/store';
+import { useBench } from '../store/store';
 import { describe, resolvedOf, slotOwner, slotsOf } from './address';
 import { innerAt, innerWords } from './inside';
 import { exposedAreas } from './exposed';
@@ -30,7 +30,7 @@ export function Marks({
 }): ReactNode {
   const { doc, built, registry, scale } = stage;
   const { documents } = useDerived();
-  const { selection, landing: at, lit, tab } = useApp((state) => state.bench);
+  const { selection, landing: at, lit, tab } = useBench('selection', 'landing', 'lit', 'tab');
   const landing = at?.doc === doc && built ? landingOf(documents, built, registry, at) : undefined;
   const selected = selection?.doc === doc ? selection.nodes : [];
   const label = (id: string) => describe(documents, doc, id);

@@ -2,7 +2,7 @@ import { useCallback, useEffect } from 'react';
 import type { Resolved, ResolvedElement } from '@sormet/core/resolve';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
-import { useApp, useAppDispatch } from '../store/store';
+import { useAppDispatch, useBench } from '../store/store';
 import { resolvedOf, textTarget } from './address';
 import type { Stage } from './stage';
 import { onlyContent } from './only-text';
@@ -30,7 +30,7 @@ export function useTypingHere(
   const { doc, built, registry, frame, body, scale } = stage;
   const { documents } = useDerived();
   const dispatch = useAppDispatch();
-  const { typeInto } = useApp((state) => state.bench);
+  const { typeInto } = useBench('typeInto');
   const onEnd = useCallback(
     (element: HTMLElement) => {
       onZoom(null);

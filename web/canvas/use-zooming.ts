@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { LARGEST, SMALLEST } from '../store/bench-slice';
-import { useApp } from '../store/store';
+import { useBench } from '../store/store';
 import { resolvedOf } from './address';
 import type { Stage } from './stage';
 
@@ -16,7 +16,7 @@ export function useZooming(
   zoom: number | null,
   onZoom: (share: number | null) => void,
 ): void {
-  const { zoomAsked, selection } = useApp((state) => state.bench);
+  const { zoomAsked, selection } = useBench('zoomAsked', 'selection');
   const seen = useRef(zoomAsked);
   const wanted = useRef<string | null>(null);
   const node = selection?.doc === doc ? selection.nodes[0] : undefined;

@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import type { SiteSummary } from '@sormet/core/api';
-import { useApp } from '../store/store';
+import { useSite } from '../store/store';
 
 /** What the list of sites says of the open one, with its name and addresses as they are by now. */
 export function useSummary(): SiteSummary | null {
-  const { summary, confirmed } = useApp((state) => state.site);
+  const { summary, confirmed } = useSite('summary', 'confirmed');
   const { name, slug } = confirmed.site;
   return useMemo(() => {
     if (!summary) return null;

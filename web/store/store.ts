@@ -1,5 +1,5 @@
 import { configureStore } from '@reduxjs/toolkit';
-import { useDispatch, useSelector } from 'react-redux';
+import { shallowEqual, useDispatch, useSelector } from 'react-redux';
 import { benchSlice } from './bench-slice';
 import { siteSlice } from './site-slice';
 
@@ -16,3 +16,21 @@ export type AppState = ReturnType<AppStore['getState']>;
 
 export const useApp = useSelector.withTypes<AppState>();
 export const useAppDispatch = useDispatch.withTypes<AppStore['dispatch']>();
+
+/** Members of what the bench shows: whoever asks for them is drawn again when one of them is another, and for nothing else. */
+export function useBench<K extends keyof AppState['bench']>(
+  ...members: readonly K[]
+): Pick<AppState['bench'], K> {
+  return useApp(({ bench }) => picked(bench, members), shallowEqual);
+}
+
+/** The same of the site. */
+export function useSite<K extends keyof AppState['site']>(
+  ...members: readonly K[]
+): Pick<AppState['site'], K> {
+  return useApp(({ site }) => picked(site, members), shallowEqual);
+}
+
+function picked<T, K extends keyof T>(from: T, members: readonly K[]): Pick<T, K> {
+  return Object.fromEntries(members.map((member) => [member, from[member]])) as Pick<T, K>;
+}

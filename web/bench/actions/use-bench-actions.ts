@@ -4,7 +4,7 @@ import { innerOf } from '../../canvas/inside';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { keyFor, type SingleKey } from '../../store/keymap';
-import { useApp, useAppDispatch } from '../../store/store';
+import { useAppDispatch, useBench } from '../../store/store';
 import { exposureOf, useExposing } from '../ledger/exposing';
 import { useLayout } from '../panes/use-layout';
 import type { Selected } from '../use-selected';
@@ -39,7 +39,7 @@ export function useBenchActions(
   const arranging = useArranging(selected);
   const repeating = useRepeating(selected);
   const pages = usePages(doc);
-  const { width, keymap, folded, tracing } = useApp((state) => state.bench);
+  const { width, keymap, folded, tracing } = useBench('width', 'keymap', 'folded', 'tracing');
   const layout = useLayout();
   const widths = widthsOf(documents.site);
   const stepWidth = (by: number) => {

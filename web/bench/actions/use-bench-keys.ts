@@ -4,7 +4,7 @@ import { childrenOf, rootOf, type TreeDoc } from '@sormet/core/model';
 import { innerOf } from '../../canvas/inside';
 import { benchActions } from '../../store/bench-slice';
 import { doneBy } from '../../store/keymap';
-import { useApp, useAppDispatch } from '../../store/store';
+import { useAppDispatch, useBench } from '../../store/store';
 import type { Selected } from '../use-selected';
 import type { BenchAction } from './bench-action';
 
@@ -16,7 +16,7 @@ export function useBenchKeys(
   actions: readonly BenchAction[],
 ): void {
   const dispatch = useAppDispatch();
-  const { goLine, keys, keymap } = useApp((state) => state.bench);
+  const { goLine, keys, keymap } = useBench('goLine', 'keys', 'keymap');
   // Read when a key is pressed: bound once, not with every state that typing makes.
   const latest = useRef({ selected, actions, keymap, covered: goLine || keys });
   latest.current = { selected, actions, keymap, covered: goLine || keys };

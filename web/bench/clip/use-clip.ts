@@ -27,7 +27,7 @@ import { usePictures } from '../../values/use-pictures';
 import { fileBranch, isBroughtIn } from '../../canvas/file-branch';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
-import { useApp, useAppDispatch } from '../../store/store';
+import { useAppDispatch, useBench } from '../../store/store';
 import type { BenchAction } from '../actions/bench-action';
 import { insideWords } from '../actions/while-inside';
 import { placesFor, type Where } from '../go-line/places';
@@ -47,7 +47,7 @@ export function useClip(
   const sync = useSync();
   const dispatch = useAppDispatch();
   const pictures = usePictures();
-  const { selection } = useApp((state) => state.bench);
+  const { selection } = useBench('selection');
   const say = (words: string) => dispatch(benchActions.notice(words));
 
   const copy = (data?: DataTransfer): Clip | undefined => {

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Group, Panel, Separator, useDefaultLayout } from 'react-resizable-panels';
 import { keep, kept } from '../../store/kept';
-import { useApp } from '../../store/store';
+import { useBench } from '../../store/store';
 import { useLayout } from './use-layout';
 import { useShares, type Edited } from './use-shares';
 
@@ -55,7 +55,7 @@ export function Columns({
   edited: Edited;
   ledger: ReactNode;
 }): ReactNode {
-  const { folded } = useApp((state) => state.bench);
+  const { folded } = useBench('folded');
   const shares = useShares(edited, beside !== null);
   const layout = useLayout();
   return (

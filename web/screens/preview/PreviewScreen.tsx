@@ -4,7 +4,7 @@ import { Button } from 'antd';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { docOf, pathOf } from '@sormet/core/model';
 import { widthsOf, type Width } from '@sormet/core/style';
-import { useApp } from '../../store/store';
+import { useApp, useSite } from '../../store/store';
 import { doneBy } from '../../store/keymap';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { useSummary } from '../../site/use-summary';
@@ -18,7 +18,7 @@ export function PreviewScreen(): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
   const navigate = useNavigate();
-  const { pending, revision } = useApp((state) => state.site);
+  const { pending, revision } = useSite('pending', 'revision');
   const summary = useSummary();
   const keymap = useApp((state) => state.bench.keymap);
   const [width, setWidth] = useState<Width>('base');

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { Alert, Button, Popconfirm, Progress, Skeleton } from 'antd';
-import { useApp } from '../../store/store';
+import { useSite } from '../../store/store';
 import type { PlanAnswer, ReleaseSummary } from '@sormet/core/api';
 import { api } from '../../site/api';
 import { useSync } from '../../site/SiteProvider';
@@ -12,7 +12,7 @@ import '../screens.css';
 /** What publishing would change and why, its progress, and past releases. */
 export function ReleasesScreen(): ReactNode {
   const sync = useSync();
-  const { revision, pending } = useApp((state) => state.site);
+  const { revision, pending } = useSite('revision', 'pending');
   const summary = useSummary();
   const [plan, setPlan] = useState<PlanAnswer | null>(null);
   const [releases, setReleases] = useState<readonly ReleaseSummary[] | null>(null);

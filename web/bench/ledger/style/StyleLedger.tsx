@@ -5,7 +5,7 @@ import { declaredProperties, declaredStates, widthsOf, type Origin } from '@sorm
 import { ruleKey } from '../../../canvas/rule-key';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { benchActions } from '../../../store/bench-slice';
-import { useApp, useAppDispatch } from '../../../store/store';
+import { useAppDispatch, useBench } from '../../../store/store';
 import type { Selected } from '../../use-selected';
 import { AddDeclaration } from './AddDeclaration';
 import { Chain, kindOfRule } from './Chain';
@@ -25,7 +25,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
   const dispatch = useAppDispatch();
-  const { lit, width: current, state: held } = useApp((state) => state.bench);
+  const { lit, width: current, state: held } = useBench('lit', 'width', 'state');
   const site = documents.site;
   const widths = widthsOf(site);
   const words = useRuleWords(selected);
