@@ -1,3 +1,4 @@
+import { app } from './app';
 import { canvas } from './canvas';
 import { printTable, type Report } from './measure';
 import { publish } from './publish';
@@ -16,6 +17,7 @@ const BENCHMARKS: Record<string, () => Report | Promise<Report>> = {
   retype,
   size,
   publish,
+  app,
   style,
 };
 

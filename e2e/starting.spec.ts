@@ -1,6 +1,7 @@
 import { execFileSync, spawn, spawnSync } from 'node:child_process';
 import { once } from 'node:events';
 import {
+  chmodSync,
   existsSync,
   mkdirSync,
   readdirSync,
@@ -12,6 +13,7 @@ import {
 import { join } from 'node:path';
 import { expect } from '@playwright/test';
 import { Client } from 'pg';
+import { freePort } from '../scripts/lib/ports.mjs';
 import { WORKER_LOCKS } from '../server/compile/worker-locks';
 import { OwnServer } from './own-server';
 import { test } from './test';
@@ -265,6 +267,33 @@ test.describe('a folder that is not its own', () => {
       expect(said).not.toMatch(/\n\s+at /);
       expect(filesIn(server.folder)).toEqual(before);
     });
+
+  test('a database of another user, or one that others may read, is told, and left as it is', async () => {
+    const server = await own();
+    const data = join(server.folder, 'postgres');
+    for (const name of ['', 'base', 'global']) mkdirSync(join(data, name));
+    for (const name of ['PG_VERSION', 'global/pg_control']) writeFileSync(join(data, name), '');
+    const isRoot = process.getuid?.() === 0;
+    // As root the database runs under the user postgres: what root has made is another user's.
+    if (isRoot) {
+      expect(await server.startInVain()).toContain(`${data} belongs to another user`);
+      execFileSync('chown', ['-R', 'postgres', data]);
+    }
+    chmodSync(data, 0o755);
+    const said = await server.startInVain();
+    expect(said).toContain(`${data} may be read or written by others (mode 755)`);
+    expect(said).toContain('Nothing in it was touched');
+    expect(said).not.toMatch(/\n\s+at /);
+    expect(statSync(data).mode & 0o777).toBe(0o755);
+  });
+
+  test('equal ports are told before anything is made', async () => {
+    const port = await freePort();
+    const server = await OwnServer.make({ port, env: { SORMET_SITES_PORT: String(port) } });
+    made.push(server);
+    expect(await server.startInVain()).toContain(`are both ${port}; they must differ`);
+    expect(readdirSync(server.folder)).toEqual([]);
+  });
 
   test('what it left half made itself is made again; what it did not mark is not', async () => {
     test.setTimeout(120_000);

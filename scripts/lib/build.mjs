@@ -105,7 +105,7 @@ const whereFilesStand = {
 const SMALL = 1000;
 
 /** Puts beside each text of the interface what it is pressed to by Brotli and gzip, so that nothing is pressed while somebody waits. */
-function pressFiles(folder) {
+export function pressFiles(folder) {
   for (const name of readdirSync(folder)) {
     const path = join(folder, name);
     if (statSync(path).isDirectory()) pressFiles(path);

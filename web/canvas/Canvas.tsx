@@ -102,6 +102,7 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
     language: site.language,
     built,
     width: frameWidth,
+    registry,
   });
   const shownWidth =
     kind === 'definition' && natural !== null ? Math.min(natural, frameWidth) : frameWidth;

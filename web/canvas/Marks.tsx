@@ -89,12 +89,12 @@ export function Marks({
 }
 
 /** The areas of what the rule that is lit reaches on this canvas. */
-function reachedBy({ body }: Stage, lit: string): DOMRect[] {
+function reachedBy({ body, registry }: Stage, lit: string): DOMRect[] {
   const selector = selectorOfRule(lit);
   if (!body || selector === undefined) return [];
   return [...body.querySelectorAll(selector)]
     .slice(0, MOST_REACHED)
-    .map((element) => element.getBoundingClientRect());
+    .map((element) => registry.areaOf(element));
 }
 
 /** More marks than this say nothing more. */
@@ -132,8 +132,16 @@ function Outlined({
           if (owner?.node !== id || owner.slot !== slot) return [];
           return [group.children.length > 0 || registry.rectOf(group) ? group : around];
         });
+  // Where it stood last: while a newer tree is on its way to be drawn, the marks of what was there stay.
+  const last = useRef<readonly (DOMRect | undefined)[]>([]);
+  const rects = shown.map((node, i) =>
+    registry.drawn === built ? registry.rectOf(node) : (last.current[i] ?? registry.rectOf(node)),
+  );
+  useLayoutEffect(() => {
+    last.current = rects;
+  });
   return shown.map((node, i) => {
-    const rect = registry.rectOf(node);
+    const rect = rects[i];
     if (!rect) return null;
     return (
       <Mark key={i} className={className} rect={rect} scale={scale}>

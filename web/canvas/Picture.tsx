@@ -37,7 +37,7 @@ export function Picture({
   const styles = useMemo(() => new CanvasCss(), []);
   const css = useMemo(() => styles.of(documents, built.linked), [styles, documents, built]);
   const places = useMemo(() => placesOf(documents, built.linked.doc), [documents, built]);
-  const frame = useFrame({ css, language: documents.site.language, built, width: drawn });
+  const frame = useFrame({ css, language: documents.site.language, built, width: drawn, registry });
   const natural = Math.min(drawn, frame.natural ?? drawn);
   const scale = Math.min(atMost, width / natural, 1);
   const told = useRef('');

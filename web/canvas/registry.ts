@@ -1,10 +1,16 @@
-import type { Resolved, ResolvedElement, ResolvedGroup } from '@sormet/core/resolve';
+import type { Built, Resolved, ResolvedElement, ResolvedGroup } from '@sormet/core/resolve';
 
 /** Which element of the canvas shows which resolved element, both ways. */
 export class Registry {
   private readonly byElement = new WeakMap<Element, ResolvedElement>();
   private readonly byResolved = new WeakMap<Resolved, HTMLElement>();
   private readonly places = new WeakMap<Element, ResolvedGroup>();
+  /** Elements whose area was asked for, with that. */
+  private readonly asked = new Map<Element, DOMRect>();
+  /** Whether an area was asked for that is not there. */
+  private lacks = false;
+  /** What is drawn: of a newer tree there are no elements yet. */
+  drawn: Built | undefined;
 
   set(element: HTMLElement, node: ResolvedElement): void {
     this.byElement.set(element, node);
@@ -44,10 +50,20 @@ export class Registry {
     return element?.isConnected ? [element] : [];
   }
 
+  /** The area of an element in the canvas, in its CSS px. */
+  areaOf(element: Element): DOMRect {
+    const rect = element.getBoundingClientRect();
+    this.asked.set(element, rect);
+    return rect;
+  }
+
   /** The area of a resolved node in the canvas, in its CSS px; nothing when it shows nothing. */
   rectOf(node: Resolved): DOMRect | undefined {
-    const rects = this.elementsOf(node).map((element) => element.getBoundingClientRect());
-    if (rects.length === 0) return undefined;
+    const rects = this.elementsOf(node).map((element) => this.areaOf(element));
+    if (rects.length === 0) {
+      this.lacks = true;
+      return undefined;
+    }
     const left = Math.min(...rects.map((r) => r.left));
     const top = Math.min(...rects.map((r) => r.top));
     return new DOMRect(
@@ -57,4 +73,25 @@ export class Registry {
       Math.max(...rects.map((r) => r.bottom)) - top,
     );
   }
+
+  /**
+   * Whether something that was asked for stands elsewhere now, or may be there at last. Then everything is forgotten:
+   * whoever draws over it asks again.
+   */
+  hasMoved(): boolean {
+    const moved =
+      this.lacks ||
+      [...this.asked].some(
+        ([element, was]) => !element.isConnected || !isSame(element.getBoundingClientRect(), was),
+      );
+    if (moved) {
+      this.asked.clear();
+      this.lacks = false;
+    }
+    return moved;
+  }
+}
+
+function isSame(a: DOMRect, b: DOMRect): boolean {
+  return a.left === b.left && a.top === b.top && a.width === b.width && a.height === b.height;
 }

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
 import type { Built } from '@sormet/core/resolve';
 import { showPlaces } from './places';
+import type { Registry } from './registry';
 
 /** The frame that a document is drawn in, and how large what it shows is, in its own CSS px. */
 export interface Frame {
@@ -25,11 +26,14 @@ export function useFrame({
   language,
   built,
   width,
+  registry,
 }: {
   css: string;
   language: string;
   built: Built | undefined;
   width: number;
+  /** What is drawn in it is known there, and whoever draws over it has asked there; without it, all is taken to have moved. */
+  registry?: Registry;
 }): Frame {
   const frame = useRef<HTMLIFrameElement>(null);
   const [body, setBody] = useState<HTMLElement | null>(null);
@@ -43,16 +47,17 @@ export function useFrame({
     const root = inner.firstElementChild?.getBoundingClientRect();
     setHeight(Math.max(60, Math.ceil(root?.height ?? inner.scrollHeight)));
     setNatural(root ? Math.max(240, Math.ceil(root.right + 16)) : null);
-    redraw((n) => n + 1);
-  }, []);
+    if (registry?.hasMoved() ?? true) redraw((n) => n + 1);
+  }, [registry]);
 
   useLayoutEffect(() => {
     if (!body) return;
     const style = frame.current!.contentDocument!.getElementById('sormet-css')!;
     if (style.textContent !== css) style.textContent = css;
+    if (registry) registry.drawn = built;
     showPlaces(body);
     measure();
-  }, [body, css, built, width, measure]);
+  }, [body, css, built, width, registry, measure]);
 
   useEffect(() => {
     if (!body) return undefined;
