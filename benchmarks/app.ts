@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { AddressInfo } from 'node:net';
 import { chromium, type Browser, type CDPSession, type Page } from '@playwright/test';
+import { chromiumProgram } from '../scripts/lib/install.mjs';
 import express from 'express';
 import staticGzip from 'express-static-gzip';
 import react from '@vitejs/plugin-react';
@@ -39,7 +40,7 @@ export async function app(): Promise<Report> {
   const server = await OwnServer.make();
   let beside: Server | undefined;
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: chromiumProgram(),
     args: ['--no-sandbox', '--disable-background-networking'],
   });
   try {

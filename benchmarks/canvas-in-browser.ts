@@ -1,4 +1,5 @@
 import { chromium, type CDPSession, type Page } from '@playwright/test';
+import { chromiumProgram } from '../scripts/lib/install.mjs';
 import { BenchHand } from '../e2e/bench';
 import { OwnServer } from '../e2e/own-server';
 import { median, rounded, type Row } from './measure';
@@ -39,7 +40,7 @@ export async function canvasInBrowser(): Promise<Row[]> {
   const server = await OwnServer.make();
   await server.start();
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: chromiumProgram(),
     args: ['--no-sandbox', '--disable-background-networking'],
   });
   try {

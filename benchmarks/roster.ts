@@ -1,4 +1,5 @@
 import { chromium } from '@playwright/test';
+import { chromiumProgram } from '../scripts/lib/install.mjs';
 import { text } from '@sormet/core/model';
 import { median, rounded, type Report } from './measure';
 import { instanceOn, pageId, PlacedSite } from './placed-site';
@@ -80,7 +81,7 @@ function bareUpdate(site: PlacedSite): Promise<number> {
 
 async function openings({ server }: PlacedSite): Promise<{ large: number; small: number }> {
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: chromiumProgram(),
     args: ['--no-sandbox', '--disable-background-networking'],
   });
   try {

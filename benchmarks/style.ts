@@ -1,4 +1,5 @@
 import { chromium } from '@playwright/test';
+import { chromiumProgram } from '../scripts/lib/install.mjs';
 import { cssOf, PageCompiler } from '@sormet/core/compile';
 import { doEdit, isRefusal, plant, type Branch } from '@sormet/core/edit';
 import { addressesOf, allOf, text, type Documents, type PageDoc } from '@sormet/core/model';
@@ -84,7 +85,7 @@ export async function style(): Promise<Report> {
   const compiled = new PageCompiler(documents, means(linker)).compile(address);
   const sheets = changed.map((each) => cssOf(each, used));
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: chromiumProgram(),
     args: ['--no-sandbox', '--disable-background-networking'],
   });
   try {

@@ -2,6 +2,7 @@ import { chmodSync, mkdirSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
+import { chromiumProgram } from '../scripts/lib/install.mjs';
 import { PORT, PORTS, SITES_PORTS } from './addresses';
 
 /** An empty data folder: the one that `npm test` removes afterwards, else one in the folder for temporary files. */
@@ -39,7 +40,7 @@ export default defineConfig({
       ],
     },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: chromiumProgram(),
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -53,6 +53,7 @@ export async function serve(settings: Settings): Promise<Running> {
     await Promise.all(closed);
     await queue.stop();
     await pictures.stop();
+    await published.stop();
     await database.destroy();
   };
   try {

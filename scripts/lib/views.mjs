@@ -1,10 +1,11 @@
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { chromiumProgram } from './install.mjs';
 
 /** Walks the main views of the demo and takes one picture of each. */
 export async function takePictures(address, folder, say) {
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: chromiumProgram(),
     args: ['--no-sandbox', '--disable-background-networking'],
   });
   try {

@@ -87,8 +87,12 @@ export class Compilations {
       .getRepository(CompilationEntity)
       .createQueryBuilder()
       .delete()
-      .where({ site, state: Not('making') })
-      .andWhere(`(revision <> :revision OR state = 'failed')`, { revision })
+      .where({ site })
+      .andWhere(
+        // What another version of the compiler began, no worker of this one ends.
+        `(compiler <> :compiler OR state = 'failed' OR (state = 'done' AND revision <> :revision))`,
+        { revision, compiler: COMPILER },
+      )
       .andWhere(
         `NOT EXISTS (SELECT 1 FROM releases r WHERE r.compilation = compilations.id AND r.state IN ('waiting', 'making'))`,
       )
@@ -99,7 +103,7 @@ export class Compilations {
   async others({ id: site, revision }: Wanted): Promise<CompilationRow | null> {
     return this.store.database
       .getRepository(CompilationEntity)
-      .findOneBy({ site, state: 'making', revision: Not(revision) });
+      .findOneBy({ site, state: 'making', revision: Not(revision), compiler: COMPILER });
   }
 
   /** Waits until a compilation is ended. @returns nothing when it was taken away meanwhile @throws a 503 problem when no worker is there */

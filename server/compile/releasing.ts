@@ -46,7 +46,7 @@ export class Releasing {
     if (!site) return (manager) => failRelease(manager, id, SITE_REMOVED);
     const made = await database
       .getRepository(CompilationEntity)
-      .findOneBy({ id: row.compilation ?? '' });
+      .findOneBy({ id: row.compilation ?? '', compiler: COMPILER });
     if (!made) return this.anew(id, { ...site, revision: row.revision });
     if (made.state === 'making') return NOTHING;
     if (made.state === 'failed') return (manager) => failRelease(manager, id, made.error ?? '');

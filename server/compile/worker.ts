@@ -30,6 +30,8 @@ export class Worker {
   private key = 0;
   private wake: () => void = () => undefined;
   private closed = false;
+  /** Jobs that failed, and how: what becomes of each is owed to the queue, also where that could not be said at once. */
+  private readonly failed: { readonly taken: Taken; readonly error: unknown }[] = [];
   private going: Promise<void> | undefined;
 
   constructor(
@@ -88,6 +90,7 @@ export class Worker {
           looked = Date.now();
           await this.takeUpLost();
         }
+        await this.settleFailed();
         const taken = await this.queue.take(this.key);
         if (taken) await this.do(taken);
         else await woken(LOOK_AGAIN);
@@ -123,9 +126,16 @@ export class Worker {
       });
     } catch (error) {
       logFault('A job of a worker', error);
-      // Of what the database is to blame for, nothing is said to people: it is done again.
-      if (isAway(error)) await this.again(taken);
-      else await this.giveUp(taken, (error as Error).message);
+      this.failed.push({ taken, error });
+    }
+  }
+
+  /** Of what the database is to blame for, nothing is said to people: it is done again. All else is given up in words. */
+  private async settleFailed(): Promise<void> {
+    for (let first = this.failed[0]; first; first = this.failed[0]) {
+      if (isAway(first.error)) await this.again(first.taken);
+      else await this.giveUp(first.taken, (first.error as Error).message);
+      this.failed.shift();
     }
   }
 

@@ -40,6 +40,7 @@ export class LiveReleases {
   private readonly files: LRUCache<string, ServedFile>;
   /** Is over when all that is known to be live was read. */
   private keeping: Promise<void> = Promise.resolve();
+  private closed = false;
 
   /** @param keptBytes how many bytes of files are kept in memory */
   constructor(
@@ -62,6 +63,12 @@ export class LiveReleases {
   /** Reads everything that is live, so that the database may go away from then on. */
   async keepAll(): Promise<void> {
     await this.published();
+    await this.keeping;
+  }
+
+  /** Reads no more; waits until what is being read is. */
+  async stop(): Promise<void> {
+    this.closed = true;
     await this.keeping;
   }
 
@@ -131,9 +138,10 @@ export class LiveReleases {
   }
 
   private async keepFiles(site: KnownSite): Promise<void> {
+    if (this.closed) return;
     for (const { sha256, mediaType } of Object.values(await this.manifestOf(site))) {
       // What is as large as all there is room for would only push out the rest.
-      if (this.files.calculatedSize > this.files.maxSize - PART_BYTES) return;
+      if (this.closed || this.files.calculatedSize > this.files.maxSize - PART_BYTES) return;
       await this.file(sha256, mediaType);
     }
   }

@@ -152,6 +152,7 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
         server.closeAllConnections();
         await new Promise((done) => server.close(done));
       }
+      await published.stop();
       await database.destroy();
       await inDatabase(base, `DROP DATABASE ${name} WITH (FORCE)`);
     },

@@ -1,9 +1,8 @@
 import type { ReactNode } from 'react';
-import { Popconfirm } from 'antd';
 import { X } from 'lucide-react';
 import type { ComponentDoc, Property, PropertyId } from '@sormet/core/model';
 import { DraftField } from '../../../values/DraftField';
-import { count } from '../../words';
+import { IconButton } from '../IconButton';
 import { Grip, useDragged } from './ordering';
 import { useTakingBack } from './TakeBack';
 
@@ -28,7 +27,6 @@ export function GroupHead({
         {label}
       </th>
     );
-  const properties = rows.map(([id]) => id);
   return (
     <th
       ref={drag.row}
@@ -47,22 +45,12 @@ export function GroupHead({
           })}
         />
         <span className="cell-actions">
-          <Popconfirm
-            title={`Take back ${count(rows.length, 'property', 'properties')}?`}
-            description={`${rows.map(([, made]) => made.label).join(', ')}: their controls hold the defaults again.`}
-            okText="Take back the group"
-            cancelText="Leave it"
-            onConfirm={() => takeBack(properties)}
-          >
-            <button
-              type="button"
-              className="icon-button"
-              aria-label={`Take back the group ${label}`}
-              title="Take the group back"
-            >
-              <X size={13} aria-hidden />
-            </button>
-          </Popconfirm>
+          <IconButton
+            icon={X}
+            name={`Take back the group ${label}`}
+            title="Take the group back"
+            onPress={() => takeBack(rows.map(([id]) => id))}
+          />
         </span>
         {asked}
       </span>

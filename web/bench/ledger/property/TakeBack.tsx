@@ -12,7 +12,8 @@ import { count, documentWords } from '../../words';
 const LISTED = 20;
 
 /**
- * Takes properties back: at once where no instance sets them, else only after it was said which values show no more.
+ * Takes properties back: one that no instance sets at once, else only after it was said which they are, and which values
+ * show no more.
  * Whoever uses it draws `asked` somewhere.
  */
 export function useTakingBack(component: ComponentDoc | undefined): {
@@ -38,7 +39,8 @@ export function useTakingBack(component: ComponentDoc | undefined): {
     });
   return {
     takeBack(properties) {
-      if (properties.some((property) => set(property).length > 0)) setAsking(properties);
+      if (properties.length > 1 || properties.some((property) => set(property).length > 0))
+        setAsking(properties);
       else done(properties);
     },
     asked: component ? (
@@ -89,9 +91,17 @@ function TakeBackDialog({
       }}
       onCancel={onClose}
     >
+      {rows.length > 1 ? (
+        <p>
+          {rows.map(({ made }) => made.label).join(', ')}: what they were connected to holds the
+          defaults again.
+        </p>
+      ) : null}
       <p>
-        {count(all, 'value')} that instances have of their own show no more: the definition’s
-        default shows in their place. Nothing that was written is lost: undo brings all of it back.
+        {all > 0
+          ? `${count(all, 'value')} that instances have of their own show no more: the definition’s default shows in their place. `
+          : 'No instance has a value of its own. '}
+        Nothing that was written is lost: undo brings all of it back.
       </p>
       {rows
         .filter(({ values }) => values.length > 0)

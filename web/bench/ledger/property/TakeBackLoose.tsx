@@ -1,11 +1,10 @@
 import type { ReactNode } from 'react';
-import { Button, Popconfirm } from 'antd';
+import { Button } from 'antd';
 import { inOrder, type ComponentDoc } from '@sormet/core/model';
 import { useTakingBack } from './TakeBack';
-import { count } from '../../words';
 import { unconnected } from './unconnected';
 
-/** Takes back all properties at once that nothing in the definition reads, named before. */
+/** Takes back all properties at once that nothing in the definition reads, named before where they are several. */
 export function TakeBackLoose({ component }: { component: ComponentDoc }): ReactNode {
   const { takeBack, asked } = useTakingBack(component);
   const loose = unconnected(component);
@@ -13,15 +12,9 @@ export function TakeBackLoose({ component }: { component: ComponentDoc }): React
   if (found.length === 0) return null;
   return (
     <>
-      <Popconfirm
-        title={`Take back ${count(found.length, 'property', 'properties')} that nothing is connected to?`}
-        description={found.map(([, { label }]) => label).join(', ')}
-        okText="Take back"
-        cancelText="Leave them"
-        onConfirm={() => takeBack(found.map(([id]) => id))}
-      >
-        <Button size="small">Take back the {found.length} not connected …</Button>
-      </Popconfirm>
+      <Button size="small" onClick={() => takeBack(found.map(([id]) => id))}>
+        Take back the {found.length} not connected …
+      </Button>
       {asked}
     </>
   );

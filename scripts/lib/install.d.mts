@@ -1,0 +1,2 @@
+/** Debian's Chromium for tests: its program. */
+export function chromiumProgram(): string;
