@@ -152,9 +152,7 @@ function FailedRow({ conflict }: { conflict: Conflict }): ReactNode {
       <p>
         You {conflict.says}. {conflict.reason} Everything else goes on.
       </p>
-      <pre className="held" tabIndex={0} aria-label="What it held">
-        {held}
-      </pre>
+      <Held words="All that it holds, as it is sent" text={held} />
       <CopyButton text={held} />{' '}
       <Button size="small" onClick={() => sync.decide(conflict, true)}>
         Try again
@@ -175,9 +173,7 @@ function SetAsideRow({ aside: { key, text } }: { aside: SetAside }): ReactNode {
         This browser kept something for this site that cannot be read here: another version wrote
         it, or it was cut off. It was not sent, and it is kept as it is.
       </p>
-      <pre className="held" tabIndex={0} aria-label="What was kept">
-        {text}
-      </pre>
+      <Held words="All that was kept, as it stands there" text={text} />
       <CopyButton text={text} />{' '}
       <Button size="small" danger onClick={() => sync.letGo(key)}>
         Drop it
@@ -213,4 +209,16 @@ function plainWords(value: unknown): string {
     if (member in record) return plainWords(record[member]);
   if ('place' in record || 'parent' in record) return 'another place';
   return JSON.stringify(value);
+}
+
+/** What machines say to each other, for whoever wants to look: folded, since it says nothing to most. */
+function Held({ words, text }: { words: string; text: string }): ReactNode {
+  return (
+    <details className="held-folded">
+      <summary>{words}</summary>
+      <pre className="held" tabIndex={0} aria-label={words}>
+        {text}
+      </pre>
+    </details>
+  );
 }
