@@ -14,6 +14,8 @@ export type Step =
 export interface Taken {
   readonly id: string;
   readonly step: Step;
+  /** Who has taken it. */
+  readonly worker: number;
 }
 
 /** Workers take only what was asked of their version of the compiler: another would make other pages. */
@@ -81,7 +83,7 @@ export class CompileQueue {
          ON CONFLICT (job) DO UPDATE SET worker = excluded.worker`,
         [job.id, worker, job.data],
       );
-      return { id: job.id, step: job.data };
+      return { id: job.id, step: job.data, worker };
     });
   }
 
@@ -91,18 +93,23 @@ export class CompileQueue {
     await this.boss.deleteJob(QUEUE, id, { db: within(manager) });
   }
 
-  /** Lets a job be begun again. @returns whether it is; not, when it was begun too often */
-  async again({ id }: Pick<Taken, 'id'>): Promise<boolean> {
+  /**
+   * Lets a job be begun again, unless somebody has it by now.
+   * @returns whether it is; not, when it was begun too often: then it stays until it is ended
+   */
+  async again({ id, worker }: Taken): Promise<boolean> {
     return this.database.transaction(async (manager) => {
       const db = within(manager);
-      await manager.query('DELETE FROM taken_jobs WHERE job = $1', [id]);
+      const held = (await manager.query(
+        'SELECT 1 FROM taken_jobs WHERE job = $1 AND worker = $2 FOR UPDATE',
+        [id, worker],
+      )) as unknown[];
+      if (held.length === 0) return true;
       const job = await this.boss.getJobById(QUEUE, id, { db, includeArchive: false });
-      if (job?.state !== 'active') return true;
-      if (job.retryCount >= job.retryLimit) {
-        await this.boss.deleteJob(QUEUE, id, { db });
-        return false;
-      }
-      await this.boss.fail(QUEUE, id, { db });
+      const isActive = job?.state === 'active';
+      if (isActive && job.retryCount >= job.retryLimit) return false;
+      await manager.query('DELETE FROM taken_jobs WHERE job = $1', [id]);
+      if (isActive) await this.boss.fail(QUEUE, id, { db });
       await wake(manager);
       return true;
     });
@@ -111,7 +118,7 @@ export class CompileQueue {
   /** The jobs whose workers are gone: what holds a worker's lock is its connection, which ends with it, however it ends. */
   async lost(): Promise<Taken[]> {
     return (await this.database.query(
-      `SELECT job AS id, about AS step FROM taken_jobs
+      `SELECT job AS id, about AS step, worker FROM taken_jobs
         WHERE NOT EXISTS (SELECT 1 FROM pg_locks WHERE ${HELD_HERE} AND objid = worker)`,
       [WORKER_LOCKS],
     )) as Taken[];
