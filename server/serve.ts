@@ -66,8 +66,7 @@ export async function serve(settings: Settings): Promise<Running> {
     await queue.start();
     await compilations.takeUp();
     // What was begun and could not be ended while the database was away is ended now.
-    live.onReturn = () =>
-      void compilations.takeUp().catch((error: unknown) => logFault('Taking up releases', error));
+    live.onReturn = () => compilations.takeUp();
     await published.keepAll();
     const app = application({
       store,

@@ -51,7 +51,6 @@ export class Compiling {
   constructor(
     private readonly store: SiteStore,
     private readonly queue: Pick<CompileQueue, 'send'>,
-    private readonly partPages = PART_PAGES,
   ) {}
 
   /** Finds what there is to do; makes it at once where it is little. */
@@ -62,8 +61,8 @@ export class Compiling {
     const live = await this.liveOf(row);
     const work = workOf(documents, beside(live));
     const parts: string[][] = [];
-    for (let at = 0; at < work.pages.length; at += this.partPages)
-      parts.push(work.pages.slice(at, at + this.partPages));
+    for (let at = 0; at < work.pages.length; at += PART_PAGES)
+      parts.push(work.pages.slice(at, at + PART_PAGES));
     if (parts.length <= 1) {
       const made = this.pages(row.site, documents, parts[0] ?? []);
       const ended = this.ended(row, documents, live, { ...row, work }, [made]);

@@ -73,6 +73,11 @@ export class Releasing {
       const releases = manager.getRepository(ReleaseEntity);
       if (!(await releases.existsBy({ id, state: In(UNDER_WAY) }))) return;
       if (!held || held.removed !== null) return failRelease(manager, id, SITE_REMOVED);
+      // Were the database to come back empty just now, its files would be missed, as if they were somebody's fault.
+      const there = await manager
+        .getRepository(CompilationEntity)
+        .findOne({ where: { id: made.id }, select: { id: true }, lock: { mode: 'for_key_share' } });
+      if (!there) return this.compilations.look(manager, [id]);
       await storeFilesOf(manager, made.id);
       const fault = await faultOf(manager, manifest);
       if (fault !== undefined) return failRelease(manager, id, fault);

@@ -1,6 +1,5 @@
 import { randomInt } from 'node:crypto';
 import { Client } from 'pg';
-import { isAway } from '../database/away';
 import type { SiteStore } from '../database/site-store';
 import { logFault } from '../http/log';
 import { Compilations } from './compilations';
@@ -13,10 +12,12 @@ import { WORKER_LOCKS } from './worker-locks';
 const LOOK_AGAIN = 2000;
 /** How long to wait before the database is tried again, in ms. */
 const AGAIN = 1000;
+/** How long it is waited for a connection, in ms. */
+const PATIENCE = 5000;
 
-/** What is said of what every worker ended at. */
-const ENDED_TOO_OFTEN =
-  'Each worker that made it came to an end; nothing was changed. Look at what the workers said.';
+/** What is said of what no worker could make. */
+const FAILED_TOO_OFTEN =
+  'No worker could make it, though it was tried several times; nothing was changed. Look at what the workers said.';
 
 /**
  * Takes jobs one after the other. As long as it is there its connection holds a lock, which tells others that what it has
@@ -30,17 +31,16 @@ export class Worker {
   private key = 0;
   private wake: () => void = () => undefined;
   private closed = false;
-  /** Jobs that failed, and how: what becomes of each is owed to the queue, also where that could not be said at once. */
-  private readonly failed: { readonly taken: Taken; readonly error: unknown }[] = [];
+  /** Jobs that failed: they are owed to the queue, also where they could not be given back at once. */
+  private readonly failed: Taken[] = [];
   private going: Promise<void> | undefined;
 
   constructor(
     private readonly store: SiteStore,
     private readonly queue: CompileQueue,
     private readonly url: string,
-    partPages?: number,
   ) {
-    this.compiling = new Compiling(store, queue, partPages);
+    this.compiling = new Compiling(store, queue);
     this.releasing = new Releasing(store, this.compiling, new Compilations(store, queue));
   }
 
@@ -59,9 +59,15 @@ export class Worker {
   }
 
   private async hold(): Promise<void> {
-    const client = new Client({ connectionString: this.url, keepAlive: true });
+    const client = new Client({
+      connectionString: this.url,
+      keepAlive: true,
+      connectionTimeoutMillis: PATIENCE,
+    });
     const lost = () => {
-      if (this.client === client) this.client = undefined;
+      // One that never was there wakes nobody: it would be tried again without a pause.
+      if (this.client !== client) return;
+      this.client = undefined;
       this.wake();
     };
     client.on('error', lost);
@@ -126,15 +132,17 @@ export class Worker {
       });
     } catch (error) {
       logFault('A job of a worker', error);
-      this.failed.push({ taken, error });
+      this.failed.push(taken);
     }
   }
 
-  /** Of what the database is to blame for, nothing is said to people: it is done again. All else is given up in words. */
+  /**
+   * Whatever a job failed at, it is done again some times: that what the database or the machine did to it goes away is
+   * likelier than that every kind of such a failure is known.
+   */
   private async settleFailed(): Promise<void> {
     for (let first = this.failed[0]; first; first = this.failed[0]) {
-      if (isAway(first.error)) await this.again(first.taken);
-      else await this.giveUp(first.taken, (first.error as Error).message);
+      await this.again(first);
       this.failed.shift();
     }
   }
@@ -158,15 +166,15 @@ export class Worker {
   }
 
   private async again(taken: Taken): Promise<void> {
-    if (!(await this.queue.again(taken))) await this.giveUp(taken, ENDED_TOO_OFTEN);
+    if (!(await this.queue.again(taken))) await this.giveUp(taken);
   }
 
-  /** Ends what a job was for, with what people are told of it. */
-  private async giveUp(taken: Taken, error: string): Promise<void> {
+  /** Ends what a job was for, and says so. */
+  private async giveUp(taken: Taken): Promise<void> {
     const { step } = taken;
     await this.store.database.transaction(async (manager) => {
-      if (step.step === 'release') await failRelease(manager, step.release, error);
-      else await this.compiling.fail(manager, step.compilation, error);
+      if (step.step === 'release') await failRelease(manager, step.release, FAILED_TOO_OFTEN);
+      else await this.compiling.fail(manager, step.compilation, FAILED_TOO_OFTEN);
       await this.queue.done(manager, taken);
     });
   }

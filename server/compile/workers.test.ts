@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
+import { connect as connectTo, createServer, type AddressInfo, type Socket } from 'node:net';
 import { join } from 'node:path';
 import { compileSite } from '@sormet/core/compile';
 import { addressesOf, type Documents } from '@sormet/core/model';
@@ -11,6 +12,7 @@ import { storeSite } from '../load-site';
 import { eventually, startTestServer, type TestServer } from '../test/test-server';
 import { Compilations } from './compilations';
 import { PART_PAGES } from './compiling';
+import { Worker } from './worker';
 
 const SITE = 'many';
 /** How many pages there are beside those of the demo: several parts. */
@@ -126,8 +128,63 @@ test('what ends every worker is given up after some tries, and that is said', as
   const ended = await server.compilations.ended(id);
   expect(ended).toMatchObject({
     state: 'failed',
-    error: expect.stringContaining('came to an end'),
+    error: expect.stringContaining('No worker could make it'),
   });
+});
+
+test('what fails is done again, whatever it failed at', async () => {
+  const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  await server.stopWorkers();
+  const { store } = await server.startWorker();
+  const fails = jest.spyOn(store, 'stateAt').mockRejectedValueOnce(new Error('words of a package'));
+  const demo = brackenfold().documents;
+  await server.database.transaction((manager) =>
+    storeSite(manager, 'fails', demo.withAll([{ ...demo.site, slug: 'fails' }])),
+  );
+  const { id } = await server.compilations.begin((await server.store.site('fails'))!);
+  expect(await server.compilations.ended(id)).toMatchObject({ state: 'done' });
+  expect(quiet).toHaveBeenCalledTimes(1);
+  fails.mockRestore();
+  quiet.mockRestore();
+});
+
+test('while the database cannot be reached a worker tries again now and then, not all the time', async () => {
+  const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  const { hostname, port } = new URL(server.url);
+  const open = new Set<Socket>();
+  let tries = 0;
+  let reachable = true;
+  const between = createServer((socket) => {
+    tries += 1;
+    if (!reachable) return void socket.destroy();
+    const database = connectTo(Number(port), hostname);
+    for (const [from, to] of [
+      [socket, database],
+      [database, socket],
+    ] as const) {
+      open.add(from);
+      from.on('error', () => undefined).on('close', () => to.destroy());
+      from.pipe(to);
+    }
+  }).listen(0, '127.0.0.1');
+  await once(between, 'listening');
+  const url = new URL(server.url);
+  url.port = String((between.address() as AddressInfo).port);
+  const worker = new Worker(server.store, server.queue, url.href);
+  await worker.start();
+  expect(tries).toBe(1);
+
+  reachable = false;
+  for (const socket of open) socket.destroy();
+  // At once and a second later: two in this time, three where the machine is slow.
+  await eventually(() => Promise.resolve(tries >= 3 || undefined));
+  expect(quiet.mock.calls.length).toBeLessThanOrEqual(3);
+  reachable = true;
+  const before = tries;
+  await eventually(() => Promise.resolve(tries > before || undefined));
+  await worker.stop();
+  between.close();
+  quiet.mockRestore();
 });
 
 test('where no worker is, whoever waits for a plan is told so', async () => {

@@ -115,6 +115,24 @@ test('however often the connection to the database is lost, one listens, and eac
   window.close();
 }, 60_000);
 
+test('what is to be done when the connection is there again is done until it went well', async () => {
+  const before = server.live.onReturn;
+  let tries = 0;
+  server.live.onReturn = () => {
+    tries += 1;
+    return tries < 3 ? Promise.reject(new Error('It went away again.')) : Promise.resolve();
+  };
+  await server.database.query(
+    `SELECT pg_terminate_backend(pid) FROM pg_stat_activity
+      WHERE datname = current_database() AND query LIKE 'LISTEN sormet_revision%'`,
+  );
+  await eventually(() => Promise.resolve(tries === 3 || undefined));
+  await new Promise((done) => setTimeout(done, 1500));
+  expect(tries).toBe(3);
+  expect(await listeners()).toBe(1);
+  server.live.onReturn = before;
+}, 30_000);
+
 test('many who come at once are told a few times how many they are, not each of each', async () => {
   const windows = Array.from({ length: 60 }, () => new Window());
   await Promise.all(windows.map(({ status }) => status));

@@ -12,6 +12,8 @@ const MOST_UNREAD = 64 * 1024;
 const COLLECTED = 300;
 /** How long to wait before the connection is tried again, in ms. */
 const AGAIN = 1000;
+/** How long it is waited for a connection, in ms. */
+const PATIENCE = 5000;
 
 /**
  * Tells every open window of a site about new revisions: server-sent events, fed by PostgreSQL's
@@ -26,8 +28,8 @@ export class LiveChanges {
   private closed = false;
   /** Sites whose windows are to be told how many there are. */
   private readonly counted = new Map<string, NodeJS.Timeout>();
-  /** What else is to be done when the connection is there again. */
-  onReturn: () => void = () => undefined;
+  /** What else is to be done when the connection is there again; where it fails, the connection counts as lost. */
+  onReturn: () => Promise<void> = () => Promise.resolve();
   private readonly beat = setInterval(() => this.sendAll(': still here\n\n'), 15_000).unref();
 
   constructor(
@@ -37,7 +39,7 @@ export class LiveChanges {
 
   /** @throws when there is no connection to be had */
   async start(): Promise<void> {
-    const client = new Client({ connectionString: this.url });
+    const client = new Client({ connectionString: this.url, connectionTimeoutMillis: PATIENCE });
     client.on('notification', ({ payload }) => {
       const { site, revision } = JSON.parse(payload ?? '{}') as { site: string; revision: number };
       this.send(site, `event: revision\ndata: ${JSON.stringify({ revision })}\n\n`);
@@ -64,6 +66,14 @@ export class LiveChanges {
     this.tryAgain();
   }
 
+  private async returned(client: Client): Promise<void> {
+    try {
+      await this.onReturn();
+    } catch (error) {
+      this.lost(client, error as Error);
+    }
+  }
+
   private tryAgain(): void {
     this.retry ??= setTimeout(() => void this.restart(), AGAIN).unref();
   }
@@ -79,7 +89,7 @@ export class LiveChanges {
     }
     // Whoever listened meanwhile may have missed something: let them ask.
     this.sendAll('event: revision\ndata: {"revision":0}\n\n');
-    this.onReturn();
+    if (this.client) await this.returned(this.client);
   }
 
   /**
