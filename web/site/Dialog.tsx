@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Modal, type ModalProps } from 'antd';
+import './Dialog.css';
 
 /** The attribute of the field that has the focus when its dialog opens. */
 const FIRST = 'data-first';

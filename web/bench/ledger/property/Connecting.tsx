@@ -82,7 +82,7 @@ function ConnectingDialog({
   return (
     <Dialog
       open
-      width={520}
+      width={640}
       title={`Connect with “${made?.label ?? ''}”`}
       onCancel={onClose}
       footer={[
@@ -100,7 +100,7 @@ function ConnectingDialog({
       <p>Both hold something, and only one of them can show:</p>
       <dl className="two-values">
         <dt>
-          {row ? `${row.elementName} ${row.what}` : 'What stands there'}
+          {row?.label ?? 'What stands there'}
           {rows.length > 1 ? `, the first of ${rows.length}` : ''}
         </dt>
         <dd>{words(held)}</dd>
