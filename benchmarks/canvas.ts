@@ -1,4 +1,5 @@
-import { applyChanges, isRefusal, plant, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { applyChanges, isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { plant } from '@sormet/core/ready';
 import { FORMAT, text, Documents, type Doc, type Source } from '@sormet/core/model';
 import { build, Linker, type Made, type Resolved } from '@sormet/core/resolve';
 import { dataOf } from '@sormet/core/value';

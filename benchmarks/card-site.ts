@@ -1,4 +1,4 @@
-import { plant, type Branch } from '@sormet/core/edit';
+import { plant, type Branch } from '@sormet/core/ready';
 import {
   FORMAT,
   ordersFor,

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import pg from 'pg';
-import { applyChanges, isRefusal, plant, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { applyChanges, isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { plant } from '@sormet/core/ready';
 import { Documents, FORMAT, newId, text, type Doc, type PageDoc } from '@sormet/core/model';
 import { OwnServer } from '../e2e/own-server';
 

@@ -1,4 +1,5 @@
-import { plant, runEdit, applyChanges, isRefusal } from '@sormet/core/edit';
+import { runEdit, applyChanges, isRefusal } from '@sormet/core/edit';
+import { plant } from '@sormet/core/ready';
 import { FORMAT, text, Documents, type Doc } from '@sormet/core/model';
 import { Reach } from '@sormet/core/reach';
 import { measure, rounded, type Report } from './measure';

@@ -4,10 +4,10 @@ import {
   doEdit,
   inverse,
   isRefusal,
-  plant,
   type Done,
   type NamedEdit,
 } from '@sormet/core/edit';
+import { plant } from '@sormet/core/ready';
 import { compileSite, PageCompiler, planOf, Release } from '@sormet/core/compile';
 import { Linker } from '@sormet/core/resolve';
 import { Reach } from '@sormet/core/reach';

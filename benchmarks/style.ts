@@ -1,7 +1,8 @@
 import { chromium } from '@playwright/test';
 import { chromiumProgram } from '../scripts/lib/install.mjs';
 import { cssOf, PageCompiler } from '@sormet/core/compile';
-import { doEdit, isRefusal, plant, type Branch } from '@sormet/core/edit';
+import { doEdit, isRefusal } from '@sormet/core/edit';
+import { plant, type Branch } from '@sormet/core/ready';
 import { addressesOf, allOf, text, type Documents, type PageDoc } from '@sormet/core/model';
 import { Reach, reachOfStyle } from '@sormet/core/reach';
 import {

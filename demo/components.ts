@@ -7,7 +7,8 @@ import {
   type Property,
   kindOnly,
 } from '@sormet/core/model';
-import { keyFor, plant, type Branch } from '@sormet/core/edit';
+import { keyFor } from '@sormet/core/edit';
+import { plant, type Branch } from '@sormet/core/ready';
 import { HOURS } from './content/mender-cards';
 import { hoursList, HOURS_TYPE } from './hours';
 import { number, ofItem, picture, property, toAddress, toPage } from './sources';

@@ -1,5 +1,5 @@
 import { FORMAT, text, type PageDoc, type Query, type Source } from '@sormet/core/model';
-import { plant, type Branch } from '@sormet/core/edit';
+import { plant, type Branch } from '@sormet/core/ready';
 import { number, ofItem, ofPage, picture, sortedBy, toAddress, toPage } from './sources';
 import { MENDER_CARDS } from './content/mender-cards';
 import { styled } from './styled';

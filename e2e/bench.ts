@@ -1,6 +1,6 @@
 import { expect, type FrameLocator, type Locator, type Page } from '@playwright/test';
 import { FORMAT, text, type PageDoc } from '@sormet/core/model';
-import { plant } from '@sormet/core/edit';
+import { plant } from '@sormet/core/ready';
 
 /** What a person does at the bench, in their words. */
 export class BenchHand {

@@ -201,6 +201,32 @@ test('the focus is never lost: after a dialog, an undo, a removal', async ({ pag
   await bench.saved();
 });
 
+test('a key that is pressed while the menu or a dialog lies over the page is not for the page, wherever the focus is', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await ownPage(page, 'own-covered');
+  const row = page.locator('.outline-row', { hasText: 'How it works' });
+  const item = page.getByRole('treeitem', { name: /^How it works/ });
+  await row.click();
+  // Who is faster than the menu presses its key where the focus still is: said to the row here, whoever has the focus.
+  const press = (key: string) => item.dispatchEvent('keydown', { key, code: key, bubbles: true });
+  await page.keyboard.press('Shift+F10');
+  await expect(page.getByRole('menu')).toBeVisible();
+  for (const key of ['Delete', 'd', 'Escape']) await press(key);
+  await expect(page.getByRole('menu')).toBeHidden();
+  await expect(page.locator('.outline-row.selected')).toHaveText(/How it works/);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  for (const key of ['Delete', 'd', 'Escape']) await press(key);
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+  await expect(page.locator('.outline-row.selected')).toHaveText(/How it works/);
+  await expect(page.getByRole('treeitem', { name: /^How it works/ })).toHaveCount(1);
+  await page.keyboard.press('Escape');
+  await expect(page.locator('.outline-row.selected')).toHaveText(/Site surround/);
+  await bench.saved();
+});
+
 test('what is selected by keys on the canvas is said', async ({ page }) => {
   const bench = new BenchHand(page);
   await bench.open('page-about');

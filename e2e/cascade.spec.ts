@@ -10,7 +10,7 @@ import {
   type Documents,
   type Pseudo,
 } from '@sormet/core/model';
-import { type Branch } from '@sormet/core/edit';
+import { type Branch } from '@sormet/core/ready';
 import { build, Linker, rulesOf, type ResolvedElement } from '@sormet/core/resolve';
 import {
   blockOf,

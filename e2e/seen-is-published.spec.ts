@@ -1,6 +1,7 @@
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import fc from 'fast-check';
-import { runEdit, applyChanges, isRefusal, type Branch, type NamedEdit } from '@sormet/core/edit';
+import { runEdit, applyChanges, isRefusal, type NamedEdit } from '@sormet/core/edit';
+import { type Branch } from '@sormet/core/ready';
 import {
   Documents,
   FORMAT,

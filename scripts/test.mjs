@@ -1,34 +1,20 @@
 /** `npm test`: format, lint, types, unit tests, and the interface in a real browser. */
-import { spawn, spawnSync } from 'node:child_process';
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { installChromium, installPackages, installPostgres, root } from './lib/install.mjs';
 import { buildAll } from './lib/build.mjs';
-import { freePort } from './lib/ports.mjs';
 import { startPostgres } from './lib/postgres.mjs';
 import { giveUp, say } from './lib/say.mjs';
+import { temporaryFolder } from './lib/temporary.mjs';
+import { bin, interfaceTests, runs } from './lib/testing.mjs';
 
-/** Everything these tests leave on disk, removed at the end however they end. */
-const folder = mkdtempSync(join(tmpdir(), 'sormet-test-'));
-chmodSync(folder, 0o755);
 let database;
-
-process.on('exit', () => {
-  database?.stop();
-  rmSync(folder, { recursive: true, force: true });
-});
-for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => process.exit(1));
+const folder = temporaryFolder(() => database?.stop());
 
 /** Runs one part; its failure does not keep the others from being told. */
 function part(name, command, args, env = {}) {
   say(`\n== ${name}`);
-  const { status } = spawnSync(command, args, {
-    cwd: root,
-    stdio: ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, ...env },
-  });
-  return { name, passed: status === 0 };
+  return { name, passed: runs(command, args, env) };
 }
 
 /** Runs parts that need nothing of each other at once; what each says is told when it is done, not mixed. */
@@ -60,13 +46,12 @@ try {
   const programs = installPostgres();
   installChromium();
   buildAll();
-  const bin = (name) => join(root, 'node_modules', '.bin', name);
   const layers = ['--config', '.dependency-cruiser.cjs', 'core', 'server', 'web', 'demo'];
   const results = await together([
     ['Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
     ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
     ['Layers', bin('depcruise'), layers],
-    ['Types', bin('tsc'), ['--noEmit', '-p', 'tsconfig.json']],
+    ['Types', bin('tsc'), ['-p', 'tsconfig.json']],
   ]);
   results.push(
     part(
@@ -80,16 +65,9 @@ try {
   results.push(part('Core and server', bin('jest'), [], { SORMET_TEST_DATABASE: database.url }));
   database.stop();
   database = undefined;
-  // Two files of the interface's tests at once, each on a server of its own.
-  const twoPorts = async () => [await freePort(), await freePort()].join(',');
-  const interfaceEnv = {
-    SORMET_E2E_PORT: await twoPorts(),
-    SORMET_E2E_SITES_PORT: await twoPorts(),
-    SORMET_E2E_DATA: join(folder, 'interface'),
-    TMPDIR: folder,
-  };
+  const env = await interfaceTests(folder);
   results.push(
-    part('Interface', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], interfaceEnv),
+    part('Interface', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], env),
   );
   const failed = results.filter(({ passed }) => !passed);
   for (const { name } of failed) say(`FAILED: ${name}`);

@@ -266,6 +266,7 @@ describe('settings', () => {
     expect(settingsFrom(env)).toEqual({
       database: 'postgres://x',
       port: 5180,
+      frontPort: 5180,
       sitesPort: 5181,
       host: '127.0.0.1',
       names: [],

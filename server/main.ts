@@ -8,7 +8,7 @@ runProcess(async () => {
   const running = await serve(settings);
   const warning = listeningWarning(settings);
   if (warning !== undefined) console.error('\n' + warning + '\n');
-  console.log(`Sormet is ready: http://${settings.host}:${settings.port}`);
+  console.log(`Sormet is ready: http://${settings.host}:${settings.frontPort}`);
   console.log(`Published sites: http://${settings.host}:${settings.sitesPort}`);
   return () => running.stop();
 });

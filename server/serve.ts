@@ -84,7 +84,7 @@ export async function serve(settings: Settings): Promise<Running> {
           store,
           live: published,
           port: settings.sitesPort,
-          framedBy: originsOf(names, settings.port),
+          framedBy: originsOf(names, settings.frontPort),
         }),
         settings.sitesPort,
         settings.host,

@@ -4,6 +4,8 @@ export interface Settings {
   readonly database: string;
   /** Port of the application. */
   readonly port: number;
+  /** Port under which browsers reach the application: another one, where something in front passes on what they ask. */
+  readonly frontPort: number;
   /** Port of the published sites and previews: another origin than the application. */
   readonly sitesPort: number;
   /** The address both listen on: loopback unless told otherwise. */
@@ -40,7 +42,8 @@ export function settingsFrom(env: NodeJS.ProcessEnv): Settings {
   const wrong = names.find((name) => !/^(\[[0-9a-f:]+\]|[a-z0-9.-]+)$/.test(name));
   if (wrong !== undefined)
     throw new Error(`SORMET_NAMES holds “${wrong}”, which is no name of a host.`);
-  return { database, port, sitesPort, host, names };
+  const frontPort = portFrom(env['SORMET_FRONT_PORT'], port, 'SORMET_FRONT_PORT');
+  return { database, port, frontPort, sitesPort, host, names };
 }
 
 /** The address of the database. @throws when none is set */

@@ -1,5 +1,6 @@
 import { gapsIn } from '.';
-import { doEdit, isRefusal, type Branch } from '../edit';
+import { doEdit, isRefusal } from '../edit';
+import { type Branch } from '../ready';
 import { docOf, literal, type Source } from '../model';
 import { Linker, prepare, write } from '../resolve';
 import { blockOf } from '../style';

@@ -1,6 +1,6 @@
 import { landmarkFindings } from '.';
 import { brackenfold } from '@sormet/demo';
-import type { Branch } from '../edit';
+import type { Branch } from '../ready';
 import { allOf, literal, text, type Documents } from '../model';
 import { build, Linker } from '../resolve';
 import { documentsOf, page } from '../test';

@@ -25,14 +25,13 @@ import {
   keyFor,
   mismatches,
   nodeName,
-  plant,
   runEdit,
   sayEdit,
-  STARTERS,
   type Change,
   type ControlRow,
   type NamedEdit,
 } from '.';
+import { plant, STARTERS } from '../ready';
 
 /** The documents after an edit. @throws when it is refused. */
 function after(documents: Documents, edit: NamedEdit): Documents {

@@ -3,7 +3,7 @@ import { LARGEST_EDIT, type Documents } from '../model';
 import { addAsset } from './assets/assets';
 import { guardedChanges, isRefusal, type Change, type Refusal } from './changes';
 import { makeDefault, setDefault } from './components/defaults';
-import { makePlain } from './components/making-plain';
+import { makePlain } from './components/plain/making-plain';
 import { exchangeInstances } from './components/exchanging';
 import { addProperty } from './components/adding-properties';
 import { connect } from './components/connecting';
@@ -19,7 +19,8 @@ import { addPage, removePage, setPage, setPath, setSurround } from './pages/page
 import { setQuery } from './repeats/queries';
 import { repeatNoMore, repeatThis } from './repeats/repeating';
 import { declareRule, setByRule } from './rules/by-rule';
-import { newFindings, type DocumentFinding } from './soundness/soundness';
+import type { DocumentFinding } from './soundness/document-finding';
+import { newFindings } from './soundness/soundness';
 import { setSite, setWidth } from './site/site';
 import { declare, declareShared, declareTag } from './style/declaring';
 import { setGround } from './style/ground';

@@ -1,6 +1,3 @@
-export { Clip, clipOf, readClip, topmost, wordsOf } from './clip/clip';
-export { clashesOf, type Choice, type Choices, type Clash } from './clip/clashes';
-export { fitClip, type Fitted } from './clip/fit';
 export * from './changes';
 export * from './control';
 export { commonControls, type CommonControl } from './common-controls';
@@ -9,14 +6,12 @@ export * from './edits';
 export * from './names';
 export * from './soundness/references';
 export * from './soundness/soundness';
-export * from './branches';
-export * from './starters';
-export { ReadyStyles } from './ready/ready-styles';
+export type { DocumentFinding } from './soundness/document-finding';
 export { EDIT_ID_PATTERN } from './upkeep/revert';
-export { movesTo, stepMoves, type Move, type Step } from './tree/moves';
+export { movesTo, stepMoves, topmost, type Move, type Step } from './tree/moves';
 export { placeInto } from './tree/places';
 export { tagsFor } from './tree/tags';
-export { idsWhenPlain } from './components/making-plain';
+export { idsWhenPlain } from './components/plain/making-plain';
 export { matchingOf, type Matching } from './components/exchanging';
 export { connecting, type Connecting } from './components/connecting';
 export { ProposedPlaces } from './components/proposed-places';
@@ -27,14 +22,6 @@ export { whatBecomes, type Becomes, type Becoming } from './components/what-beco
 export { fitsOfType, type Fit } from './repeats/what-fits';
 export { listsAround, recordsOf, type ListAround, type Records } from './repeats/over';
 export { pagesBelow } from './pages/pages';
-export {
-  beginSite,
-  copySite,
-  emptyComponent,
-  emptyPage,
-  type Beginning,
-  type NewSite,
-} from './site/beginnings';
 export { duplicateOf, freePath } from './pages/duplicating';
 export { duplicateOfComponent } from './components/duplicating';
 export { placesOfValue } from './style/places-of-value';

@@ -1,5 +1,4 @@
 import type { Doc } from './documents';
-import type { Documents } from './document-set';
 import { componentsIn } from './placed';
 import { SharedMap } from './shared-map';
 
@@ -57,7 +56,7 @@ export function partsOf(path: string): { above: string; last: string } {
 export class Claims {
   private constructor(private readonly holders: SharedMap<readonly string[]>) {}
 
-  static of(documents: Documents): Claims {
+  static of(documents: Iterable<Doc>): Claims {
     const holders = new Map<string, string[]>();
     for (const doc of documents)
       for (const each of claimsOf(doc)) {

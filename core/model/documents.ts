@@ -1,13 +1,11 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { MEDIA_TYPES } from './assets';
-import type { Documents } from './document-set';
 import { ID_PATTERN } from './ids';
 import { OrderKey } from './order';
 import { Source } from './source';
 import { TokenGroup } from './token-groups';
 import { Typed, TypeSpec } from './types';
-import { own } from './own';
-import { Attributes, Block, Declared, PlaceholderType, Tree, Values, type TreeNode } from './tree';
+import { Attributes, Block, Declared, PlaceholderType, Tree, Values } from './tree';
 
 const Id = Type.String({ pattern: ID_PATTERN });
 const Label = Type.String({ minLength: 1, maxLength: 120 });
@@ -331,30 +329,5 @@ export type DocOf<K extends Kind> = Extract<Doc, { kind: K }>;
 /** The kinds of which a site has exactly one document. */
 export const ONLY_KINDS = ['site', 'tokens', 'tags'] as const;
 
-/** All documents of one kind, by id. */
-export function allOf<K extends Kind>(documents: Documents, kind: K): readonly DocOf<K>[] {
-  return documents.all(kind);
-}
-
-/** The document with this id, when it is there and of this kind. */
-export function docOf<K extends Kind>(
-  documents: Documents,
-  kind: K,
-  id: string,
-): DocOf<K> | undefined {
-  return documents.ofKind(kind, id);
-}
-
 /** A page or component: a document with a tree. */
 export type TreeDoc = PageDoc | ComponentDoc;
-
-/** The document with this id, when it holds a tree. */
-export function treeDocOf(documents: Documents, id: string): TreeDoc | undefined {
-  return documents.ofKind('page', id) ?? documents.ofKind('component', id);
-}
-
-/** The node with this id in the document with that one, when both are there. */
-export function nodeIn(documents: Documents, doc: string, node: string): TreeNode | undefined {
-  const tree = treeDocOf(documents, doc);
-  return tree && own(tree.nodes, node);
-}

@@ -1,7 +1,8 @@
 import { claim, partsOf, SLUG_PART } from './claims';
 import { own } from './own';
 import type { Documents } from './document-set';
-import { allOf, docOf, type EntryDoc, type PageDoc } from './documents';
+import type { EntryDoc, PageDoc } from './documents';
+import { allOf, docOf } from './looking-up';
 
 /** The path of a page; on a page made from entries, of this entry. */
 export function pathOf(page: PageDoc, entry?: EntryDoc): string {

@@ -1,5 +1,4 @@
 import { Type, type Static } from '@sinclair/typebox';
-import type { Token } from './documents';
 import { own } from './own';
 import type { PlaceholderType } from './tree';
 
@@ -26,7 +25,13 @@ export const TokenGroup = Type.Union(
 export type TokenGroup = Static<typeof TokenGroup>;
 
 /** What a token is for: what was said, else the first group of its type. */
-export function groupOf({ group, type }: Pick<Token, 'group' | 'type'>): TokenGroup {
+export function groupOf({
+  group,
+  type,
+}: {
+  group?: TokenGroup;
+  type: PlaceholderType;
+}): TokenGroup {
   if (group !== undefined) return group;
   const groups = Object.keys(TOKEN_GROUPS) as TokenGroup[];
   return groups.find((each) => TOKEN_GROUPS[each].type === type) ?? 'colour';

@@ -1,7 +1,7 @@
 import { brackenfold } from '@sormet/demo';
 import { parseFragment, serialize } from 'parse5';
 import { text, yesNo, type Documents, type PageDoc, type Source } from '../model';
-import { plant } from '../edit';
+import { plant } from '../ready';
 import { blockOf } from '../style';
 import { htmlOf, nodesOf } from '../test/html';
 import {

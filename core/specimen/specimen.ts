@@ -1,4 +1,4 @@
-import { plant, type Branch } from '../edit';
+import { plant, type Branch } from '../ready';
 import {
   allOf,
   docOf,

@@ -11,7 +11,7 @@ import {
   type TypeDoc,
   type Typed,
 } from '../model';
-import { plant, type Branch } from '../edit';
+import { plant, type Branch } from '../ready';
 import { blockOf } from '../style';
 import { everyKind, RARE_TOKENS } from './every-kind';
 import { signDocs, TONE } from './sign';

@@ -1,27 +1,23 @@
 import fc from 'fast-check';
+import { clipOf, fitClip } from '../carry';
 import {
-  clipOf,
   controlsOf,
   danglingIn,
   doEdit,
   EDITS,
-  fitClip,
   idsWhenPlain,
   isRefusal,
   keyFor,
   listsAround,
-  plant,
   referencesOf,
-  STARTERS,
   tagsFor,
-  type Branch,
   type Change,
   type EditName,
   type NamedEdit,
   type Past,
   type Refusal,
-  type Started,
 } from '../edit';
+import { plant, STARTERS, type Branch, type Started } from '../ready';
 import {
   allOf,
   docOf,

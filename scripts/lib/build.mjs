@@ -68,12 +68,17 @@ export async function buildOnce() {
 async function buildServer() {
   // Installed by now; this file is read before.
   const { build } = await import('esbuild');
+  await build(serverBuild(join(root, 'server', 'dist')));
+}
+
+/** How the programs of the server are built, as esbuild takes it. */
+export function serverBuild(outdir) {
   const packages = ['core', 'server', 'demo'].flatMap((name) =>
     Object.keys(JSON.parse(readFileSync(join(root, name, 'package.json'), 'utf8')).dependencies),
   );
-  await build({
+  return {
     entryPoints: ['main', 'worker'].map((name) => join(root, 'server', `${name}.ts`)),
-    outdir: join(root, 'server', 'dist'),
+    outdir,
     outExtension: { '.js': '.mjs' },
     bundle: true,
     splitting: true,
@@ -84,7 +89,7 @@ async function buildServer() {
     external: packages.filter((name) => !name.startsWith('@sormet/')),
     plugins: [whereFilesStand],
     logLevel: 'warning',
-  });
+  };
 }
 
 /** Files keep saying where they stand, though they are put into one. */

@@ -43,12 +43,16 @@ function reachable(folder) {
   }
 }
 
-/** The folder of the database and everything else that is kept: SORMET_DATA, or one that can be reached. */
-export function dataFolder() {
+/**
+ * The folder of the database and everything else that is kept: SORMET_DATA, or one that can be reached.
+ * @param use what it is for, where that is not what people start
+ */
+export function dataFolder(use = '') {
   if (process.env.SORMET_DATA) return resolve(process.env.SORMET_DATA);
-  const beside = join(root, '.data');
+  const suffix = use === '' ? '' : `-${use}`;
+  const beside = join(root, `.data${suffix}`);
   if (!isRoot || reachable(dirname(beside))) return beside;
-  return '/var/lib/sormet';
+  return `/var/lib/sormet${suffix}`;
 }
 
 /** Where the address of the database stands as long as it runs, for workers of the same user. */

@@ -1,5 +1,6 @@
 import { brackenfold } from '@sormet/demo';
-import { applyChanges, plant, runEdit, type Change, type NamedEdit } from '@sormet/core/edit';
+import { applyChanges, runEdit, type Change, type NamedEdit } from '@sormet/core/edit';
+import { plant } from '@sormet/core/ready';
 import { canonicalJson, newId, placeAt, text, Documents, type PageDoc } from '@sormet/core/model';
 import { usesOf } from '@sormet/core/reach';
 import { DocumentEntity, HistoryEntity, UseEntity } from '../database/entities';

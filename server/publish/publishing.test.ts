@@ -109,6 +109,21 @@ test('the next release changes what has changed, says why, and stores only new f
   expect(await server.database.getRepository(FileEntity).count()).toBe(before + 1);
 });
 
+test('a release that goes live while it is asked for is told as done and live, or as neither', async () => {
+  const { releases } = (await server.api.get('/api/sites/brackenfold/releases').expect(200))
+    .body as { releases: Release[] };
+  const [newest, before] = releases;
+  // In between the two readings of one request the other release becomes the live one.
+  const reading = jest.spyOn(server.store, 'site').mockImplementationOnce(async (id) => {
+    await server.api.post(`/api/sites/brackenfold/releases/${before!.id}/live`).expect(204);
+    return server.store.site(id);
+  });
+  const told = await server.api.get(`/api/sites/brackenfold/releases/${before!.id}`).expect(200);
+  expect(told.body).toMatchObject({ state: 'done', live: true });
+  reading.mockRestore();
+  await server.api.post(`/api/sites/brackenfold/releases/${newest!.id}/live`).expect(204);
+});
+
 test('going back makes a past release live again, and the plan follows', async () => {
   const { releases } = (await server.api.get('/api/sites/brackenfold/releases').expect(200))
     .body as { releases: Release[] };

@@ -1,7 +1,7 @@
 import { compileSite } from '@sormet/core/compile';
-import { text, type Documents, type PageDoc } from '@sormet/core/model';
-import { plant, type NamedEdit } from '@sormet/core/edit';
-import { newId, placeAt, rootOf } from '@sormet/core/model';
+import { text, type Documents, type PageDoc, newId, placeAt, rootOf } from '@sormet/core/model';
+import type { NamedEdit } from '@sormet/core/edit';
+import { plant } from '@sormet/core/ready';
 import { means } from '@sormet/core/test';
 import { HistoryEntity, ReleaseEntity } from '../database/entities';
 import { SiteStore } from '../database/site-store';

@@ -1,6 +1,6 @@
 import { IsNull, LessThan, MoreThanOrEqual, Not } from 'typeorm';
 import { newId } from '@sormet/core/model';
-import { beginSite, copySite } from '@sormet/core/edit';
+import { beginSite, copySite } from '@sormet/core/ready';
 import type { RemovedSite, SiteRequest } from '@sormet/core/api';
 import { SiteEntity, type SiteRow } from '../database/entities';
 import type { SiteStore } from '../database/site-store';

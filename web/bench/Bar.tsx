@@ -7,7 +7,7 @@ import { useApp, useAppDispatch } from '../store/store';
 import { BASE_WIDTH } from '../canvas/Canvas';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { Steps } from '../site/Steps';
-import { useStable } from '../site/use-stable';
+import { useStable } from '../parts/use-stable';
 import { benchActions } from '../store/bench-slice';
 import { Connection } from './Connection';
 import './Bar.css';

@@ -17,10 +17,10 @@ import { useClip } from './clip/use-clip';
 import { Dragging } from './Dragging';
 import { FirstNotes } from './FirstNotes';
 import { GoLine } from './go-line/GoLine';
-import { Keys } from './Keys';
-import { Ledger } from './ledger/Ledger';
-import { LedgerTabs } from './ledger/LedgerTabs';
-import { writtenRule } from './ledger/style/lit-rule';
+import { Keys } from '../parts/Keys';
+import { Ledger } from '../ledger/Ledger';
+import { LedgerTabs } from '../ledger/LedgerTabs';
+import { writtenRule } from '../ledger/style/lit-rule';
 
 import { BesidePane } from './panes/BesidePane';
 import { Columns } from './panes/Columns';
@@ -31,8 +31,8 @@ import { SelectionSaid } from './SelectionSaid';
 import { Sentence } from './Sentence';
 import { Trace } from './trace/Trace';
 import { useEntries } from './use-entries';
-import { useSelected, type Selected } from './use-selected';
-import { componentWords } from './words';
+import { useSelected, type Selected } from '../ledger/use-selected';
+import { componentWords } from '../words';
 import './Bench.css';
 
 /** The bench: outline and shelf, the page (and a definition beside it), the sentence and the ledger. */

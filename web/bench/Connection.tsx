@@ -1,13 +1,13 @@
 import { useState, type ReactNode } from 'react';
 import { Badge, Button } from 'antd';
-import { Dialog } from '../site/Dialog';
+import { Dialog } from '../parts/Dialog';
 import { Check, CloudOff, CloudUpload, TriangleAlert, Users } from 'lucide-react';
 import { siteActions } from '../store/site-slice';
 import { useAppDispatch, useSite } from '../store/store';
 import { Dangling } from '../site/Dangling';
 import { useDerived, useSync } from '../site/SiteProvider';
 import type { Conflict, SetAside } from '../store/pending';
-import { count } from './words';
+import { count } from '../words';
 import './Connection.css';
 
 /** Whether everything done here is saved; what waits; what was not taken in; who else is here: each by words and mark. */

@@ -8,7 +8,8 @@ import {
   type DragStartEvent,
 } from '@dnd-kit/core';
 import { docOf, type Documents } from '@sormet/core/model';
-import { shortName, STARTERS } from '@sormet/core/edit';
+import { shortName } from '@sormet/core/edit';
+import { STARTERS } from '@sormet/core/ready';
 import type { Placeable } from '../canvas/placing';
 import { useStore } from 'react-redux';
 import type { AppStore } from '../store/store';

@@ -25,7 +25,7 @@ import { movesTo, nodeName, shortName } from '@sormet/core/edit';
 import { useStore } from 'react-redux';
 import { useApp, useAppDispatch, type AppStore } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { useStable } from '../site/use-stable';
+import { useStable } from '../parts/use-stable';
 import { benchActions, type LandingPlace } from '../store/bench-slice';
 import './Outline.css';
 

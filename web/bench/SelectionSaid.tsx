@@ -2,8 +2,8 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { describe } from '../canvas/address';
 import { innerWords } from '../canvas/inside';
 import { useDerived } from '../site/SiteProvider';
-import type { Selected } from './use-selected';
-import { count } from './words';
+import type { Selected } from '../ledger/use-selected';
+import { count } from '../words';
 
 /** How long a selection holds before it is said, in ms: who walks past several things hears the last. */
 const HOLDS = 250;

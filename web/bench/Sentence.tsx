@@ -7,11 +7,11 @@ import { useApp, useAppDispatch, useBench } from '../store/store';
 import { siteActions } from '../store/site-slice';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
-import { writtenRule } from './ledger/style/lit-rule';
-import { partWords, useRuleWords } from './ledger/style/rule-words';
-import type { Selected } from './use-selected';
+import { writtenRule } from '../ledger/style/lit-rule';
+import { partWords, useRuleWords } from '../ledger/style/rule-words';
+import type { Selected } from '../ledger/use-selected';
 import { Offered } from './Offered';
-import { componentWords, count, documentWords, namesOf, reachWords } from './words';
+import { componentWords, count, documentWords, namesOf, reachWords } from '../words';
 import './Sentence.css';
 
 type Edge = 'definition' | 'instance' | 'plain' | 'bound' | 'none';

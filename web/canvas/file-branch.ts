@@ -1,5 +1,5 @@
 import { literal, text, type AssetDoc } from '@sormet/core/model';
-import type { Branch } from '@sormet/core/edit';
+import type { Branch } from '@sormet/core/ready';
 
 /** The kinds of files that can be brought in by dropping or pasting them: pictures and films. */
 export function isBroughtIn({ type }: { readonly type: string }): boolean {

@@ -9,14 +9,8 @@ import {
   type Slot,
   type Tree,
 } from '@sormet/core/model';
-import {
-  doEdit,
-  isRefusal,
-  plant,
-  STARTERS,
-  type NamedEdit,
-  type Started,
-} from '@sormet/core/edit';
+import { doEdit, isRefusal, type NamedEdit } from '@sormet/core/edit';
+import { plant, STARTERS, type Started } from '@sormet/core/ready';
 import { useAppDispatch } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { placeholderPicture } from '../values/placeholder-picture';

@@ -1,6 +1,6 @@
 import { useRef, type DragEvent } from 'react';
 import { newId, placeAt, placesFrom, treeDocOf, type Tree } from '@sormet/core/model';
-import { plant } from '@sormet/core/edit';
+import { plant } from '@sormet/core/ready';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';

@@ -1,6 +1,7 @@
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
-import { Button, Modal } from 'antd';
+import { Button } from 'antd';
 import { danglingIn, documentWord } from '@sormet/core/edit';
+import { Dialog } from '../parts/Dialog';
 import { useDerived, useSync } from './SiteProvider';
 import './Dangling.css';
 
@@ -16,7 +17,7 @@ export function Dangling(): ReactNode {
       <Button size="small" danger onClick={() => setOpen(true)}>
         {dangling.length === 1 ? '1 thing leads nowhere' : `${dangling.length} things lead nowhere`}
       </Button>
-      <Modal
+      <Dialog
         open={open}
         title="What leads nowhere"
         footer={null}
@@ -40,7 +41,7 @@ export function Dangling(): ReactNode {
             </li>
           ))}
         </ul>
-      </Modal>
+      </Dialog>
     </>
   );
 }

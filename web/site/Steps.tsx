@@ -2,6 +2,7 @@ import { memo, type ReactNode } from 'react';
 import { Button, Tooltip } from 'antd';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { wasCovered } from '../parts/covering';
 import { useApp } from '../store/store';
 import { useSync } from './SiteProvider';
 
@@ -33,8 +34,9 @@ export const Steps = memo(function Steps(): ReactNode {
 /** The keys of both, on screens that have no others; in a field they belong to what is typed there. */
 export function useStepKeys(): void {
   const sync = useSync();
-  useHotkeys('mod+z', () => sync.undo(), { preventDefault: true }, [sync]);
-  useHotkeys(['mod+shift+z', 'mod+y'], () => sync.redo(), { preventDefault: true }, [sync]);
+  const options = { preventDefault: true, ignoreEventWhen: wasCovered };
+  useHotkeys('mod+z', () => sync.undo(), options, [sync]);
+  useHotkeys(['mod+shift+z', 'mod+y'], () => sync.redo(), options, [sync]);
 }
 
 /** Takes the last step back, or does it again; what that would be is said where it is pointed at. */

@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import { Select } from 'antd';
-import { docOf, inOrder, own, PLAIN_THEME, type Documents, type SpecOf } from '@sormet/core/model';
-import { stylesInOrder } from '@sormet/core/style';
+import type { SpecOf } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
+import { chosenOptions } from '../words';
 import type { EditorProps } from './editor-props';
 
 /** A tag, a theme or a shared style, out of those that the property lets somebody choose. */
@@ -36,26 +36,3 @@ export function ChosenEditor({
 
 /** What nothing chosen means. */
 export const NONE_CHOSEN = { theme: 'as around it', style: 'none' } as const;
-
-/** What may be chosen, in the order in which people know it. */
-export function chosenOptions(
-  documents: Documents,
-  type: SpecOf<'tag' | 'theme' | 'style'>,
-): { value: string; label: string }[] {
-  if (type.kind === 'tag')
-    return Object.keys(type.of)
-      .sort()
-      .map((tag) => ({ value: tag, label: tag }));
-  if (type.kind === 'theme') {
-    const themes = inOrder(documents.tokens.themes ?? {}).map(([id, { name }]) => ({
-      value: id,
-      label: name,
-    }));
-    return [{ value: PLAIN_THEME, label: 'plain' }, ...themes].filter(({ value }) =>
-      own(type.of, value),
-    );
-  }
-  return stylesInOrder(documents)
-    .filter((id) => own(type.of, id))
-    .map((id) => ({ value: id, label: docOf(documents, 'style', id)?.name ?? id }));
-}

@@ -3,7 +3,7 @@ import { isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';
-import { useDraft } from './use-draft';
+import { useDraft } from '../parts/use-draft';
 
 /**
  * A field whose text becomes an edit when it is done: by Enter or by leaving it. What is refused stays as it was typed,

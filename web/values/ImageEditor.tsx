@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Select } from 'antd';
 import { allOf, assetPath } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
-import { askForFile } from './ask-for-file';
+import { askForFile } from '../parts/ask-for-file';
 import type { EditorProps } from './editor-props';
 import { usePictures } from './use-pictures';
 

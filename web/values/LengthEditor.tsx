@@ -3,7 +3,7 @@ import { kindOf, lengthCss, own, TOKEN_GROUPS, type LengthValue } from '@sormet/
 import { arithmetic, inOtherUnit } from '@sormet/core/style';
 import { useDerived } from '../site/SiteProvider';
 import type { EditorProps } from './editor-props';
-import { useDraft } from './use-draft';
+import { useDraft } from '../parts/use-draft';
 
 /** A length as people type it: a number with its unit, a sum, a token of the site by its name. */
 export function LengthEditor({ value, label, onChange, placeholder }: EditorProps): ReactNode {

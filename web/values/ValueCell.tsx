@@ -6,7 +6,7 @@ import { FileDrop } from './FileDrop';
 import { LimitWords } from './LimitWords';
 import { OpensBeside } from './OpensBeside';
 import { PictureWords } from './PictureWords';
-import { RestingChoice } from './RestingChoice';
+import { RestingChoice } from '../parts/RestingChoice';
 import { ShowValue } from './show-value';
 import { ValueEditor, waysToEdit } from './ValueEditor';
 

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { assetPath, docOf, type Documents, type TypeSpec } from '@sormet/core/model';
 import type { Known } from '@sormet/core/value';
-import { valueWords } from './value-words';
+import { valueWords } from '../words';
 import './values.css';
 
 /** A value as a cell shows it: pictures small, before their name. */

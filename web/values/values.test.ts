@@ -10,7 +10,7 @@ import {
 } from '@sormet/core/model';
 import { HIDE } from '@sormet/core/value';
 import { fieldLabel, fittingFields } from './fields';
-import { valueWords } from './value-words';
+import { valueWords } from '../words';
 
 const { documents } = brackenfold();
 const shedPage = documents.get('page-shed') as PageDoc;

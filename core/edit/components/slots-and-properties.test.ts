@@ -2,7 +2,7 @@ import { docOf, inOrder, placeAt, rootOf, text, type ComponentDoc } from '../../
 import { component, documentsOf, page } from '../../test';
 import { doEdit, type NamedEdit } from '../edits';
 import { applyChanges, inverse, isRefusal } from '../changes';
-import { plant } from '../branches';
+import { plant } from '../../ready';
 
 const card = {
   ...component(

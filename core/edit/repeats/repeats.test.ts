@@ -14,7 +14,7 @@ import { component, contentType, documentsOf, entry, page, words } from '../../t
 import { htmlOf } from '../../test/html';
 import { doEdit, type NamedEdit } from '../edits';
 import { isRefusal } from '../changes';
-import { plant } from '../branches';
+import { plant } from '../../ready';
 import { listsAround } from './over';
 import { whatFits } from './what-fits';
 

@@ -1,5 +1,5 @@
 import { componentsIn, treeDocOf, type Documents } from '../../model';
-import type { DocumentFinding } from './soundness';
+import type { DocumentFinding } from './document-finding';
 
 /** The first way in which a touched component contains itself, named step by step. */
 export function containmentLoop(

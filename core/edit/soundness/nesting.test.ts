@@ -8,7 +8,7 @@ import {
   type Documents,
 } from '../../model';
 import { component, documentsOf, page, WrittenOut } from '../../test';
-import type { Branch } from '../branches';
+import type { Branch } from '../../ready';
 import { doEdit } from '../edits';
 import { isRefusal } from '../changes';
 import { nestingFindings } from './nesting';

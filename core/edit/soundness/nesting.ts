@@ -14,7 +14,7 @@ import {
 import { documentWord } from '../names';
 import { containmentLoop } from './containment';
 import { TreeOutlines, type TreeOutline } from './outline-of-tree';
-import type { DocumentFinding } from './soundness';
+import type { DocumentFinding } from './document-finding';
 
 /**
  * Which element would stand where it may not, in the touched trees and in those that hold them. Whatever holds a

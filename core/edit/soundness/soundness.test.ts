@@ -26,12 +26,11 @@ import {
   findingsOf,
   inverse,
   isRefusal,
-  plant,
-  type Branch,
   type Done,
   type NamedEdit,
   type Past,
 } from '..';
+import { plant, type Branch } from '../../ready';
 
 const card = component('card', {
   id: 'card-root',

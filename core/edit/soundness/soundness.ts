@@ -18,11 +18,10 @@ import { blockFindings } from '../../style';
 import { blocksOf } from './blocks';
 import type { Change } from '../changes';
 import { documentWord } from '../names';
+import type { DocumentFinding } from './document-finding';
 import { nestingFindings } from './nesting';
 import { declaredWith, tokensFindings } from './tokens';
 import { leads, nodeReferences, referencesOf, type Reference } from './references';
-
-export type DocumentFinding = Finding & { doc: string };
 
 /** What an edit touched: by document, the tokens of the pointers it wrote to. */
 type Touched = ReadonlyMap<string, readonly (readonly string[])[]>;

@@ -1,9 +1,8 @@
 import { controlsOf, doEdit, groundOf, type NamedEdit } from '..';
 import { docOf, nodeIn, type Documents, type Source } from '../../model';
-import { Linker } from '../../resolve';
+import { Linker, build } from '../../resolve';
 import { asset, component, documentsOf, htmlOf, page } from '../../test';
 import { after } from '../../test/after';
-import { build } from '../../resolve';
 import { dataOf } from '../../value';
 
 const picture = (id: string): Source =>

@@ -1,4 +1,5 @@
 import {
+  ancestorsOf,
   childrenOf,
   type Documents,
   type NodeId,
@@ -8,9 +9,16 @@ import {
   placesFrom,
   rootOf,
   type Tree,
+  withDescendants,
 } from '../../model';
-import { topmost } from '../clip/clip';
 import { placeInto } from './places';
+
+/** Those of some nodes that stand in none of the others, in the order of the document. */
+export function topmost(tree: Tree, nodes: readonly NodeId[]): NodeId[] {
+  const chosen = new Set(nodes.filter((id) => own(tree, id)));
+  const inside = (id: NodeId) => ancestorsOf(tree, id).some((above) => chosen.has(above));
+  return withDescendants(tree, rootOf(tree)).filter((id) => chosen.has(id) && !inside(id));
+}
 
 /** What goes where, as the edit takes it. */
 export interface Move {

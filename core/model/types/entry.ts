@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { ID_PATTERN } from '../ids';
-import type { LinkValue } from './link';
+import type { LinkValue } from './link-value';
 import { defineKind, specSchema } from './kind';
 
 const Id = Type.String({ pattern: ID_PATTERN });

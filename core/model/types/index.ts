@@ -64,7 +64,7 @@ export { ICON_SHAPES, IconValue } from './icon';
 export { ImageValue } from './image';
 export type { Fragment, FragmentElement, KindOf, SiteValues, Written } from './kind';
 export { LENGTH_UNITS, lengthCss, LengthValue } from './length';
-export { addressOfContact, LinkValue, opensBeside } from './link';
+export { addressOfContact, LinkValue, opensBeside } from './link-value';
 export { ListRecord, RecordField } from './list';
 export { VideoValue } from './video';
 export { RICH_PIECE, RICH_TAGS, richWords, type RichPiece } from './rich';

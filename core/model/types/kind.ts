@@ -1,6 +1,6 @@
 import { Type, type Static, type TObject, type TProperties, type TSchema } from '@sinclair/typebox';
 import type { MediaType } from '../assets';
-import type { LinkValue } from './link';
+import type { LinkValue } from './link-value';
 
 /** As much of an entry and of a file as values need: documents are described with these kinds, not the other way round. */
 export interface KnownEntry {

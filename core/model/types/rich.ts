@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { ID_PATTERN } from '../ids';
-import { LinkValue, opensBeside } from './link';
+import { LinkValue, opensBeside } from './link-value';
 import { defineKind, specSchema, type Fragment, type SiteValues } from './kind';
 
 /** Elements that stand in a line, and those that are blocks of their own. */

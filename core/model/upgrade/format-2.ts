@@ -1,5 +1,5 @@
 import { ordersFor } from '../order';
-import type { Stored, StoredDoc } from './upgrade';
+import type { Stored, StoredDoc } from './stored';
 
 /* What format 1 looked like, as far as it is read here. */
 interface Query1 {

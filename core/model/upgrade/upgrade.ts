@@ -1,13 +1,6 @@
 import { FORMAT, type Doc } from '../documents';
 import { toFormat2 } from './format-2';
-
-/** Stored documents of any format: only what every format has in common is known of them. */
-export type Stored = Readonly<Record<string, StoredDoc>>;
-export interface StoredDoc {
-  readonly id: string;
-  readonly kind: string;
-  readonly format: number;
-}
+import type { Stored, StoredDoc } from './stored';
 
 /** What brings the documents of a site from each older format to the next. */
 const UPGRADES: Readonly<Record<number, (documents: Stored) => Stored>> = { 1: toFormat2 };

@@ -1,5 +1,6 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { Dropdown } from 'antd';
+import { useCovering } from '../../parts/covering';
 import type { BenchAction, Subject } from './bench-action';
 
 /** In this order, a line between them. */
@@ -64,11 +65,21 @@ export function ContextMenu({ actions }: { actions: readonly BenchAction[] }): R
       document.removeEventListener('keydown', byKey);
     };
   }, []);
-  if (!at) return null;
-  const close = () => {
+  const close = useCallback(() => {
     setAt(null);
-    at.back?.focus();
-  };
+    at?.back?.focus();
+  }, [at]);
+  useCovering(at !== null);
+  // Wherever the focus is: it comes into the menu a moment after the menu is there.
+  useEffect(() => {
+    if (!at) return;
+    const byEscape = ({ key }: KeyboardEvent) => {
+      if (key === 'Escape') close();
+    };
+    document.addEventListener('keydown', byEscape);
+    return () => document.removeEventListener('keydown', byEscape);
+  }, [at, close]);
+  if (!at) return null;
   const offered = actions.filter((action) => action.offered);
   const items = SUBJECTS.flatMap((subject, i) => {
     const mine = offered.filter(({ about }) => about === subject);
@@ -113,7 +124,7 @@ export function ContextMenu({ actions }: { actions: readonly BenchAction[] }): R
           offered.find(({ label }) => label === key)?.run();
         },
         onKeyDown: ({ key }) => {
-          if (key === 'Escape' || key === 'Tab') close();
+          if (key === 'Tab') close();
         },
       }}
     >

@@ -1,12 +1,12 @@
 import { useState, type ReactNode } from 'react';
 import { Input } from 'antd';
-import { Dialog } from '../../site/Dialog';
+import { Dialog } from '../../parts/Dialog';
 import { newId, type Documents } from '@sormet/core/model';
 import { nodeName } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
-import type { Selected } from '../use-selected';
+import type { Selected } from '../../ledger/use-selected';
 
 /** How many values read from around what is selected a component may take along. */
 const MOST_HANDED_IN = 40;

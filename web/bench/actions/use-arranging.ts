@@ -4,7 +4,7 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { keyFor } from '../../store/keymap';
 import { useApp, useAppDispatch } from '../../store/store';
-import type { Selected } from '../use-selected';
+import type { Selected } from '../../ledger/use-selected';
 import type { BenchAction } from './bench-action';
 
 type Declarations = Readonly<Record<string, string>>;

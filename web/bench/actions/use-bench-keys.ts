@@ -3,9 +3,10 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { childrenOf, rootOf, type TreeDoc } from '@sormet/core/model';
 import { innerOf } from '../../canvas/inside';
 import { benchActions } from '../../store/bench-slice';
+import { wasCovered } from '../../parts/covering';
 import { doneBy } from '../../store/keymap';
 import { useAppDispatch, useBench } from '../../store/store';
-import type { Selected } from '../use-selected';
+import type { Selected } from '../../ledger/use-selected';
 import type { BenchAction } from './bench-action';
 
 const NEVER_AGAIN: readonly unknown[] = [];
@@ -16,17 +17,17 @@ export function useBenchKeys(
   actions: readonly BenchAction[],
 ): void {
   const dispatch = useAppDispatch();
-  const { goLine, keys, keymap } = useBench('goLine', 'keys', 'keymap');
+  const { keymap } = useBench('keymap');
   // Read when a key is pressed: bound once, not with every state that typing makes.
-  const latest = useRef({ selected, actions, keymap, covered: goLine || keys });
-  latest.current = { selected, actions, keymap, covered: goLine || keys };
+  const latest = useRef({ selected, actions, keymap });
+  latest.current = { selected, actions, keymap };
 
   // Every key is heard here, and the keymap says which does what: the package splits lists of keys at commas.
   useHotkeys(
     '*',
     (event) => {
       const now = latest.current;
-      if (event.ctrlKey || event.metaKey || event.altKey || now.covered || isUnderDialog()) return;
+      if (event.ctrlKey || event.metaKey || event.altKey || wasCovered()) return;
       const does = doneBy(now.keymap, event.key);
       const run =
         does === 'go'
@@ -46,7 +47,7 @@ export function useBenchKeys(
     listed,
     (event, { hotkey }) => {
       const now = latest.current;
-      if (now.covered || isUnderDialog()) return;
+      if (wasCovered()) return;
       const alone = !event.ctrlKey && !event.metaKey && !event.altKey;
       if (alone && (!now.selected || isWidget(event.target))) return;
       const action = now.actions.find((each) =>
@@ -62,8 +63,8 @@ export function useBenchKeys(
   useHotkeys(
     ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'Escape'],
     (event) => {
-      const { selected: at, covered } = latest.current;
-      if (!at || covered || event.altKey || isWidget(event.target)) return;
+      const { selected: at } = latest.current;
+      if (!at || wasCovered() || event.altKey || isWidget(event.target)) return;
       // In the outline arrows go from row to row, and the selection with them.
       if (event.key !== 'Escape' && isIn(event.target, '[role="tree"]')) return;
       event.preventDefault();
@@ -94,16 +95,6 @@ function isWidget(target: EventTarget | null): boolean {
 
 function isIn(target: EventTarget | null, selector: string): boolean {
   return target instanceof Element && target.closest(selector) !== null;
-}
-
-/**
- * Whether a dialog or the menu lies over the bench, whoever has the focus; what is on its way out, or out with its frame
- * still there, does not.
- */
-function isUnderDialog(): boolean {
-  return [
-    ...document.querySelectorAll<HTMLElement>('.ant-modal-wrap .ant-modal, .bench-menu'),
-  ].some((dialog) => dialog.checkVisibility() && !/-leave\b/.test(dialog.className));
 }
 
 /** What an arrow key leads to inside an instance: to the sides what is around and what is inside, else from row to row. */

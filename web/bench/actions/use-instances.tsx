@@ -17,13 +17,13 @@ import {
   type NamedEdit,
 } from '@sormet/core/edit';
 import { describe } from '../../canvas/address';
-import { Dialog } from '../../site/Dialog';
+import { Dialog } from '../../parts/Dialog';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
-import { ChoiceCell } from '../../values/ChoiceCell';
-import type { Selected } from '../use-selected';
-import { componentWords, count } from '../words';
+import { ChoiceCell } from '../../parts/ChoiceCell';
+import type { Selected } from '../../ledger/use-selected';
+import { componentWords, count } from '../../words';
 import type { BenchAction } from './bench-action';
 
 /** The edit that makes an instance plain, and the id of what it becomes. */

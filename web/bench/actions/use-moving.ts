@@ -3,7 +3,7 @@ import { childrenOf, rootOf } from '@sormet/core/model';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
-import type { Selected } from '../use-selected';
+import type { Selected } from '../../ledger/use-selected';
 import type { BenchAction } from './bench-action';
 
 const STEPS: readonly { step: Step; label: string; key: string; arrow: string; none: string }[] = [

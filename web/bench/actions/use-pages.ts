@@ -1,6 +1,7 @@
 import { useNavigate } from 'react-router';
 import { allOf, docOf, newId } from '@sormet/core/model';
-import { duplicateOf, emptyComponent, emptyPage, freePath } from '@sormet/core/edit';
+import { duplicateOf, freePath } from '@sormet/core/edit';
+import { emptyComponent, emptyPage } from '@sormet/core/ready';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';

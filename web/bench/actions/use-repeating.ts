@@ -3,7 +3,7 @@ import { listsAround } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
-import type { Selected } from '../use-selected';
+import type { Selected } from '../../ledger/use-selected';
 import type { BenchAction } from './bench-action';
 
 /** Repeating what is selected over the entries of a content type, and going back. */

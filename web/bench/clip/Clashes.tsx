@@ -1,7 +1,7 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { Radio } from 'antd';
-import type { Choice, Choices, Clash, Clip } from '@sormet/core/edit';
-import { plant } from '@sormet/core/edit';
+import type { Choice, Choices, Clash, Clip } from '@sormet/core/carry';
+import { plant } from '@sormet/core/ready';
 import {
   FORMAT,
   groupOf,
@@ -16,10 +16,10 @@ import { build, Linker } from '@sormet/core/resolve';
 import { filled } from '@sormet/core/style';
 import { dataOf } from '@sormet/core/value';
 import { Picture } from '../../canvas/Picture';
-import { Dialog } from '../../site/Dialog';
+import { Dialog } from '../../parts/Dialog';
 import { useDerived } from '../../site/SiteProvider';
 import { TokenDrawn } from '../../values/TokenDrawn';
-import { count } from '../words';
+import { count } from '../../words';
 import './Clashes.css';
 
 const WORDS: Readonly<Record<Choice, string>> = {

@@ -1,4 +1,4 @@
-import { readClip, wordsOf, type Clip } from '@sormet/core/edit';
+import { readClip, wordsOf, type Clip } from '@sormet/core/carry';
 
 /** Under which type a clip lies on the clipboard, beside its words. */
 export const CLIP_TYPE = 'application/vnd.sormet.clip+json';

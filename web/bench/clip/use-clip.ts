@@ -3,16 +3,14 @@ import {
   clashesOf,
   clipOf,
   fitClip,
-  nodeName,
-  plant,
   readClip,
   wordsOf,
-  topmost,
-  type Branch,
   type Choices,
   type Clash,
   type Clip,
-} from '@sormet/core/edit';
+} from '@sormet/core/carry';
+import { nodeName, topmost } from '@sormet/core/edit';
+import { plant, type Branch } from '@sormet/core/ready';
 import {
   childrenOf,
   newId,
@@ -23,6 +21,7 @@ import {
   treeDocOf,
   type Place,
 } from '@sormet/core/model';
+import { isCovered } from '../../parts/covering';
 import { usePictures } from '../../values/use-pictures';
 import { fileBranch, isBroughtIn } from '../../canvas/file-branch';
 import { useDerived, useSync } from '../../site/SiteProvider';
@@ -31,8 +30,8 @@ import { useAppDispatch, useBench } from '../../store/store';
 import type { BenchAction } from '../actions/bench-action';
 import { insideWords } from '../actions/while-inside';
 import { placesFor, type Where } from '../go-line/places';
-import type { Selected } from '../use-selected';
-import { componentWords, count } from '../words';
+import type { Selected } from '../../ledger/use-selected';
+import { componentWords, count } from '../../words';
 import { clipIn, CLIP_TYPE, keepClip, keptClip } from './kept-clip';
 
 /** The largest file that is read as a clip, in bytes. */
@@ -222,9 +221,7 @@ export function useClip(
   latest.current = { copy, cut, pasteClip, pasteWords, pastePictures, placeFor, say, inside };
   useEffect(() => {
     const mine = (event: ClipboardEvent) =>
-      event.clipboardData !== null &&
-      !isTyping(event.target) &&
-      !document.querySelector('.ant-modal-wrap:not([style*="none"])');
+      event.clipboardData !== null && !isTyping(event.target) && !isCovered();
     const onCopy = (event: ClipboardEvent) => {
       if (!mine(event) || hasWordsSelected()) return;
       event.preventDefault();

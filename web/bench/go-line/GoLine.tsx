@@ -1,6 +1,6 @@
 import { useDeferredValue, useMemo, useRef, useState, type ReactNode } from 'react';
-import { Dialog } from '../../site/Dialog';
-import { SuggestField } from '../../site/SuggestField';
+import { Dialog } from '../../parts/Dialog';
+import { SuggestField } from '../../parts/SuggestField';
 import { nodeIn, treeDocOf, type Documents } from '@sormet/core/model';
 import { nodeName } from '@sormet/core/edit';
 import { reasonAgainst } from '../../canvas/placing';

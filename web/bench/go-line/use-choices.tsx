@@ -1,7 +1,8 @@
 import { useMemo, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { allOf, docOf, entryTitle, pageForEntries, pathOf, type Place } from '@sormet/core/model';
-import { shortName, STARTERS } from '@sormet/core/edit';
+import { shortName } from '@sormet/core/edit';
+import { STARTERS } from '@sormet/core/ready';
 import { usePlacing, type Placeable } from '../../canvas/placing';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';

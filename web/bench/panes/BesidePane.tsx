@@ -4,8 +4,8 @@ import { rootOf, type ComponentDoc } from '@sormet/core/model';
 import { Canvas, UNDRAWN } from '../../canvas/Canvas';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
-import { IconButton } from '../ledger/IconButton';
-import { count } from '../words';
+import { IconButton } from '../../parts/IconButton';
+import { count } from '../../words';
 import { DefinitionHead } from './DefinitionHead';
 
 /** A definition beside the page, drawn with its defaults. */

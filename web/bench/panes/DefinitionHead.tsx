@@ -3,7 +3,7 @@ import type { ComponentDoc } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
 import { useDerived } from '../../site/SiteProvider';
 import type { Drawn } from '../../canvas/Canvas';
-import { shortReach } from '../words';
+import { shortReach } from '../../words';
 import { DrawnAt } from './DrawnAt';
 import { ZoomField } from './ZoomField';
 

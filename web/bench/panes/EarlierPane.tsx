@@ -11,8 +11,8 @@ import { api } from '../../site/api';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions, type Earlier } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
-import { IconButton } from '../ledger/IconButton';
-import { momentWords } from '../words';
+import { IconButton } from '../../parts/IconButton';
+import { momentWords } from '../../words';
 
 /** What is open as it was after an earlier revision, with all else as it is now: what bringing it back would make of it. */
 export function EarlierPane({

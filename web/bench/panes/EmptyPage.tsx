@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import { Button } from 'antd';
 import { allOf, childrenOf, rootOf, type PageDoc } from '@sormet/core/model';
-import { folderOf, shortName, STARTERS } from '@sormet/core/edit';
+import { folderOf, shortName } from '@sormet/core/edit';
+import { STARTERS } from '@sormet/core/ready';
 import { usePlacing, type Placeable } from '../../canvas/placing';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';

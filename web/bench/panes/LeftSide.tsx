@@ -3,7 +3,7 @@ import { Group, Panel, Separator } from 'react-resizable-panels';
 import { Columns2, Rows2 } from 'lucide-react';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
-import { IconButton } from '../ledger/IconButton';
+import { IconButton } from '../../parts/IconButton';
 import { Outline } from '../Outline';
 import { useLayout } from './use-layout';
 import { Shelf } from '../shelf/Shelf';

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useDraggable } from '@dnd-kit/core';
-import { doEdit, isRefusal, plant, STARTERS, emptyComponent } from '@sormet/core/edit';
+import { doEdit, isRefusal } from '@sormet/core/edit';
+import { plant, STARTERS, emptyComponent } from '@sormet/core/ready';
 import type { Documents } from '@sormet/core/model';
 import { build, Linker, type Built } from '@sormet/core/resolve';
 import { dataOf } from '@sormet/core/value';

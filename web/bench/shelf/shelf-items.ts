@@ -1,5 +1,6 @@
 import { allOf, docOf, type ComponentDoc, type Documents } from '@sormet/core/model';
-import { folderOf, shortName, STARTERS } from '@sormet/core/edit';
+import { folderOf, shortName } from '@sormet/core/edit';
+import { STARTERS } from '@sormet/core/ready';
 import type { Placeable } from '../../canvas/placing';
 
 /** Something of the shelf, with everything it can be found by. */

@@ -12,10 +12,10 @@ import { ruleKey } from '../../canvas/rule-key';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
-import { longhandsOfRow } from '../ledger/style/rows';
-import { useRuleWords } from '../ledger/style/rule-words';
-import { stateWord } from '../ledger/style/states';
-import type { Selected } from '../use-selected';
+import { longhandsOfRow } from '../../ledger/style/rows';
+import { useRuleWords } from '../../ledger/style/rule-words';
+import { stateWord } from '../../ledger/style/states';
+import type { Selected } from '../../ledger/use-selected';
 
 /**
  * Everything that is declared of what is selected, by property: the winner first, then what loses to it, each leading to

@@ -20,11 +20,9 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
 import { fieldLabel } from '../../values/fields';
-import { valueWords } from '../../values/value-words';
-import { IconButton } from '../ledger/IconButton';
-import { KIND_WORDS } from '../ledger/property/kind-words';
-import type { Selected } from '../use-selected';
-import { componentWords, documentWords } from '../words';
+import { valueWords, KIND_WORDS, componentWords, documentWords } from '../../words';
+import { IconButton } from '../../parts/IconButton';
+import type { Selected } from '../../ledger/use-selected';
 import { StyleTraces } from './StyleTraces';
 import './Trace.css';
 

@@ -18,7 +18,7 @@ import {
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { MakeType } from './MakeType';
 import { slugOf } from '../slug';
-import { count } from '../../bench/words';
+import { count } from '../../words';
 import { ShowValue } from '../../values/show-value';
 import { LimitWords } from '../../values/LimitWords';
 import { ValueEditor } from '../../values/ValueEditor';

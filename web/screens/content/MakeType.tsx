@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { Button, Input } from 'antd';
-import { Dialog } from '../../site/Dialog';
+import { Dialog } from '../../parts/Dialog';
 import { FORMAT, newId, type TypeDoc } from '@sormet/core/model';
 import { useSync } from '../../site/SiteProvider';
 

@@ -1,8 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { Button, Input } from 'antd';
-import { Dialog } from '../../site/Dialog';
-import { emptyComponent } from '@sormet/core/edit';
+import { Dialog } from '../../parts/Dialog';
+import { emptyComponent } from '@sormet/core/ready';
 import { useSync } from '../../site/SiteProvider';
 
 /** Makes a component that holds nothing yet and opens its definition. */

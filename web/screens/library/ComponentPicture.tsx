@@ -2,7 +2,7 @@ import { useRef, type ReactNode } from 'react';
 import { rootOf, type ComponentDoc } from '@sormet/core/model';
 import { BASE_WIDTH } from '../../canvas/Canvas';
 import { Picture } from '../../canvas/Picture';
-import { useInSight } from '../../site/use-in-sight';
+import { useInSight } from '../../parts/use-in-sight';
 import { useDerived } from '../../site/SiteProvider';
 
 /** How large a picture is in the library, in CSS px. */

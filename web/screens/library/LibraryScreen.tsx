@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { Button, Checkbox, Input, Select } from 'antd';
 import { newId } from '@sormet/core/model';
 import { duplicateOfComponent, folderOf, shortName } from '@sormet/core/edit';
-import { count, documentWords, momentWords, reachWords } from '../../bench/words';
+import { count, documentWords, momentWords, reachWords } from '../../words';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { DraftField } from '../../values/DraftField';
 import { AddComponent } from './AddComponent';

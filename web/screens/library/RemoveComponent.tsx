@@ -4,10 +4,10 @@ import { Button, Radio } from 'antd';
 import { allOf, docOf, newId, nodeIn, type ComponentDoc } from '@sormet/core/model';
 import { doEdit, isRefusal, nodeName, rosterOf, type NamedEdit } from '@sormet/core/edit';
 import { Matches, plainEdit } from '../../bench/actions/use-instances';
-import { count, documentWords } from '../../bench/words';
-import { Dialog } from '../../site/Dialog';
+import { count, documentWords } from '../../words';
+import { Dialog } from '../../parts/Dialog';
 import { useDerived, useSync } from '../../site/SiteProvider';
-import { ChoiceCell } from '../../values/ChoiceCell';
+import { ChoiceCell } from '../../parts/ChoiceCell';
 
 type Way = 'plain' | 'exchange' | 'remove';
 

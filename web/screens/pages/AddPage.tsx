@@ -1,8 +1,9 @@
 import { useState, type ReactNode } from 'react';
 import { Input, Select } from 'antd';
-import { Dialog } from '../../site/Dialog';
+import { Dialog } from '../../parts/Dialog';
 import { allOf } from '@sormet/core/model';
-import { emptyPage, isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
+import { emptyPage } from '@sormet/core/ready';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { slugOf } from '../slug';
 

@@ -13,7 +13,7 @@ import {
 } from '@sormet/core/model';
 import { duplicateOf, pagesBelow, shortName } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
-import { count } from '../../bench/words';
+import { count } from '../../words';
 import { DraftField } from '../../values/DraftField';
 import { AddPage } from './AddPage';
 import { inPlace, pageRows, type PageRow } from './page-order';

@@ -5,7 +5,7 @@ import type { PlanAnswer, ReleaseSummary } from '@sormet/core/api';
 import { api } from '../../site/api';
 import { useSync } from '../../site/SiteProvider';
 import { useSummary } from '../../site/use-summary';
-import { count, momentWords } from '../../bench/words';
+import { count, momentWords } from '../../words';
 import './ReleasesScreen.css';
 import '../screens.css';
 

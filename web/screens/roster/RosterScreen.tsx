@@ -13,9 +13,9 @@ import {
   type ValueKind,
 } from '@sormet/core/model';
 import { MOST_CONTROLS, type RosterRow } from '@sormet/core/edit';
-import { count, documentWords } from '../../bench/words';
+import { count, documentWords } from '../../words';
 import { useDerived, useSync } from '../../site/SiteProvider';
-import { ChoiceCell } from '../../values/ChoiceCell';
+import { ChoiceCell } from '../../parts/ChoiceCell';
 import { fittingFields, type FittingField } from '../../values/fields';
 import { ValueEditor } from '../../values/ValueEditor';
 import { readCell } from './read-cell';

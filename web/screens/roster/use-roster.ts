@@ -10,9 +10,8 @@ import {
 } from '@sormet/core/model';
 import { nodeName, rosterOf, type RosterRow } from '@sormet/core/edit';
 import type { Reach } from '@sormet/core/reach';
-import { documentWords } from '../../bench/words';
+import { documentWords, valueWords } from '../../words';
 import { fieldLabel } from '../../values/fields';
-import { valueWords } from '../../values/value-words';
 
 /** What an instance has for a property: the default, something set on it, or something it is bound to. */
 export type Standing = 'default' | 'set' | 'bound';

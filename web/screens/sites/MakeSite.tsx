@@ -1,8 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { Form, Input, InputNumber, Radio, Select } from 'antd';
-import { Dialog } from '../../site/Dialog';
-import { SuggestField } from '../../site/SuggestField';
+import { Dialog } from '../../parts/Dialog';
+import { SuggestField } from '../../parts/SuggestField';
 import type { SiteRequest, SiteSummary } from '@sormet/core/api';
 import { api, ApiProblem } from '../../site/api';
 import { LANGUAGES } from './languages';

@@ -1,9 +1,9 @@
 import { useState, type ReactNode } from 'react';
 import { Input } from 'antd';
-import { Dialog } from '../../site/Dialog';
+import { Dialog } from '../../parts/Dialog';
 import type { SiteSummary } from '@sormet/core/api';
 import { api } from '../../site/api';
-import { count } from '../../site/count-words';
+import { count } from '../../words';
 
 /** Removing a site: it says what it takes and how long that is kept, and asks for its name. */
 export function RemoveSite({

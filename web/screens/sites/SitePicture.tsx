@@ -1,6 +1,6 @@
 import { useRef, type ReactNode } from 'react';
 import type { SiteSummary } from '@sormet/core/api';
-import { useInSight } from '../../site/use-in-sight';
+import { useInSight } from '../../parts/use-in-sight';
 
 /** At which size the home page is drawn, and how wide the picture is, in CSS px. */
 const DRAWN = { width: 1280, height: 800 };

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { Alert, Button, Skeleton } from 'antd';
 import type { RemovedSite, SiteSummary } from '@sormet/core/api';
 import { api } from '../../site/api';
-import { count, momentWords } from '../../site/count-words';
+import { count, momentWords } from '../../words';
 import { SitePicture } from './SitePicture';
 import './SitesScreen.css';
 import '../screens.css';

@@ -1,7 +1,7 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { Button, Input } from 'antd';
 import type { IconValue } from '@sormet/core/model';
-import { Dialog } from '../../site/Dialog';
+import { Dialog } from '../../parts/Dialog';
 import type { EditorProps } from '../editor-props';
 import { IconDrawn } from './IconDrawn';
 import { loadIconSet, type IconSet } from './icon-set';

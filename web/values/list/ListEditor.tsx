@@ -10,7 +10,7 @@ import {
   type SpecOf,
   type Typed,
 } from '@sormet/core/model';
-import { Dialog } from '../../site/Dialog';
+import { Dialog } from '../../parts/Dialog';
 import type { EditorProps } from '../editor-props';
 import './list.css';
 

@@ -15,7 +15,7 @@ import { allOf, type LinkValue } from '@sormet/core/model';
 import { stylesInOrder } from '@sormet/core/style';
 import { useDerived } from '../../site/SiteProvider';
 import { LinkEditor } from '../LinkEditor';
-import { ChoiceCell } from '../ChoiceCell';
+import { ChoiceCell } from '../../parts/ChoiceCell';
 import { hearAsked, type Asked } from './extensions';
 
 /** The value of no shared style among those that can be chosen. */

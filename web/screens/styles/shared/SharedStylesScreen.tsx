@@ -5,11 +5,11 @@ import { allOf, docOf, newId, orderBetween, type StyleDoc } from '@sormet/core/m
 import { freeName, styleName } from '@sormet/core/edit';
 import { reachOfStyle, unusedStyles } from '@sormet/core/reach';
 import { stylesInOrder, valueText } from '@sormet/core/style';
-import { IconButton } from '../../../bench/ledger/IconButton';
-import { count } from '../../../bench/words';
-import { Dialog } from '../../../site/Dialog';
+import { IconButton } from '../../../parts/IconButton';
+import { count } from '../../../words';
+import { Dialog } from '../../../parts/Dialog';
 import { useDerived, useSync } from '../../../site/SiteProvider';
-import { ChoiceCell } from '../../../values/ChoiceCell';
+import { ChoiceCell } from '../../../parts/ChoiceCell';
 import { DraftField } from '../../../values/DraftField';
 import '../../screens.css';
 

@@ -20,10 +20,10 @@ import {
 } from '@sormet/core/resolve';
 import { SPECIMEN, specimenOf, type Stands } from '@sormet/core/specimen';
 import type { AppliedBlock } from '@sormet/core/style';
-import { StyleLedger } from '../../../bench/ledger/style/StyleLedger';
-import { useRuleWords } from '../../../bench/ledger/style/rule-words';
-import { litRule } from '../../../bench/ledger/style/lit-rule';
-import type { Selected } from '../../../bench/use-selected';
+import { StyleLedger } from '../../../ledger/style/StyleLedger';
+import { useRuleWords } from '../../../ledger/style/rule-words';
+import { litRule } from '../../../ledger/style/lit-rule';
+import type { Selected } from '../../../ledger/use-selected';
 import { CanvasCss, HELD } from '../../../canvas/canvas-css';
 import { Draw } from '../../../canvas/draw';
 import { Registry } from '../../../canvas/registry';
@@ -33,7 +33,7 @@ import { useDerived } from '../../../site/SiteProvider';
 import { benchActions } from '../../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../../store/store';
 import { TokenRow } from '../tokens/TokenRow';
-import '../../../bench/ledger/Ledger.css';
+import '../../../ledger/Ledger.css';
 import './SpecimenScreen.css';
 
 /** At which width the specimen is drawn, in CSS px. */

@@ -3,7 +3,7 @@ import { Button, Form, Input, Select } from 'antd';
 import { isRefusal, runEdit } from '@sormet/core/edit';
 import { newId, orderAfterAll, TOKEN_GROUPS, type TokenGroup } from '@sormet/core/model';
 import { readTokenText } from '@sormet/core/style';
-import { Dialog } from '../../../site/Dialog';
+import { Dialog } from '../../../parts/Dialog';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 
 /** Makes a token of a name, a group and a value. */

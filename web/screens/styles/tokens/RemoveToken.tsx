@@ -3,8 +3,8 @@ import { Select } from 'antd';
 import { inOrder, type Token } from '@sormet/core/model';
 import { reachOfToken } from '@sormet/core/reach';
 import { valueText } from '@sormet/core/style';
-import { count } from '../../../bench/words';
-import { Dialog } from '../../../site/Dialog';
+import { count } from '../../../words';
+import { Dialog } from '../../../parts/Dialog';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 
 const WRITTEN_OUT = '';

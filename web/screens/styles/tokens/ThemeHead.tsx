@@ -2,8 +2,8 @@ import type { ReactNode } from 'react';
 import { Popconfirm } from 'antd';
 import { X } from 'lucide-react';
 import { pointer, type Theme } from '@sormet/core/model';
-import { IconButton } from '../../../bench/ledger/IconButton';
-import { count } from '../../../bench/words';
+import { IconButton } from '../../../parts/IconButton';
+import { count } from '../../../words';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { DraftField } from '../../../values/DraftField';
 

@@ -2,8 +2,8 @@ import { useRef, useState, type ReactNode } from 'react';
 import { Button } from 'antd';
 import { readTokens, tokensToTake, writeTokens, type ToTake } from '@sormet/core/format';
 import { allOf, newId, pointer, type Finding, type Json } from '@sormet/core/model';
-import { count } from '../../../bench/words';
-import { Dialog } from '../../../site/Dialog';
+import { count } from '../../../words';
+import { Dialog } from '../../../parts/Dialog';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 
 /** The largest file of tokens that is read, in bytes. */

@@ -14,7 +14,7 @@ import {
 import { freeName } from '@sormet/core/edit';
 import { reachOfToken } from '@sormet/core/reach';
 import { filled, readTokenText, valueText } from '@sormet/core/style';
-import { count } from '../../../bench/words';
+import { count } from '../../../words';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { DraftField } from '../../../values/DraftField';
 import { RemoveToken } from './RemoveToken';

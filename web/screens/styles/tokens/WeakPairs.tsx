@@ -6,7 +6,7 @@ import { weakPairs, type WeakPair } from '@sormet/core/check';
 import { writeOklch } from '@sormet/core/colour';
 import { widthsOf } from '@sormet/core/style';
 import { allOf, nodeIn, own, type PageDoc } from '@sormet/core/model';
-import { count } from '../../../bench/words';
+import { count } from '../../../words';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 
 interface OnPage extends WeakPair {

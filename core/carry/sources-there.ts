@@ -1,0 +1,163 @@
+import {
+  own,
+  queriedType,
+  text,
+  type ComponentDoc,
+  type Literal,
+  type Source,
+  type TreeNode,
+  type Typed,
+} from '../model';
+import { emptyLiteral } from '../edit';
+import type { Carrying } from './carrying';
+
+/** Where a source is read: in what was pasted, or in a definition that comes along and keeps its own. */
+export type Reader = 'here' | ComponentDoc;
+
+/** What of a query is bound, in words. */
+const QUERIED: Readonly<Record<string, string>> = {
+  limit: 'a limit',
+  offset: 'an offset',
+  related: 'what a repeat is related to',
+};
+
+/** How what a clip is fed from is read where it comes to stand. */
+export class SourcesThere {
+  /** @param value a value as it is there: what it names is called otherwise */
+  constructor(
+    private readonly carrying: Carrying,
+    private readonly value: (typed: Typed) => unknown,
+  ) {}
+
+  /**
+   * A source at a member of a node (see `sourcesOf`), with what is said where it cannot be read there, and what takes
+   * its place: nothing, where the member is better left out.
+   */
+  at(
+    source: Source,
+    at: Reader,
+    [member, name, ...rest]: readonly string[],
+    node: TreeNode | undefined,
+  ): Source | undefined {
+    const nothing = () => undefined;
+    switch (member) {
+      case 'text':
+        return this.source(source, at, 'a text', () => text(''));
+      case 'shown':
+        return this.source(source, at, 'whether something shows', nothing);
+      case 'attributes':
+        return this.source(source, at, name!, nothing);
+      case 'values': {
+        const { components } = this.carrying.clip;
+        const component = node?.kind === 'instance' ? own(components, node.component) : undefined;
+        const label = component?.properties[name!]?.label ?? 'a property';
+        return this.source(source, at, label, nothing);
+      }
+      case 'query':
+        if (name === 'from')
+          return this.source(source, at, 'a list', () =>
+            emptyLiteral({ kind: 'list', fields: {} }),
+          );
+        if (name === 'where') return this.source(source, at, 'a condition', nothing);
+        return this.source(source, at, QUERIED[name!] ?? 'a repeat', nothing);
+      case 'chosen':
+        // Elsewhere it has for good what was chosen for it (see `chosenForGood`).
+        return this.read(source, at);
+      default:
+        return this.source(source, at, rest.length > 0 ? 'a declaration' : 'a value', nothing);
+    }
+  }
+
+  /**
+   * A source as it is read there; what cannot be read gives way to what it held, else to what stands in for it.
+   * @param what what is fed by it, in words
+   */
+  source(
+    source: Source,
+    at: Reader,
+    what: string,
+    standIn: () => Literal | undefined,
+  ): Source | undefined {
+    const read = this.read(source, at);
+    const { whenEmpty } = source;
+    if (!read) {
+      if (typeof whenEmpty === 'object') return this.source(whenEmpty.use, at, what, standIn);
+      this.carrying.lost(`what ${what} was bound to`);
+      return this.held(source) ?? standIn();
+    }
+    if (typeof whenEmpty !== 'object') return read;
+    const use = this.source(whenEmpty.use, at, what, standIn);
+    const { whenEmpty: _, ...alone } = read;
+    return use ? ({ ...alone, whenEmpty: { use } } as Source) : (alone as Source);
+  }
+
+  /** What a source held where it was copied, where the clip says so. */
+  held(source: Source): Literal | undefined {
+    const { clip } = this.carrying;
+    if (source.is === 'property') {
+      const held = own(clip.components, clip.doc)?.properties[source.property]?.default;
+      return held?.is === 'value' ? this.literal(held) : undefined;
+    }
+    if (source.is !== 'field' || source.from !== 'page' || source.path.length !== 1)
+      return undefined;
+    const held = clip.entry && own(clip.entry.values, source.path[0]!);
+    return held ? this.literal({ is: 'value', ...(held as Typed) } as Literal) : undefined;
+  }
+
+  private literal(literal: Literal): Literal {
+    const { is: _, whenEmpty: __, ...typed } = literal;
+    return { ...literal, value: this.value(typed as Typed) } as Literal;
+  }
+
+  private read(source: Source, at: Reader): Source | undefined {
+    if (source.is === 'value') return this.literal(source);
+    if (at !== 'here') return this.readInside(source, at);
+    const { clip, target, there, ids } = this.carrying;
+    if (source.is === 'property')
+      return target.kind === 'component' &&
+        target.id === clip.doc &&
+        own(target.properties, source.property)
+        ? source
+        : undefined;
+    const { from } = source;
+    const comesAlong = from === 'page' ? undefined : ids.get(from.repeat);
+    if (from !== 'page' && comesAlong !== undefined) {
+      const repeat = clip.nodes[from.repeat]!;
+      const type = repeat.kind === 'repeat' ? queriedType(repeat.query) : undefined;
+      const path = type === undefined ? source.path : there.path(type, source.path);
+      return path && { ...source, from: { repeat: comesAlong }, path };
+    }
+    const type = from === 'page' ? clip.entries : own(clip.around, from.repeat);
+    if (type === null || type === undefined) return undefined;
+    const path = there.path(type, source.path);
+    const reader = this.readerOf(from, there.type(type));
+    return path && reader && { ...source, from: reader, path };
+  }
+
+  /** What gives an entry of a type at the place: the one it was read from, else the nearest that does. */
+  private readerOf(
+    from: Extract<Source, { is: 'field' }>['from'],
+    type: string | undefined,
+  ): typeof from | undefined {
+    const { target, repeats } = this.carrying;
+    const ofPage = target.kind === 'page' && target.entries !== null && target.entries === type;
+    if (from === 'page' && ofPage) return 'page';
+    const same = repeats.find(({ repeat }) => from !== 'page' && repeat === from.repeat);
+    const near = same ?? repeats.find((each) => each.type === type);
+    if (near) return { repeat: near.repeat };
+    return ofPage ? 'page' : undefined;
+  }
+
+  /** In a definition that comes along: its properties are its own, fields are those of its repeats. */
+  private readInside(
+    source: Exclude<Source, { is: 'value' }>,
+    component: ComponentDoc,
+  ): Source | undefined {
+    if (source.is === 'property') return source;
+    const repeat = source.from === 'page' ? undefined : own(component.nodes, source.from.repeat);
+    const type = repeat?.kind === 'repeat' ? queriedType(repeat.query) : undefined;
+    if (type === undefined) return source;
+    const path = this.carrying.there.path(type, source.path);
+    return path && { ...source, path };
+  }
+}

@@ -1,0 +1,120 @@
+import {
+  childrenOf,
+  NONE,
+  orderBetween,
+  own,
+  rootOf,
+  sourcesOf,
+  treeDocOf,
+  type NodeId,
+  type Place,
+  type RepeatNode,
+  type SlotNode,
+  type TreeDoc,
+  type TreeNode,
+} from '../../../model';
+import { withSourceAt } from '../making';
+import { CannotBePlain } from './cannot-be-plain';
+import { GivenValues } from './given-values';
+import { NO_ROUND, type InstanceHere, type Round } from './instance-here';
+import { plainLook } from './plain-look';
+import { recordsShown } from './records-shown';
+import { withRules } from './rules-that-hold';
+
+/** What an instance becomes: the nodes of its definition with what it gives them, and what filled its slots, moved. */
+export class PlainNodes {
+  readonly grown: Record<NodeId, TreeNode> = {};
+  /** What filled its slots, and goes on standing. */
+  readonly moved: Record<NodeId, TreeNode> = {};
+  private readonly tree: TreeDoc;
+  private readonly given: GivenValues;
+
+  /**
+   * @param newIdFor the new id of a node, by its way through lists and its id in the definition
+   * @throws CannotBePlain where plain elements cannot say what it is
+   */
+  constructor(
+    private readonly here: InstanceHere,
+    private readonly newIdFor: (copy: string) => string | undefined,
+  ) {
+    this.tree = treeDocOf(here.documents, here.doc)!;
+    this.given = new GivenValues(here, (id, round) => this.idOf(id, round));
+    this.grow(rootOf(here.component.nodes), here.instance.place, NO_ROUND);
+  }
+
+  /** What the root of the definition became. */
+  get root(): TreeNode | undefined {
+    return this.grown[this.idOf(rootOf(this.here.component.nodes), NO_ROUND)];
+  }
+
+  /** Makes a node of the definition and what stands in it, at a place; a list is written out record by record. */
+  private grow(id: NodeId, place: Place, round: Round): void {
+    const { nodes } = this.here.component;
+    const from = nodes[id]!;
+    if (from.kind === 'slot') return this.fill(id, from, place, round);
+    if (from.kind === 'repeat' && 'list' in from.query.from)
+      return this.unroll(id, from, place, round);
+    const parent = this.idOf(id, round);
+    this.grown[parent] = { ...this.plain(id, from, round), place } as TreeNode;
+    for (const child of childrenOf(nodes).all(id))
+      this.grow(child, { ...nodes[child]!.place, parent }, round);
+  }
+
+  /** What fills a slot stands where the slot stood; nothing in it: what the definition shows then. */
+  private fill(id: NodeId, { slot }: SlotNode, place: Place, round: Round): void {
+    const { nodes } = this.tree;
+    const next = this.placesFrom(id, place);
+    const inside = childrenOf(nodes).of(this.here.node, slot);
+    for (const each of inside) this.moved[each] = { ...nodes[each]!, place: next() };
+    if (inside.length > 0) return;
+    for (const each of childrenOf(this.here.component.nodes).of(id)) this.grow(each, next(), round);
+  }
+
+  /** Puts what a list shows in the place of the repeat: what stands in it once for each record, with what that holds. */
+  private unroll(id: NodeId, { query }: RepeatNode, place: Place, round: Round): void {
+    const items = recordsShown(query, this.here, this.given, round);
+    const children = childrenOf(this.here.component.nodes);
+    const next = this.placesFrom(id, place);
+    if (items.length === 0)
+      for (const each of children.of(id, NONE)) this.grow(each, next(), round);
+    for (const item of items) {
+      const inside = { way: `${round.way}${item.id}/`, items: { ...round.items, [id]: item } };
+      for (const each of children.of(id)) this.grow(each, next(), inside);
+    }
+  }
+
+  /** Places one after the other where one thing stood, before what follows it in the definition. */
+  private placesFrom(id: NodeId, place: Place): () => Place {
+    const { nodes } = this.here.component;
+    const { parent, slot } = nodes[id]!.place;
+    const beside = parent === null ? [] : childrenOf(nodes).of(parent, slot);
+    const follows = beside[beside.indexOf(id) + 1];
+    const end = follows === undefined ? null : nodes[follows]!.place.order;
+    let { order } = place;
+    return () => {
+      const at = { ...place, order };
+      order = orderBetween(order, end !== null && end > order ? end : null);
+      return at;
+    };
+  }
+
+  private idOf(id: NodeId, round: Round): NodeId {
+    const given = this.newIdFor(round.way + id);
+    if (given === undefined || own(this.tree.nodes, given))
+      throw new CannotBePlain('The ids given are taken, or too few.');
+    return given;
+  }
+
+  /** A node of the definition with what the instance gives it, its place apart. */
+  private plain(id: NodeId, from: TreeNode, round: Round): TreeNode {
+    let node = withRules(id, from, this.here, this.given);
+    for (const [path, source] of sourcesOf(node)) {
+      if (path[0] === 'style' || path[0] === 'chosen') continue;
+      const now = this.given.source(source, round);
+      if (now !== source) node = withSourceAt(node, path, now);
+    }
+    return node.kind === 'element' || node.kind === 'instance'
+      ? plainLook(id, node, this.here, this.given, round)
+      : node;
+  }
+}

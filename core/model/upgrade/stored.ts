@@ -1,0 +1,7 @@
+/** Stored documents of any format: only what every format has in common is known of them. */
+export type Stored = Readonly<Record<string, StoredDoc>>;
+export interface StoredDoc {
+  readonly id: string;
+  readonly kind: string;
+  readonly format: number;
+}

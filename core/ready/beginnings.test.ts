@@ -1,0 +1,63 @@
+import { htmlOf } from '../test/html';
+import { brackenfold } from '@sormet/demo';
+import { addressesOf, docOf } from '../model';
+import { build, Linker } from '../resolve';
+import { dataOf } from '../value';
+import { doEdit, isRefusal, findingsOf } from '../edit';
+import { beginSite, copySite, emptyComponent, emptyPage, type NewSite } from './beginnings';
+
+const asked: NewSite = {
+  name: 'Larkhollow & sons',
+  slug: 'larkhollow',
+  language: 'de-AT',
+  width: 720,
+};
+
+describe('a new site', () => {
+  test.each(['empty', 'start'] as const)(
+    'that begins %s is sound, with a home page in a surround',
+    (way) => {
+      const documents = beginSite(asked, way);
+      expect(findingsOf(documents)).toEqual([]);
+      expect(documents.site).toMatchObject({
+        slug: 'larkhollow',
+        language: 'de-AT',
+        surround: 'surround',
+      });
+      const html = htmlOf(
+        build(new Linker().link(documents, 'home'), dataOf(documents), undefined).root,
+      );
+      for (const landmark of ['<header', '<nav', '<main', '<footer'])
+        expect(html.split(landmark)).toHaveLength(2);
+      expect(html).toContain('>Larkhollow &amp; sons</h1>');
+    },
+  );
+
+  test('that begins with pages has a page for each entry', () => {
+    const paths = addressesOf(beginSite(asked, 'start')).map(({ path }) => path);
+    expect(paths.sort()).toEqual(['/', '/about', '/news', '/news/first']);
+  });
+
+  test('that is a copy has all of the other, and nothing that only its visitors know', () => {
+    const demo = brackenfold().documents;
+    const copy = copySite(demo, asked);
+    expect(findingsOf(copy)).toEqual([]);
+    expect(copy.size).toBe(demo.size);
+    expect(copy.site.name).toBe(asked.name);
+    expect(addressesOf(copy).map(({ path }) => path)).toEqual(
+      addressesOf(demo).map(({ path }) => path),
+    );
+  });
+});
+
+test('an empty page and an empty component can be added to any site', () => {
+  const documents = beginSite(asked, 'empty');
+  const page = emptyPage(documents, '/more', 'More');
+  const component = emptyComponent('Sections/Band');
+  const added = doEdit(documents, { name: 'addPage', args: { page } });
+  if (isRefusal(added)) throw new Error(added.refused);
+  const both = doEdit(added.documents, { name: 'addComponent', args: { component } });
+  if (isRefusal(both)) throw new Error(both.refused);
+  expect(docOf(both.documents, 'page', page.id)?.draft).toBe(true);
+  expect(docOf(both.documents, 'component', component.id)?.name).toBe('Sections/Band');
+});

@@ -1,0 +1,11 @@
+export { plant, type Branch } from './branches';
+export { STARTERS, type Started, type Starter } from './starters';
+export { ReadyStyles } from './ready-styles';
+export {
+  beginSite,
+  copySite,
+  emptyComponent,
+  emptyPage,
+  type Beginning,
+  type NewSite,
+} from './beginnings';

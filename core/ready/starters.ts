@@ -1,0 +1,146 @@
+import { newId, text, type Documents, type Literal, type StyleDoc } from '../model';
+import type { Branch } from './branches';
+import { READY_SECTIONS } from './ready-sections';
+import { ReadyStyles } from './ready-styles';
+
+const address = (href: string): Literal => ({
+  is: 'value',
+  type: 'link',
+  value: { to: 'address', href },
+});
+
+/** What is placed of a starter on a site: its branch, and the shared styles that the site lacks for it. */
+export interface Started {
+  readonly branch: Branch;
+  readonly styles: readonly StyleDoc[];
+}
+
+/** Something the shelf offers to begin from. */
+export interface Starter {
+  readonly key: string;
+  readonly label: string;
+  readonly folder: 'Ready sections' | 'Elements';
+  make(documents: Documents, makeId?: () => string): Started;
+}
+
+/** The ready sections and elements that every site begins with. */
+export const STARTERS: readonly Starter[] = [
+  ...READY_SECTIONS.map(({ key, label, make }): Starter => ({
+    key,
+    label,
+    folder: 'Ready sections',
+    make(documents, makeId = newId) {
+      const styles = new ReadyStyles(documents, makeId);
+      return { branch: make(styles), styles: styles.made };
+    },
+  })),
+  element('heading', 'Heading', { tag: 'h2', text: 'Heading' }),
+  element('text', 'Text', { tag: 'p', text: 'Text' }),
+  element('rich', 'Rich text', {
+    tag: 'div',
+    name: 'Rich text',
+    children: [
+      {
+        text: {
+          is: 'value',
+          type: 'rich',
+          value: [
+            { tag: 'p', children: ['Words with ', { tag: 'strong', children: ['emphasis'] }] },
+          ],
+        },
+        rich: 'blocks',
+      },
+    ],
+  }),
+  element('icon', 'Icon', {
+    tag: 'span',
+    name: 'Icon',
+    children: [
+      {
+        text: {
+          is: 'value',
+          type: 'icon',
+          value: {
+            name: 'circle',
+            box: [0, 0, 24, 24],
+            drawn: 'lines',
+            shapes: [{ tag: 'circle', geometry: { cx: '12', cy: '12', r: '9' } }],
+          },
+        },
+        rich: 'icon',
+      },
+    ],
+  }),
+  element('link', 'Link', { tag: 'a', text: 'Link', attributes: { href: address('/') } }),
+  element('picture', 'Picture', {
+    tag: 'img',
+    attributes: { src: { is: 'value', type: 'image', value: null }, alt: text('') },
+  }),
+  element('film', 'Film', {
+    tag: 'video',
+    attributes: {
+      src: { is: 'value', type: 'video', value: null },
+      controls: { is: 'value', type: 'boolean', value: true },
+    },
+  }),
+  element('box', 'Box', { tag: 'div' }),
+  element('section', 'Section', { tag: 'section' }),
+  element('list', 'List', {
+    tag: 'ul',
+    children: [
+      { tag: 'li', text: 'First' },
+      { tag: 'li', text: 'Second' },
+    ],
+  }),
+  element('table', 'Table', {
+    tag: 'table',
+    children: [
+      {
+        tag: 'thead',
+        children: [
+          { tag: 'tr', children: [columnHead('First column'), columnHead('Second column')] },
+        ],
+      },
+      {
+        tag: 'tbody',
+        children: [
+          {
+            tag: 'tr',
+            children: [
+              { tag: 'td', text: 'One' },
+              { tag: 'td', text: 'Two' },
+            ],
+          },
+          {
+            tag: 'tr',
+            children: [
+              { tag: 'td', text: 'Three' },
+              { tag: 'td', text: 'Four' },
+            ],
+          },
+        ],
+      },
+    ],
+  }),
+  element('choice', 'Choice of a form', {
+    tag: 'label',
+    children: [
+      { text: 'Choose one ' },
+      {
+        tag: 'select',
+        children: [
+          { tag: 'option', text: 'First' },
+          { tag: 'option', text: 'Second' },
+        ],
+      },
+    ],
+  }),
+];
+
+function columnHead(words: string): Branch {
+  return { tag: 'th', attributes: { scope: text('col') }, text: words };
+}
+
+function element(key: string, label: string, branch: Branch): Starter {
+  return { key, label, folder: 'Elements', make: () => ({ branch, styles: [] }) };
+}

@@ -1,0 +1,36 @@
+import express, { Router } from 'express';
+import * as shapes from '@sormet/core/api';
+import { SiteEntity } from '../database/entities';
+import { answer } from '../http/check';
+import { LARGEST_REQUEST, Problem } from '../http/problem';
+import type { ApiParts } from './api-parts';
+import { editsRouter } from './edits-router';
+import { filesRouter } from './files-router';
+import { historyRouter } from './history-router';
+import { publishingRouter } from './publishing-router';
+import { sitesRouter } from './sites-router';
+
+/** Everything under `/api`, a router for each subject. Nothing of it is kept by browsers. */
+export function api(parts: ApiParts): Router {
+  const router = Router();
+  router.use((_, response, next) => {
+    response.set('cache-control', 'no-store');
+    next();
+  });
+  router.use(express.json({ limit: LARGEST_REQUEST }));
+  router.get('/health', async (_, response) => {
+    const sites = await parts.store.database.getRepository(SiteEntity).count();
+    answer(response, shapes.HealthAnswer, { status: 'ok', sites });
+  });
+  router.use('/sites', sitesRouter(parts));
+  for (const subject of [editsRouter, historyRouter, publishingRouter, filesRouter])
+    router.use('/sites/:site', subject(parts));
+  router.use((request) => {
+    throw new Problem(
+      404,
+      'Not found',
+      `There is nothing at ${request.method} ${request.originalUrl}.`,
+    );
+  });
+  return router;
+}

@@ -1,0 +1,93 @@
+import type { ReactNode } from 'react';
+import { rootOf, type ComponentDoc } from '@sormet/core/model';
+import { benchActions } from '../store/bench-slice';
+import { useAppDispatch } from '../store/store';
+import { AddProperty } from './property/AddProperty';
+import { GroupHead } from './property/GroupHead';
+import { OrderedByDragging } from './property/ordering';
+import { PropertyLine } from './property/PropertyLine';
+import { TakeBackLoose } from './property/TakeBackLoose';
+import { groupsOf } from './property-groups';
+import './property/property.css';
+
+/** What a definition exposes, in the order in which it is set: named, grouped, ordered, helped, required. */
+export function PropertiesTable({ component }: { component: ComponentDoc }): ReactNode {
+  const dispatch = useAppDispatch();
+  const groups = groupsOf(component.properties, component.groups);
+  if (groups.length === 0)
+    return (
+      <>
+        <p className="ledger-empty">
+          Nothing is exposed yet: every instance looks like this definition.{' '}
+          <button
+            type="button"
+            className="as-link"
+            onClick={() =>
+              dispatch(benchActions.select({ doc: component.id, nodes: [rootOf(component.nodes)] }))
+            }
+          >
+            Choose what may differ
+          </button>
+        </p>
+        <AddProperty component={component} />
+      </>
+    );
+  const order = groups.flatMap(({ rows }) => rows.map(([id]) => id));
+  return (
+    <>
+      <OrderedByDragging component={component} order={order}>
+        <table className="ledger-table values" aria-label="Properties of the definition">
+          <thead>
+            <tr>
+              <th scope="col" className="group-column">
+                Group
+              </th>
+              <th scope="col" className="named">
+                Property
+              </th>
+              <th scope="col" className="key-column">
+                Key
+              </th>
+              <th scope="col" className="type-column">
+                Type
+              </th>
+              <th scope="col" className="wide">
+                In group
+              </th>
+              <th scope="col">Required</th>
+              <th scope="col" title="Only typed values: no content is offered for it">
+                Typed only
+              </th>
+              <th scope="col" className="half">
+                Help for whoever sets it
+              </th>
+              <th scope="col" className="tick" />
+            </tr>
+          </thead>
+          {groups.map(({ key, label, rows }) => (
+            <tbody key={key}>
+              {rows.map(([id, made], i) => (
+                <PropertyLine
+                  key={id}
+                  component={component}
+                  id={id}
+                  made={made}
+                  order={order}
+                  group={
+                    i > 0 ? null : (
+                      <GroupHead component={component} group={key} label={label} rows={rows} />
+                    )
+                  }
+                />
+              ))}
+            </tbody>
+          ))}
+        </table>
+      </OrderedByDragging>
+      <div className="properties-foot">
+        <AddProperty component={component} />
+        <TakeBackLoose component={component} />
+      </div>
+    </>
+  );
+}

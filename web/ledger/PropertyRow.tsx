@@ -1,0 +1,224 @@
+import { useState, type ReactNode } from 'react';
+import { Popconfirm } from 'antd';
+import { Milestone, Undo2 } from 'lucide-react';
+import {
+  literal,
+  newId,
+  own,
+  pointer,
+  type Documents,
+  type Property,
+  type PropertyId,
+  type Source,
+  type Typed,
+  type WhenEmpty,
+} from '@sormet/core/model';
+import type { ResolvedGroup } from '@sormet/core/resolve';
+import type { Known } from '@sormet/core/value';
+import { RefusedMark, useRefused } from '../site/RefusedMark';
+import { useDerived, useSync } from '../site/SiteProvider';
+import { fieldLabel, fittingFields } from '../values/fields';
+import { ShowValue } from '../values/show-value';
+import { valueWords, count } from '../words';
+import { ValueCell } from '../values/ValueCell';
+import type { Selected } from './use-selected';
+import { BoundTo } from './BoundTo';
+import { GroupCell, RowName } from './GroupCell';
+import { IconButton } from '../parts/IconButton';
+import { TraceButton } from './TraceButton';
+import { holdsAt } from './what-shows';
+
+/** A property of an instance: its default, what is set here, what it is bound to, what shows. */
+export function PropertyRow({
+  selected,
+  property,
+  made,
+  group,
+  rows,
+}: {
+  selected: Selected;
+  property: PropertyId;
+  made: Property;
+  group: string;
+  /** How many rows the group has, in its first row; nothing in the others. */
+  rows: number | undefined;
+}): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const { node, doc, id } = selected;
+  const [session] = useState(newId);
+  const path = pointer('nodes', id, 'values', property);
+  const isRefused = useRefused(doc.id, path);
+  if (node.kind !== 'instance') return null;
+  const source: Source | undefined = own(node.values, property);
+  const set = source?.is === 'value' ? (source as Typed) : undefined;
+  const bound = source?.is === 'field' ? source : undefined;
+  const lifted = source?.is === 'property' ? source : undefined;
+  const shows = shownValue(selected, property);
+  const control = { of: 'value' as const, property };
+  const give = (next: Source | null, group: string | null = null) =>
+    sync.edit(
+      { name: 'setControl', args: { doc: doc.id, node: id, control, source: next } },
+      { group: group === null ? null : `${session} ${property} ${group}` },
+    );
+  const winner = set ? 'set' : bound || lifted ? 'bound' : 'default';
+  return (
+    <tr>
+      {rows === undefined ? null : <GroupCell label={group} rows={rows} />}
+      <RowName
+        group={group}
+        label={made.label}
+        title={made.help ?? `key: ${made.key}`}
+        required={made.required === true}
+      />
+      <td className={winner === 'default' ? 'cell default wins' : 'cell default'}>
+        <ShowValue documents={documents} value={literalOf(made.default)} type={made.type} />
+      </td>
+      <td className={`cell set ${winner === 'set' ? 'wins' : ''} ${isRefused ? 'is-wrong' : ''}`}>
+        <div className="cell-with-actions">
+          <ValueCell
+            type={made.type}
+            value={set}
+            label={`${made.label}, set here`}
+            begin={made.default as Typed}
+            placeholder={set && valueWords(documents, set) === 'nothing' ? 'empty' : ''}
+            onChange={(value, group) => give(literal(value), group)}
+          />
+          <RefusedMark doc={doc.id} path={path} />
+          {set ? (
+            <span className="cell-actions">
+              <IconButton
+                icon={Undo2}
+                name={`${made.label}: back to default`}
+                title="Back to default"
+                onPress={() => give(null)}
+              />
+              <MakeDefault selected={selected} property={property} label={made.label} set={set} />
+            </span>
+          ) : null}
+        </div>
+      </td>
+      <td className={winner === 'bound' ? 'cell bound tight wins' : 'cell bound tight'}>
+        {lifted ? (
+          <span className="cell-words">a property of this definition</span>
+        ) : made.typedOnly && !bound ? (
+          <span className="cell-words quiet">typed values only</span>
+        ) : (
+          <BoundTo
+            label={made.label}
+            fields={() => fittingFields(documents, doc, id, made.type)}
+            holds={holdsAt(documents, selected, made.type)}
+            bound={bound}
+            boundLabel={bound ? fieldLabel(documents, doc, bound) : ''}
+            onBind={(next) => give(next)}
+            onRelease={() => give(null)}
+            whenEmpty={['default', 'nothing', 'hide']}
+          />
+        )}
+      </td>
+      <td className="cell shows">
+        <span className="shows-row">
+          <ShowValue documents={documents} value={shows} type={made.type} />
+          <span className="origin">
+            {made.required && shows === null ? (
+              <span className="needed">needs a value</span>
+            ) : (
+              originWord(winner, bound, shows, made, documents)
+            )}
+          </span>
+          <TraceButton label={made.label} />
+        </span>
+      </td>
+    </tr>
+  );
+}
+
+/** Makes what is set here the default, after saying who follows and who keeps their own. */
+function MakeDefault({
+  selected,
+  property,
+  label,
+  set,
+}: {
+  selected: Selected;
+  property: PropertyId;
+  label: string;
+  set: Typed;
+}): ReactNode {
+  const { documents, reach } = useDerived();
+  const sync = useSync();
+  const [asking, setAsking] = useState(false);
+  const { doc, id, component } = selected;
+  const button = (
+    <IconButton
+      icon={Milestone}
+      name={`${label}: make it the default`}
+      title="Make it the default"
+      onPress={() => setAsking(true)}
+    />
+  );
+  if (!asking || !component) return button;
+  const placed = reach.usesOf(component.id).filter(({ kind }) => kind === 'places').length;
+  const setters = reach.settersOf(component.id, property).length;
+  const follow = placed - setters;
+  const keep = setters - 1;
+  const who = keep === 0 ? 'none keeps' : `${keep} ${keep === 1 ? 'keeps' : 'keep'}`;
+  return (
+    <Popconfirm
+      open
+      title={`Make “${short(valueWords(documents, set))}” the default?`}
+      description={`${count(follow, 'other instance')} ${follow === 1 ? 'follows' : 'follow'} it, ${who} ${keep > 1 ? 'their' : 'its'} own.`}
+      okText="Make it the default"
+      cancelText="Leave it"
+      onConfirm={() => {
+        setAsking(false);
+        sync.edit({ name: 'makeDefault', args: { doc: doc.id, node: id, property } });
+      }}
+      onCancel={() => setAsking(false)}
+      onOpenChange={(open) => {
+        if (!open) setAsking(false);
+      }}
+    >
+      <span>{button}</span>
+    </Popconfirm>
+  );
+}
+
+function literalOf(source: Source): Typed | null {
+  return source.is === 'value' ? (source as Typed) : null;
+}
+
+/** The value that a property shows on this instance, for the entry that is looked at. */
+function shownValue({ resolved, node, component }: Selected, property: PropertyId): Known {
+  if (resolved?.kind === 'group')
+    return (own((resolved as ResolvedGroup).inner.properties, property) ?? null) as Known;
+  // An instance that is not shown has no resolved values: what it would show is what it says.
+  const source =
+    node.kind === 'instance'
+      ? (own(node.values, property) ?? (component && own(component.properties, property)?.default))
+      : undefined;
+  return source?.is === 'value' ? (source as Typed) : null;
+}
+
+function originWord(
+  winner: 'default' | 'set' | 'bound',
+  bound: Source | undefined,
+  shows: Known,
+  made: Property,
+  documents: Documents,
+): string {
+  if (winner === 'default') return 'default';
+  if (winner === 'set') return 'set here';
+  const fellBack =
+    whenEmptyOf(bound) === 'default' &&
+    valueWords(documents, shows) === valueWords(documents, literalOf(made.default));
+  return fellBack ? 'empty, so default' : 'bound';
+}
+
+function whenEmptyOf(source: Source | undefined): WhenEmpty | undefined {
+  return source?.whenEmpty;
+}
+
+function short(words: string): string {
+  return words.length > 40 ? words.slice(0, 38) + '…' : words;
+}

@@ -1,0 +1,68 @@
+import type { ReactNode } from 'react';
+import { Undo2 } from 'lucide-react';
+import { BOOLEAN, literal, type Source, type Typed } from '@sormet/core/model';
+import { useDerived, useSync } from '../site/SiteProvider';
+import { fieldLabel, fittingFields } from '../values/fields';
+import { ValueCell } from '../values/ValueCell';
+import type { Selected } from './use-selected';
+import { BoundTo } from './BoundTo';
+import { IconButton } from '../parts/IconButton';
+
+/** Whether the instance itself is shown. */
+export function ShownRow({ selected }: { selected: Selected }): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const { node, doc, id } = selected;
+  if (node.kind !== 'instance') return null;
+  const source = node.shown;
+  const set = source?.is === 'value' ? (source as Typed) : undefined;
+  const bound = source?.is === 'field' ? source : undefined;
+  const give = (next: Source | null) =>
+    sync.edit({
+      name: 'setControl',
+      args: { doc: doc.id, node: id, control: { of: 'shown' }, source: next },
+    });
+  return (
+    <tr>
+      <th scope="row">shown</th>
+      <td className={source ? 'cell default' : 'cell default wins'}>yes</td>
+      <td className={set ? 'cell set wins' : 'cell set'}>
+        <div className="cell-with-actions">
+          <ValueCell
+            type={BOOLEAN}
+            value={set}
+            label="shown, set here"
+            onChange={(value) => give(literal(value))}
+          />
+          {set ? (
+            <span className="cell-actions">
+              <IconButton
+                icon={Undo2}
+                name="shown: back to default"
+                title="Back to default"
+                onPress={() => give(null)}
+              />
+            </span>
+          ) : null}
+        </div>
+      </td>
+      <td className={bound ? 'cell bound tight wins' : 'cell bound tight'}>
+        <BoundTo
+          label="shown"
+          fields={() => fittingFields(documents, doc, id, BOOLEAN)}
+          bound={bound}
+          boundLabel={bound ? fieldLabel(documents, doc, bound) : ''}
+          onBind={(next) => give(next)}
+          onRelease={() => give(null)}
+          whenEmpty={['nothing']}
+        />
+      </td>
+      <td className="cell shows">
+        <span className="shows-row">
+          <span className="value-words">{selected.resolved ? 'yes' : 'no'}</span>
+          <span className="origin">{set ? 'set here' : bound ? 'bound' : 'default'}</span>
+        </span>
+      </td>
+    </tr>
+  );
+}

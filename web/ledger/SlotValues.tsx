@@ -1,0 +1,259 @@
+import type { ReactNode } from 'react';
+import { allOf, childrenOf, inOrder, own, type ComponentDoc, type Slot } from '@sormet/core/model';
+import { nodeName, shortName } from '@sormet/core/edit';
+import { useDerived, useSync } from '../site/SiteProvider';
+import { benchActions } from '../store/bench-slice';
+import { useAppDispatch } from '../store/store';
+import { ChoiceCell } from '../parts/ChoiceCell';
+import type { Selected } from './use-selected';
+import { count } from '../words';
+import { DraftField } from '../values/DraftField';
+import { GroupCell } from './GroupCell';
+
+const LAYOUTS = [
+  { value: 'column', label: 'one below the other' },
+  { value: 'row', label: 'beside each other' },
+  { value: 'grid', label: 'in a grid' },
+] as const;
+
+/** A slot of a definition: what it is called, how what comes in lies, what it takes, and what stands there otherwise. */
+export function SlotValues({
+  component,
+  slot,
+  node,
+}: {
+  component: ComponentDoc;
+  slot: string;
+  /** The node where it stands. */
+  node: string;
+}): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const made = own(component.slots, slot);
+  if (!made) return <p className="ledger-empty">This slot is not in the definition any more.</p>;
+  const args = { component: component.id, slot };
+  const others = allOf(documents, 'component').filter(({ id }) => id !== component.id);
+  const allowed = Object.keys(made.allows ?? {});
+  const fallback = childrenOf(component.nodes).of(node);
+  return (
+    <table className="ledger-table values" aria-label={`Values of the slot ${made.label}`}>
+      <thead>
+        <tr>
+          <th scope="col">
+            <span className="for-readers">Group</span>
+          </th>
+          <th scope="col">Of the slot</th>
+          <th scope="col" className="half">
+            Value
+          </th>
+          <th scope="col" />
+        </tr>
+      </thead>
+      <tbody>
+        <tr>
+          <GroupCell label="This slot" rows={2} />
+          <th scope="row">name</th>
+          <td className="cell set wins">
+            <DraftField
+              label="Name of the slot"
+              stored={made.label}
+              edit={(label) => ({ name: 'setSlot', args: { ...args, set: { label } } })}
+            />
+          </td>
+          <td className="quiet">seen by whoever fills it</td>
+        </tr>
+        <tr>
+          <th scope="row">layout</th>
+          <td className="cell set wins">
+            <ChoiceCell
+              label="Layout of the slot"
+              chosen={made.layout ?? 'column'}
+              options={LAYOUTS}
+              onChoose={(layout) =>
+                sync.edit({
+                  name: 'setSlot',
+                  args: { ...args, set: { layout: layout as NonNullable<Slot['layout']> } },
+                })
+              }
+            />
+          </td>
+          <td className="quiet">where things land; the look itself is style</td>
+        </tr>
+      </tbody>
+      <tbody>
+        <tr>
+          <GroupCell label="What comes in" rows={2} />
+          <th scope="row">takes</th>
+          <td className={allowed.length > 0 ? 'cell set wins tight' : 'cell tight'}>
+            <span className="chips">
+              {allowed.map((each) => {
+                const name = shortName(others.find(({ id }) => id === each)?.name ?? 'gone');
+                const rest = Object.fromEntries(
+                  allowed.filter((id) => id !== each).map((id) => [id, true as const]),
+                );
+                return (
+                  <button
+                    key={each}
+                    type="button"
+                    className="chip"
+                    aria-label={`${name}: no longer taken`}
+                    onClick={() =>
+                      sync.edit({
+                        name: 'setSlot',
+                        args: { ...args, set: { allows: allowed.length > 1 ? rest : null } },
+                      })
+                    }
+                  >
+                    {name} ×
+                  </button>
+                );
+              })}
+              <ChoiceCell
+                label="What the slot takes"
+                chosen={undefined}
+                placeholder={allowed.length === 0 ? 'anything; limit it to …' : 'and …'}
+                options={others
+                  .filter(({ id }) => !allowed.includes(id))
+                  .map(({ id, name }) => ({ value: id, label: shortName(name) }))}
+                onChoose={(chosen) =>
+                  sync.edit({
+                    name: 'setSlot',
+                    args: {
+                      ...args,
+                      set: { allows: { ...made.allows, [chosen]: true } },
+                    },
+                  })
+                }
+              />
+            </span>
+          </td>
+          <td />
+        </tr>
+        <tr>
+          <th scope="row">at most</th>
+          <td className={made.most === undefined ? 'cell' : 'cell set wins'}>
+            <input
+              className="plain-field"
+              type="number"
+              min={1}
+              max={1000}
+              aria-label="How many the slot holds at most"
+              placeholder="as many as one likes"
+              value={made.most ?? ''}
+              onChange={({ target }) => {
+                const most = target.value === '' ? null : Math.round(Number(target.value));
+                if (most === null || (most >= 1 && most <= 1000))
+                  sync.edit({ name: 'setSlot', args: { ...args, set: { most } } });
+              }}
+            />
+          </td>
+          <td />
+        </tr>
+      </tbody>
+      <tbody>
+        <tr>
+          <GroupCell label="With nothing in it" rows={1} />
+          <th scope="row">stands there</th>
+          <td colSpan={2}>
+            {fallback.length === 0 ? (
+              <span className="quiet">
+                nothing; place something with the slot selected, and that stands there
+              </span>
+            ) : (
+              fallback.map((child) => (
+                <button
+                  key={child}
+                  type="button"
+                  className="as-link in-row"
+                  onClick={() =>
+                    dispatch(benchActions.select({ doc: component.id, nodes: [child] }))
+                  }
+                >
+                  {nodeName(documents, component.nodes[child]!, component)}
+                </button>
+              ))
+            )}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  );
+}
+
+/** A slot of an instance: what fills it here, and how it is filled. */
+export function FilledSlot({ selected, slot }: { selected: Selected; slot: string }): ReactNode {
+  const { documents } = useDerived();
+  const dispatch = useAppDispatch();
+  const { doc, id, component } = selected;
+  const made = component && own(component.slots, slot);
+  if (!made) return <p className="ledger-empty">The component has no such slot any more.</p>;
+  const filled = childrenOf(doc.nodes).of(id, slot);
+  const takes = Object.keys(made.allows ?? {}).flatMap((each) => {
+    const name = allOf(documents, 'component').find((other) => other.id === each)?.name;
+    return name === undefined ? [] : [shortName(name)];
+  });
+  const standsThere = inOrder(component.slots).length;
+  return (
+    <table className="ledger-table values" aria-label={`The slot ${made.label}`}>
+      <thead>
+        <tr>
+          <th scope="col">
+            <span className="for-readers">Group</span>
+          </th>
+          <th scope="col">Of the slot</th>
+          <th scope="col" className="half">
+            Value
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr>
+          <GroupCell label={made.label} rows={3} />
+          <th scope="row">takes</th>
+          <td>
+            {takes.length > 0 ? takes.join(', ') : 'anything'}
+            {made.most === undefined ? '' : `, at most ${made.most}`}
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">holds</th>
+          <td>
+            {filled.length === 0 ? (
+              <span className="quiet">
+                nothing here: what the definition has in store stands there
+              </span>
+            ) : (
+              filled.map((child) => (
+                <button
+                  key={child}
+                  type="button"
+                  className="as-link in-row"
+                  onClick={() => dispatch(benchActions.select({ doc: doc.id, nodes: [child] }))}
+                >
+                  {nodeName(documents, doc.nodes[child]!, doc)}
+                </button>
+              ))
+            )}
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">fill it</th>
+          <td>
+            <button
+              type="button"
+              className="as-link"
+              onClick={() => dispatch(benchActions.showGoLine(true))}
+            >
+              place something in it
+            </button>{' '}
+            <span className="quiet">
+              <kbd>g</kbd>, drag from the shelf, or paste
+              {standsThere > 1 ? `; ${count(standsThere, 'slot')} in all` : ''}
+            </span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,94 @@
+import type { ReactNode } from 'react';
+import { Button } from 'antd';
+import { cascade, declaredProperties, valueText, widthsOf, type Applied } from '@sormet/core/style';
+import { useDerived } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { useApp, useAppDispatch } from '../../store/store';
+import { componentWords } from '../../words';
+import type { Selected } from '../use-selected';
+import { useRuleWords } from '../style/rule-words';
+
+/** How an element inside an instance looks, property by property, and who says so: to be read, not written. */
+export function InsideStyle({
+  selected,
+  inside,
+}: {
+  selected: Selected;
+  inside: Selected;
+}): ReactNode {
+  const { documents } = useDerived();
+  const dispatch = useAppDispatch();
+  const state = useApp(({ bench }) => bench.state);
+  const words = useRuleWords(selected);
+  const widths = widthsOf(documents.site);
+  const { tokens } = documents.tokens;
+  const rows = declaredProperties(inside.rules, state ? [state] : []).map((property) => ({
+    property,
+    winners: widths.map(
+      ({ id }) => cascade(inside.rules, property, id, documents.site, state ? [state] : [])[0],
+    ),
+  }));
+  const said = (winner: Applied | undefined, width: string) =>
+    winner && (winner.width === width || width === 'base') ? winner : undefined;
+  return (
+    <>
+      <p className="inside-note">
+        Its definition does not let this be styled from here: what it looks like can be read.{' '}
+        <Button
+          size="small"
+          onClick={() => {
+            const { doc, id } = inside;
+            dispatch(benchActions.openBeside(doc.id));
+            dispatch(benchActions.select({ doc: doc.id, nodes: [id] }));
+          }}
+        >
+          To it in the definition of {componentWords(documents, inside.doc.id)}
+        </Button>
+      </p>
+      <table className="ledger-table" aria-label="Style of what is looked at">
+        <thead>
+          <tr>
+            <th scope="col">Declaration</th>
+            {widths.map(({ id, max }) => (
+              <th key={id} scope="col" className="wide">
+                {id === 'base' ? 'Base' : max}
+              </th>
+            ))}
+            <th scope="col" className="wide">
+              Said by
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ property, winners }) => (
+            <tr key={property}>
+              <th scope="row">
+                <code>{property}</code>
+              </th>
+              {winners.map((winner, i) => {
+                const here = said(winner, widths[i]!.id);
+                return (
+                  <td key={widths[i]!.id} className="cell">
+                    <span className="cell-words">
+                      {here ? valueText(here.declared, tokens) : ''}
+                    </span>
+                  </td>
+                );
+              })}
+              <td className="cell">
+                <span className="cell-words quiet">
+                  {[
+                    ...new Set(winners.flatMap((each) => (each ? words.word(each.origin) : []))),
+                  ].join(', ')}
+                </span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {rows.length === 0 ? (
+        <p className="ledger-empty">Nobody says anything of it: browsers say what shows.</p>
+      ) : null}
+    </>
+  );
+}

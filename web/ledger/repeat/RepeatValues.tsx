@@ -1,0 +1,297 @@
+import type { ReactNode } from 'react';
+import { Plus } from 'lucide-react';
+import {
+  allOf,
+  childrenOf,
+  docOf,
+  entryTitle,
+  inOrder,
+  literal,
+  newId,
+  NONE,
+  NUMBER,
+  orderBetween,
+  placeAt,
+  queriedType,
+  type Query,
+  type Source,
+  type Typed,
+} from '@sormet/core/model';
+import { listsAround, nodeName, recordsOf } from '@sormet/core/edit';
+import { plant } from '@sormet/core/ready';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { useAppDispatch } from '../../store/store';
+import { ChoiceCell } from '../../parts/ChoiceCell';
+import { ValueCell } from '../../values/ValueCell';
+import type { Selected } from '../use-selected';
+import { count } from '../../words';
+import { GroupCell } from '../GroupCell';
+import { NameRow } from '../NameRow';
+import { ConditionRow } from './ConditionRow';
+import { fieldOptions } from './field-options';
+import { OrderRow } from './OrderRow';
+
+/** What a repeat goes over, which of it, in which order, how many, and what stands there for none. */
+export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const { doc, id, node } = selected;
+  if (node.kind !== 'repeat') return null;
+  const { query } = node;
+  const asked = queriedType(query);
+  const lists = listsAround(documents, doc, id);
+  const type = recordsOf(documents, doc, id, query.from);
+  const set = (next: Extract<SetQuery, object>) =>
+    sync.edit({ name: 'setQuery', args: { doc: doc.id, node: id, set: next } });
+  const conditions = Object.keys(query.where).sort();
+  const orders = inOrder(query.order);
+  return (
+    <table className="ledger-table values" aria-label="Values of the repeat">
+      <thead>
+        <tr>
+          <th scope="col">
+            <span className="for-readers">Group</span>
+          </th>
+          <th scope="col">Of the repeat</th>
+          <th scope="col" className="wide">
+            Field
+          </th>
+          <th scope="col" className="wide">
+            How
+          </th>
+          <th scope="col" className="wide">
+            Value
+          </th>
+          <th scope="col" className="tick" />
+        </tr>
+      </thead>
+      <tbody>
+        <NameRow
+          doc={doc.id}
+          node={id}
+          name={node.name ?? ''}
+          columns={5}
+          group={<GroupCell label="This repeat" rows={2} />}
+        />
+        <tr>
+          <th scope="row">goes over</th>
+          <td className="cell set wins" colSpan={2}>
+            <ChoiceCell
+              label="What the repeat goes over"
+              chosen={asked ?? JSON.stringify('list' in query.from ? query.from.list : null)}
+              options={[
+                ...lists.map(({ label, source }) => ({
+                  value: JSON.stringify(source),
+                  label: `${label} (a list)`,
+                })),
+                ...allOf(documents, 'type').map(({ id: value, plural }) => ({
+                  value,
+                  label: plural,
+                })),
+              ]}
+              onChoose={(chosen) => {
+                const list = lists.find(({ source }) => JSON.stringify(source) === chosen);
+                set(list ? { list: list.source } : { type: chosen });
+              }}
+            />
+          </td>
+          <td colSpan={2}>
+            <ShownNow selected={selected} />
+          </td>
+        </tr>
+      </tbody>
+      {type ? (
+        <>
+          <tbody>
+            {conditions.map((condition, i) => (
+              <ConditionRow
+                key={condition}
+                selected={selected}
+                type={type}
+                id={condition}
+                group={
+                  i === 0 ? <GroupCell label="Only where" rows={conditions.length + 1} /> : null
+                }
+              />
+            ))}
+            <tr>
+              {conditions.length === 0 ? <GroupCell label="Only where" rows={1} /> : null}
+              <AddRow
+                words={conditions.length === 0 ? 'all of them; add a condition' : 'add a condition'}
+                onAdd={() => {
+                  const [first] = fieldOptions(documents, type);
+                  if (!first) return;
+                  set({
+                    where: newId(),
+                    condition: { path: first.path, is: 'equals', source: first.empty },
+                  });
+                }}
+              />
+            </tr>
+          </tbody>
+          <tbody>
+            {orders.map(([key], i) => (
+              <OrderRow
+                key={key}
+                selected={selected}
+                type={type}
+                id={key}
+                group={i === 0 ? <GroupCell label="Sorted by" rows={orders.length + 1} /> : null}
+              />
+            ))}
+            <tr>
+              {orders.length === 0 ? <GroupCell label="Sorted by" rows={1} /> : null}
+              <AddRow
+                words="add a field to sort by"
+                onAdd={() =>
+                  set({
+                    order: newId(),
+                    key: {
+                      path: [type.title],
+                      descending: false,
+                      order: orderBetween(orders.at(-1)?.[1].order ?? null, null),
+                    },
+                  })
+                }
+              />
+            </tr>
+          </tbody>
+        </>
+      ) : null}
+      <tbody>
+        <NumberRow
+          label="at most"
+          group={<GroupCell label="How many" rows={2} />}
+          source={query.limit}
+          placeholder="all there are"
+          onSet={(limit) => set({ limit })}
+        />
+        <NumberRow
+          label="leaving out the first"
+          source={query.offset}
+          placeholder="none"
+          onSet={(offset) => set({ offset })}
+        />
+      </tbody>
+      <tbody>
+        <NoneRow selected={selected} />
+      </tbody>
+    </table>
+  );
+}
+
+type SetQuery =
+  | { list: Source }
+  | { type: string }
+  | { limit: Source | null }
+  | { offset: Source | null }
+  | { where: string; condition: Query['where'][string] | null }
+  | { order: string; key: Query['order'][string] | null };
+
+function AddRow({ words, onAdd }: { words: string; onAdd: () => void }): ReactNode {
+  return (
+    <td colSpan={5}>
+      <button type="button" className="as-link" onClick={onAdd}>
+        <Plus size={12} aria-hidden /> {words}
+      </button>
+    </td>
+  );
+}
+
+function NumberRow({
+  label,
+  group,
+  source,
+  placeholder,
+  onSet,
+}: {
+  label: string;
+  group?: ReactNode;
+  source: Source | undefined;
+  placeholder: string;
+  onSet: (source: Source | null) => void;
+}): ReactNode {
+  const held = source?.is === 'value' ? (source as Typed) : undefined;
+  return (
+    <tr>
+      {group}
+      <th scope="row">{label}</th>
+      <td className={held ? 'cell set wins' : 'cell'}>
+        {source && source.is !== 'value' ? (
+          <span className="quiet">from elsewhere</span>
+        ) : (
+          <ValueCell
+            type={NUMBER}
+            value={held}
+            label={`Repeat, ${label}`}
+            placeholder={placeholder}
+            onChange={(value) => onSet(value.value === null ? null : literal(value))}
+          />
+        )}
+      </td>
+      <td colSpan={3} />
+    </tr>
+  );
+}
+
+/** How many it shows now, and which. */
+function ShownNow({ selected }: { selected: Selected }): ReactNode {
+  const { documents } = useDerived();
+  const { resolved } = selected;
+  const rounds =
+    resolved?.kind === 'group'
+      ? resolved.children.flatMap((child) =>
+          child.kind === 'group' && child.item ? [child.item.id] : [],
+        )
+      : [];
+  const names = rounds.slice(0, 3).map((round) => {
+    const entry = docOf(documents, 'entry', round);
+    return entry ? entryTitle(documents, entry) : round;
+  });
+  return (
+    <span className="quiet">
+      shows {count(rounds.length, 'entry', 'entries')}
+      {names.length > 0 ? `: ${names.join(', ')}${rounds.length > 3 ? ' …' : ''}` : ''}
+    </span>
+  );
+}
+
+/** What stands there when nothing is found. */
+function NoneRow({ selected }: { selected: Selected }): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const { doc, id } = selected;
+  const none = childrenOf(doc.nodes).of(id, NONE);
+  const select = (node: string) => dispatch(benchActions.select({ doc: doc.id, nodes: [node] }));
+  const add = () => {
+    const place = placeAt(doc.nodes, id, Infinity, NONE);
+    const planted = plant({ tag: 'p', name: 'For none', text: 'There is nothing yet.' }, place);
+    if (sync.edit({ name: 'place', args: { doc: doc.id, ...planted } })) select(planted.root);
+  };
+  return (
+    <tr>
+      <GroupCell label="For none" rows={1} />
+      <th scope="row">stands there</th>
+      <td colSpan={4}>
+        {none.length === 0 ? (
+          <button type="button" className="as-link" onClick={add}>
+            <Plus size={12} aria-hidden /> nothing; put a text there
+          </button>
+        ) : (
+          none.map((child) => (
+            <button
+              key={child}
+              type="button"
+              className="as-link in-row"
+              onClick={() => select(child)}
+            >
+              {nodeName(documents, doc.nodes[child]!, doc)}
+            </button>
+          ))
+        )}
+      </td>
+    </tr>
+  );
+}
