@@ -40,8 +40,7 @@ export default tseslint.config(
     files: ['web/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
     rules: {
-      'react-hooks/rules-of-hooks': 'error',
-      'react-hooks/exhaustive-deps': 'warn',
+      ...hooks.configs.recommended.rules,
       'no-restricted-syntax': [
         'error',
         {

@@ -11,8 +11,10 @@ try {
   installPostgres();
   installChromium();
   buildAll();
-  const env = await interfaceTests(folder, 1);
-  const args = ['test', '-c', 'e2e/playwright.config.ts', '--no-deps', ...process.argv.slice(2)];
+  const asked = process.argv.slice(2);
+  // One file needs one server.
+  const env = await interfaceTests(folder, asked.length > 0 ? 1 : 2);
+  const args = ['test', '-c', 'e2e/playwright.config.ts', '--no-deps', ...asked];
   process.exit(runs(bin('playwright'), args, env) ? 0 : 1);
 } catch (error) {
   giveUp(error);

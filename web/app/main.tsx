@@ -2,6 +2,7 @@ import '@fontsource/atkinson-hyperlegible-next/latin-400.css';
 import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-400.css';
 import './sormet.css';
+import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { ConfigProvider } from 'antd';
 import { RouterProvider } from 'react-router';
@@ -9,7 +10,9 @@ import { routes } from './routes';
 import { theme } from './theme';
 
 createRoot(document.getElementById('root')!).render(
-  <ConfigProvider theme={theme} wave={{ disabled: true }}>
-    <RouterProvider router={routes} />
-  </ConfigProvider>,
+  <StrictMode>
+    <ConfigProvider theme={theme} wave={{ disabled: true }}>
+      <RouterProvider router={routes} />
+    </ConfigProvider>
+  </StrictMode>,
 );

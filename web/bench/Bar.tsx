@@ -1,8 +1,9 @@
-import { useDeferredValue, useMemo, useRef, type ReactNode } from 'react';
+import { useDeferredValue, useMemo, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, Select } from 'antd';
 import { allOf, entryTitle, type Documents, type EntryDoc, type TreeDoc } from '@sormet/core/model';
 import { widthsOf } from '@sormet/core/style';
+import { useLatest } from '../parts/use-latest';
 import { useApp, useAppDispatch } from '../store/store';
 import { BASE_WIDTH } from '../canvas/Canvas';
 import { useDerived, useSync } from '../site/SiteProvider';
@@ -57,8 +58,7 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
     ),
     [base, site.name, doc.id, places, navigate],
   );
-  const preview = useRef(onPreview);
-  preview.current = onPreview;
+  const preview = useLatest(onPreview);
   const ends = useMemo(
     () => (
       <>
@@ -74,7 +74,7 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
         </Button>
       </>
     ),
-    [changing, base, navigate],
+    [changing, base, navigate, preview],
   );
   return (
     <header className="bar">

@@ -1,7 +1,8 @@
-import { useRef, useEffect, type ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import { Button, Empty } from 'antd';
 import { own, docOf, rootOf, treeDocOf } from '@sormet/core/model';
+import { useLatest } from '../parts/use-latest';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions, keepFolds, keepLayout, keepZoom } from '../store/bench-slice';
 import { useAppDispatch, useBench } from '../store/store';
@@ -96,15 +97,14 @@ function WithinBench(): ReactNode {
   useEffect(() => keepZoom(zoom), [zoom]);
   useEffect(() => keepLayout(layout), [layout]);
   const { hash } = useLocation();
-  const tree = useRef(doc);
-  tree.current = doc;
+  const tree = useLatest(doc);
   useEffect(() => {
     dispatch(benchActions.leave());
     // An address may lead to one thing on a page: it is selected, as long as it is there.
     const node = decodeURIComponent(hash.slice(1));
     if (node !== '' && own(tree.current?.nodes ?? {}, node))
       dispatch(benchActions.select({ doc: id, nodes: [node] }));
-  }, [id, hash, dispatch]);
+  }, [id, hash, dispatch, tree]);
 
   if (!doc || !outlined)
     return (

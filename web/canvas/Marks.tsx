@@ -1,6 +1,7 @@
-import { useLayoutEffect, useRef, type CSSProperties, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useRef, type CSSProperties, type ReactNode } from 'react';
 import type { Resolved } from '@sormet/core/resolve';
 import { nodeIn, type Documents } from '@sormet/core/model';
+import { useLatest } from '../parts/use-latest';
 import { useDerived } from '../site/SiteProvider';
 import { useBench } from '../store/store';
 import { describe, resolvedOf, slotOwner, slotsOf } from './address';
@@ -133,13 +134,13 @@ function Outlined({
           return [group.children.length > 0 || registry.rectOf(group) ? group : around];
         });
   // Where it stood last: while a newer tree is on its way to be drawn, the marks of what was there stay.
-  const last = useRef<readonly (DOMRect | undefined)[]>([]);
+  const of = `${className} ${id} ${slot ?? ''}`;
+  const last = registry.notedOf(of);
   const rects = shown.map((node, i) =>
-    registry.drawn === built ? registry.rectOf(node) : (last.current[i] ?? registry.rectOf(node)),
+    registry.isDrawn(built) ? registry.rectOf(node) : (last[i] ?? registry.rectOf(node)),
   );
-  useLayoutEffect(() => {
-    last.current = rects;
-  });
+  useLayoutEffect(() => registry.note(of, rects));
+  useEffect(() => () => registry.note(of, undefined), [registry, of]);
   return shown.map((node, i) => {
     const rect = rects[i];
     if (!rect) return null;
@@ -171,14 +172,15 @@ function Label({
 }): ReactNode {
   const label = useRef<HTMLSpanElement>(null);
   const { left, top, width, height } = area;
+  // The node is another with each key that is typed into it, at the same place.
+  const latest = useLatest(node);
   // Measured after it is drawn: how wide a name is only the browser knows. Not again for every key that is typed into
   // what is selected: its label stays where it is as long as its area does.
   useLayoutEffect(() => {
     const element = label.current!;
-    const place = labelPlace(registry, node, element.offsetWidth, scale);
+    const place = labelPlace(registry, latest.current, element.offsetWidth, scale);
     element.className = place ? `mark-label ${place}` : 'mark-label nowhere';
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the node is another with each key, at the same place
-  }, [registry, scale, children, left, top, width, height]);
+  }, [registry, latest, scale, children, left, top, width, height]);
   return (
     <span ref={label} className="mark-label nowhere">
       {children}

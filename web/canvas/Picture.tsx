@@ -1,7 +1,8 @@
-import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import type { Documents } from '@sormet/core/model';
 import type { Built } from '@sormet/core/resolve';
+import { useLatest } from '../parts/use-latest';
 import { CanvasCss } from './canvas-css';
 import { Draw } from './draw';
 import { Places, placesOf } from './places';
@@ -37,44 +38,52 @@ export function Picture({
   const styles = useMemo(() => new CanvasCss(), []);
   const css = useMemo(() => styles.of(documents, built.linked), [styles, documents, built]);
   const places = useMemo(() => placesOf(documents, built.linked.doc), [documents, built]);
-  const frame = useFrame({ css, language: documents.site.language, built, width: drawn, registry });
-  const natural = Math.min(drawn, frame.natural ?? drawn);
+  const { language } = documents.site;
+  const {
+    frame,
+    body,
+    onLoad,
+    height: high,
+    natural: wide,
+  } = useFrame({
+    css,
+    language,
+    built,
+    width: drawn,
+    registry,
+  });
+  const natural = Math.min(drawn, wide ?? drawn);
   const scale = Math.min(atMost, width / natural, 1);
-  const told = useRef('');
-  const [isMeasured, setMeasured] = useState(false);
-  const size = { width: natural, height: frame.height };
-  if (frame.body && told.current !== JSON.stringify(size)) {
-    told.current = JSON.stringify(size);
-    queueMicrotask(() => {
-      onMeasure?.(size);
-      setMeasured(true);
-    });
-  }
+  const told = useLatest(onMeasure);
+  // Of another document it is told though it is as large as the one before.
+  useEffect(() => {
+    if (body) told.current?.({ width: natural, height: high });
+  }, [told, body, built, natural, high]);
   return (
     <div
       className="picture"
       inert
       style={{
         width: natural * scale,
-        height: Math.min(height, frame.height * scale),
-        visibility: isMeasured ? undefined : 'hidden',
+        height: Math.min(height, high * scale),
+        visibility: body ? undefined : 'hidden',
       }}
     >
       <iframe
-        ref={frame.frame}
+        ref={frame}
         src="/canvas"
         title="Picture"
         tabIndex={-1}
         aria-hidden
-        onLoad={frame.onLoad}
-        style={{ width: drawn, height: frame.height, transform: `scale(${scale})` }}
+        onLoad={onLoad}
+        style={{ width: drawn, height: high, transform: `scale(${scale})` }}
       />
-      {frame.body && built.root
+      {body && built.root
         ? createPortal(
             <Places value={places}>
               <Draw node={built.root} registry={registry} />
             </Places>,
-            frame.body,
+            body,
           )
         : null}
     </div>

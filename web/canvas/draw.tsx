@@ -1,11 +1,11 @@
 import {
   createElement,
-  Fragment,
   memo,
   useContext,
   useLayoutEffect,
   useRef,
   type ReactNode,
+  type RefObject,
 } from 'react';
 import { isVoid } from '@sormet/core/model';
 import type { Content, Resolved, ResolvedElement, ResolvedGroup } from '@sormet/core/resolve';
@@ -135,16 +135,15 @@ function DrawEmpty({ node, registry }: DrawElementProps): ReactNode {
 function DrawElement({ node, registry, empty }: DrawElementProps): ReactNode {
   const ref = useRef<HTMLElement>(null);
   useLayoutEffect(() => registry.set(ref.current!, node));
-  const props = { ...propsOf(node), ...empty, ref };
-  return node.from.isVoid || node.tag === 'textarea'
-    ? createElement(node.tag, props)
-    : createElement(
-        node.tag,
-        props,
-        <Fragment>
-          <DrawList nodes={node.children} registry={registry} />
-        </Fragment>,
-      );
+  const Tag = node.tag as 'div';
+  const given = { ...propsOf(node), ...empty };
+  return node.from.isVoid || node.tag === 'textarea' ? (
+    <Tag {...given} ref={ref as RefObject<HTMLDivElement | null>} />
+  ) : (
+    <Tag {...given} ref={ref as RefObject<HTMLDivElement | null>}>
+      <DrawList nodes={node.children} registry={registry} />
+    </Tag>
+  );
 }
 
 /**
@@ -163,7 +162,8 @@ function DrawTextElement({
     registry.set(element, node);
     writeContent(element, content);
   });
-  return createElement(node.tag, { ...propsOf(node), ...empty, ref });
+  const Tag = node.tag as 'div';
+  return <Tag {...propsOf(node)} {...empty} ref={ref as RefObject<HTMLDivElement | null>} />;
 }
 
 /** Whether nothing in an element may be seen; whether it has room all the same is measured once it is drawn. */

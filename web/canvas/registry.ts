@@ -9,8 +9,29 @@ export class Registry {
   private readonly asked = new Map<Element, DOMRect>();
   /** Whether an area was asked for that is not there. */
   private lacks = false;
-  /** What is drawn: of a newer tree there are no elements yet. */
-  drawn: Built | undefined;
+  private drawn: Built | undefined;
+  /** Areas that whoever draws over it wants to know again, by what they are of. */
+  private readonly noted = new Map<string, readonly (DOMRect | undefined)[]>();
+
+  /** Says what is drawn: of a newer tree there are no elements yet. */
+  setDrawn(built: Built | undefined): void {
+    this.drawn = built;
+  }
+
+  isDrawn(built: Built | undefined): boolean {
+    return this.drawn === built;
+  }
+
+  /** Keeps some areas; `undefined` forgets them. */
+  note(of: string, areas: readonly (DOMRect | undefined)[] | undefined): void {
+    if (areas) this.noted.set(of, areas);
+    else this.noted.delete(of);
+  }
+
+  /** The areas that were kept last. */
+  notedOf(of: string): readonly (DOMRect | undefined)[] {
+    return this.noted.get(of) ?? [];
+  }
 
   set(element: HTMLElement, node: ResolvedElement): void {
     this.byElement.set(element, node);

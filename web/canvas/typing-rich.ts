@@ -3,6 +3,7 @@ import { useStore } from 'react-redux';
 import { literal, newId, nodeIn, type Documents, type RichPiece } from '@sormet/core/model';
 import { propertyOf } from '@sormet/core/edit';
 import { sourceAt } from '@sormet/core/resolve';
+import { useLatest } from '../parts/use-latest';
 import { useApp, type AppStore } from '../store/store';
 import { useSync } from '../site/SiteProvider';
 import type { RichSession } from './rich-session';
@@ -32,12 +33,10 @@ export function useRichTyping({
   const sync = useSync();
   const store = useStore() as AppStore;
   const documents = useApp((state) => state.site.documents);
-  const latest = useRef(documents);
-  latest.current = documents;
+  const latest = useLatest(documents);
   const [typing, setTyping] = useState<{ session: RichSession; target: RichTarget } | null>(null);
   const open = useRef<RichSession | null>(null);
-  const ended = useRef(onEnd);
-  ended.current = onEnd;
+  const ended = useLatest(onEnd);
 
   const start = useCallback(
     (element: HTMLElement, target: RichTarget, all: boolean) => {
@@ -79,7 +78,7 @@ export function useRichTyping({
         setTyping({ session, target });
       });
     },
-    [sync, frame],
+    [sync, frame, latest, ended],
   );
 
   // Somebody else, or a step back, has changed it: what is shown follows. What was typed since this was drawn counts.

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { text } from '@sormet/core/model';
+import { useLatest } from '../parts/use-latest';
 import { useApp } from '../store/store';
 import { useSync } from '../site/SiteProvider';
 import { WordSteps } from '../values/word-steps';
@@ -21,8 +22,7 @@ export function useTyping({
 } {
   const sync = useSync();
   const documents = useApp((state) => state.site.documents);
-  const latest = useRef(documents);
-  latest.current = documents;
+  const latest = useLatest(documents);
   const [active, setActive] = useState(false);
   const stop = useRef<(() => void) | null>(null);
 
@@ -88,7 +88,7 @@ export function useTyping({
       selection?.addRange(range);
       setActive(true);
     },
-    [sync, frame, onEnd, onFull],
+    [sync, frame, latest, onEnd, onFull],
   );
 
   useEffect(() => () => stop.current?.(), []);

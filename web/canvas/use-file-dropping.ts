@@ -1,6 +1,7 @@
 import { useRef, type DragEvent } from 'react';
 import { newId, placeAt, placesFrom, treeDocOf, type Tree } from '@sormet/core/model';
 import { plant } from '@sormet/core/ready';
+import { useLatest } from '../parts/use-latest';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';
@@ -21,8 +22,7 @@ export function useFileDropping(stage: Stage): {
   const dispatch = useAppDispatch();
   const pictures = usePictures();
   const landing = useRef<Landing['at'] | undefined>(undefined);
-  const latest = useRef(documents);
-  latest.current = documents;
+  const latest = useLatest(documents);
   const show = (at: Landing['at'] | undefined) => {
     landing.current = at;
     dispatch(benchActions.showLanding(at ?? null));

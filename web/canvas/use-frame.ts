@@ -54,7 +54,7 @@ export function useFrame({
     if (!body) return;
     const style = frame.current!.contentDocument!.getElementById('sormet-css')!;
     if (style.textContent !== css) style.textContent = css;
-    if (registry) registry.drawn = built;
+    registry?.setDrawn(built);
     showPlaces(body);
     measure();
   }, [body, css, built, width, registry, measure]);

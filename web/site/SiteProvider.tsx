@@ -1,13 +1,10 @@
-import { createContext, useContext, useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useStore } from 'react-redux';
 import { Outlet, useParams } from 'react-router';
 import { Alert, Button, Skeleton } from 'antd';
-import { treeDocOf, Documents, type EntryDoc } from '@sormet/core/model';
-import { Reach } from '@sormet/core/reach';
-import { build, Linker, type Built } from '@sormet/core/resolve';
-import { dataOf, type Data } from '@sormet/core/value';
 import type { AppStore } from '../store/store';
 import { useApp } from '../store/store';
+import { Deriving, type Derived } from './deriving';
 import { SiteSync } from './sync';
 
 const SyncContext = createContext<SiteSync | null>(null);
@@ -17,16 +14,6 @@ export function useSync(): SiteSync {
   const sync = useContext(SyncContext);
   if (!sync) throw new Error('No site is open here.');
   return sync;
-}
-
-/** What is worked out from the documents and brought up to date with them. */
-export interface Derived {
-  readonly documents: Documents;
-  readonly data: Data;
-  readonly reach: Reach;
-  readonly linker: Linker;
-  /** A document as it shows, for an entry where it is made from entries; worked out once for each state. */
-  builtOf(doc: string, entry: EntryDoc | undefined): Built | undefined;
 }
 
 const DerivedContext = createContext<Derived | null>(null);
@@ -71,33 +58,8 @@ export function SiteProvider(): ReactNode {
 
 function DerivedProvider({ children }: { children: ReactNode }): ReactNode {
   const documents = useApp((state) => state.site.documents);
-  const linker = useRef<Linker>(null);
-  const before = useRef<Derived>(null);
-  const trees = useRef(new Map<string, { documents: Documents; built: Built }>());
-  linker.current ??= new Linker();
-  if (before.current?.documents !== documents) {
-    const reach = before.current?.reach ?? new Reach();
-    reach.updateAll(before.current?.documents ?? Documents.none, documents);
-    const data = dataOf(documents, before.current?.data);
-    const link = linker.current;
-    before.current = {
-      documents,
-      data,
-      reach,
-      linker: link,
-      builtOf(doc, entry) {
-        if (!treeDocOf(documents, doc)) return undefined;
-        const key = `${doc} ${entry?.id ?? ''}`;
-        const kept = trees.current.get(key);
-        if (kept?.documents === documents && kept.built.scope.page === entry) return kept.built;
-        const built = build(link.link(documents, doc), data, entry, kept?.built);
-        if (trees.current.size > 40) trees.current.clear();
-        trees.current.set(key, { documents, built });
-        return built;
-      },
-    };
-  }
-  const derived = before.current;
+  const [deriving] = useState(() => new Deriving());
+  const derived = useMemo(() => deriving.from(documents), [deriving, documents]);
   const { name } = documents.site;
   useEffect(() => {
     document.title = `${name} · Sormet`;

@@ -61,10 +61,12 @@ export class SiteSync {
   private planTimer: ReturnType<typeof setTimeout> | undefined;
   private hearing: Promise<void> | undefined;
   private hearAgain = false;
-  private closed = false;
+  private closed = true;
+  /** How often it was opened: what an earlier opening began is over when a later one begins. */
+  private turn = 0;
   private name = '';
   private kept: Outbox | undefined;
-  private readonly unsubscribe: () => void;
+  private unsubscribe: (() => void) | undefined;
 
   /** By which name the history knows this window. */
   get window(): string {
@@ -74,16 +76,19 @@ export class SiteSync {
   constructor(
     private readonly store: AppStore,
     readonly site: string,
-  ) {
-    this.unsubscribe = store.subscribe(() => this.keep());
-  }
+  ) {}
 
   private get state() {
     return this.store.getState().site;
   }
 
+  /** Opens the site, also one that was closed. */
   async open(): Promise<void> {
     const { dispatch } = this.store;
+    const turn = (this.turn += 1);
+    const isOver = () => this.closed || this.turn !== turn;
+    this.closed = false;
+    this.unsubscribe ??= this.store.subscribe(() => this.keep());
     dispatch(siteActions.opening());
     try {
       this.name = await windowName();
@@ -92,7 +97,7 @@ export class SiteSync {
       const { site, revision, documents: sent } = await api.site(this.site);
       const documents = Documents.fromRecord(sent);
       const conflicts = [...left.conflicts, ...refused.map((each) => conflictOf(documents, each))];
-      if (this.closed) return;
+      if (isOver()) return;
       dispatch(
         siteActions.opened({
           summary: site,
@@ -106,7 +111,7 @@ export class SiteSync {
       this.listen();
       this.planSoon(0);
     } catch (error) {
-      if (!this.closed) dispatch(siteActions.failed((error as Error).message));
+      if (!isOver()) dispatch(siteActions.failed((error as Error).message));
     }
   }
 
@@ -156,7 +161,8 @@ export class SiteSync {
 
   close(): void {
     this.closed = true;
-    this.unsubscribe();
+    this.unsubscribe?.();
+    this.unsubscribe = undefined;
     this.source?.close();
     clearTimeout(this.timer);
     clearTimeout(this.planTimer);

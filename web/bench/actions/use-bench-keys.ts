@@ -1,6 +1,7 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { childrenOf, rootOf, type TreeDoc } from '@sormet/core/model';
+import { useLatest } from '../../parts/use-latest';
 import { innerOf } from '../../canvas/inside';
 import { benchActions } from '../../store/bench-slice';
 import { wasCovered } from '../../parts/covering';
@@ -19,8 +20,7 @@ export function useBenchKeys(
   const dispatch = useAppDispatch();
   const { keymap } = useBench('keymap');
   // Read when a key is pressed: bound once, not with every state that typing makes.
-  const latest = useRef({ selected, actions, keymap });
-  latest.current = { selected, actions, keymap };
+  const latest = useLatest({ selected, actions, keymap });
 
   // Every key is heard here, and the keymap says which does what: the package splits lists of keys at commas.
   useHotkeys(

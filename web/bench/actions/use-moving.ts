@@ -1,5 +1,5 @@
 import { stepMoves, topmost, type Step } from '@sormet/core/edit';
-import { childrenOf, rootOf } from '@sormet/core/model';
+import { childrenOf, newId, rootOf } from '@sormet/core/model';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
@@ -56,7 +56,7 @@ export function useMoving(selected: Selected | undefined): readonly BenchAction[
       return;
     }
     // One line of the history, however far it went; each key is a step of its own to undo.
-    const group = `move ${doc.id} ${all.join(' ')} ${Date.now()}`;
+    const group = `move ${doc.id} ${all.join(' ')} ${newId()}`;
     sync.edit({ name: 'move', args: { doc: doc.id, moves } }, { group });
   };
   const remove = () => {

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import {
   clashesOf,
   clipOf,
@@ -21,6 +21,7 @@ import {
   treeDocOf,
   type Place,
 } from '@sormet/core/model';
+import { useLatest } from '../../parts/use-latest';
 import { isCovered } from '../../parts/covering';
 import { usePictures } from '../../values/use-pictures';
 import { fileBranch, isBroughtIn } from '../../canvas/file-branch';
@@ -217,8 +218,16 @@ export function useClip(
 
   // What is on the clipboard is only told to whoever hears the event, never asked for.
   const inside = selected?.inside && componentWords(documents, selected.component?.id ?? '');
-  const latest = useRef({ copy, cut, pasteClip, pasteWords, pastePictures, placeFor, say, inside });
-  latest.current = { copy, cut, pasteClip, pasteWords, pastePictures, placeFor, say, inside };
+  const latest = useLatest({
+    copy,
+    cut,
+    pasteClip,
+    pasteWords,
+    pastePictures,
+    placeFor,
+    say,
+    inside,
+  });
   useEffect(() => {
     const mine = (event: ClipboardEvent) =>
       event.clipboardData !== null && !isTyping(event.target) && !isCovered();
@@ -252,7 +261,7 @@ export function useClip(
       document.removeEventListener('cut', onCopy);
       document.removeEventListener('paste', onPaste);
     };
-  }, []);
+  }, [latest]);
 
   const offered = selected !== undefined;
   const may = offered && !selected.isRoot;

@@ -1,8 +1,10 @@
-import { useMemo, useRef } from 'react';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { allOf, docOf, entryTitle, pageForEntries, pathOf, type Place } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
 import { STARTERS } from '@sormet/core/ready';
+import { useLatest } from '../../parts/use-latest';
+import { useStable } from '../../parts/use-stable';
 import { usePlacing, type Placeable } from '../../canvas/placing';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
@@ -36,8 +38,8 @@ export function useChoices(
   const navigate = useNavigate();
   const placing = usePlacing();
   // Made anew each time the bench is drawn: read when something is done, so that a key that is typed makes no list anew.
-  const latest = useRef({ placing, actions });
-  latest.current = { placing, actions };
+  const latest = useLatest({ placing, actions });
+  const listed = useStable(actions.map(({ label, key }) => ({ label, key })));
   return useMemo(() => {
     const found: Choice[] = [];
     const add = (verb: string, id: string, name: string, note: string, run: Choice['run']) =>
@@ -77,7 +79,10 @@ export function useChoices(
       const note = page ? pathOf(page, entry) : entry.slug;
       add('go', entry.id, entryTitle(documents, entry), note, goTo(path));
     }
-    for (const { label, key, run } of latest.current.actions) add('do', label, label, key, run);
+    for (const { label, key } of listed)
+      add('do', label, label, key, () =>
+        latest.current.actions.find((each) => each.label === label)?.run(),
+      );
     return found;
-  }, [documents, doc, navigate, sync, dispatch]);
+  }, [documents, doc, navigate, sync, dispatch, latest, listed]);
 }

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef } from 'react';
+import { useLatest } from '../../parts/use-latest';
 import { keep, kept } from '../../store/kept';
 import { useGroupRef, type Layout } from 'react-resizable-panels';
 
@@ -24,8 +25,7 @@ export type Edited = 'page' | 'definition' | 'neither';
  */
 export function useShares(edited: Edited, isBeside: boolean) {
   const group = useGroupRef();
-  const now = useRef(edited);
-  now.current = edited;
+  const now = useLatest(edited);
   /** Whether the shares are still to be given: the second pane is there a moment after it was asked for. */
   const due = useRef(false);
   const give = useCallback(() => {
@@ -34,7 +34,7 @@ export function useShares(edited: Edited, isBeside: boolean) {
     const share = now.current === 'neither' ? 50 : keptShare();
     const page = now.current === 'definition' ? 100 - share : share;
     group.current.setLayout({ page, definition: 100 - page });
-  }, [group]);
+  }, [group, now]);
   useEffect(() => {
     due.current = isBeside;
     give();
@@ -45,7 +45,7 @@ export function useShares(edited: Edited, isBeside: boolean) {
       const share = layout[now.current];
       if (layout['definition'] !== undefined && inRange(share)) keep(KEY, Math.round(share));
     },
-    [give],
+    [give, now],
   );
   return { groupRef: group, onLayoutChanged };
 }

@@ -8,6 +8,7 @@ import {
   type ReactNode,
 } from 'react';
 import { allOf } from '@sormet/core/model';
+import { useLatest } from '../../parts/use-latest';
 import { usePlacing } from '../../canvas/placing';
 import { useDerived } from '../../site/SiteProvider';
 import { useApp } from '../../store/store';
@@ -46,27 +47,29 @@ export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
     [documents],
   );
   // Told what is so when something is done.
-  const latest = useRef({ documents: derived.documents, selection, placing, isShown: false });
-  latest.current = {
+  const latestRef = useLatest({
     documents: derived.documents,
     selection,
     placing,
     isShown: shown !== null,
-  };
+  });
   const place = useCallback(
     ({ placeable }: Item) => {
-      const now = latest.current;
+      const now = latestRef.current;
       const at = nextPlace(now.documents, doc, now.selection);
       if (at) now.placing.place(doc, placeable, at);
     },
-    [doc],
+    [doc, latestRef],
   );
-  const show = useCallback((item: Item | null, rect?: DOMRect, now = false) => {
-    clearTimeout(timer.current);
-    const wait = now || latest.current.isShown ? 0 : POINTS;
-    if (!item || !rect) timer.current = setTimeout(() => setShown(null), now ? 0 : LEAVES);
-    else timer.current = setTimeout(() => setShown({ item, rect }), wait);
-  }, []);
+  const show = useCallback(
+    (item: Item | null, rect?: DOMRect, now = false) => {
+      clearTimeout(timer.current);
+      const wait = now || latestRef.current.isShown ? 0 : POINTS;
+      if (!item || !rect) timer.current = setTimeout(() => setShown(null), now ? 0 : LEAVES);
+      else timer.current = setTimeout(() => setShown({ item, rect }), wait);
+    },
+    [latestRef],
+  );
   return (
     <div className="shelf" onPointerLeave={() => show(null)}>
       <ShelfList items={items} counts={counts} onShow={show} onPlace={place} />
@@ -83,11 +86,11 @@ export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
 });
 
 /** Made anew only when one of some things is another object. */
-function useSame<T>(make: () => T, from: readonly unknown[]): T {
-  const kept = useRef<{ from: readonly unknown[]; value: T } | null>(null);
-  const same =
-    kept.current?.from.length === from.length &&
-    from.every((each, i) => each === kept.current!.from[i]);
-  if (!kept.current || !same) kept.current = { from, value: make() };
-  return kept.current.value;
+function useSame<T extends object>(make: () => T, from: readonly unknown[]): T {
+  const [kept, keep] = useState(() => ({ from, value: make() }));
+  if (kept.from.length === from.length && from.every((each, i) => each === kept.from[i]))
+    return kept.value;
+  const value = make();
+  keep({ from, value });
+  return value;
 }

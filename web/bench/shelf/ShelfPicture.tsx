@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useDraggable } from '@dnd-kit/core';
 import { doEdit, isRefusal } from '@sormet/core/edit';
 import { plant, STARTERS, emptyComponent } from '@sormet/core/ready';
@@ -33,8 +33,8 @@ export function ShelfPicture({
     data: placeable,
   });
   const shown = useShown(placeable);
-  const [size, setSize] = useState<{ width: number; height: number } | null>(null);
-  useEffect(() => setSize(null), [placeable]);
+  const [measured, setMeasured] = useState<{ of: Placeable; width: number; height: number }>();
+  const size = measured?.of === placeable ? measured : null;
   if (!shown) return null;
   const top = Math.max(52, Math.min(beside.top - 24, window.innerHeight - ROOM.height - 60));
   return (
@@ -55,7 +55,7 @@ export function ShelfPicture({
         drawn={BASE_WIDTH}
         width={ROOM.width}
         height={ROOM.height}
-        onMeasure={setSize}
+        onMeasure={(now) => setMeasured({ of: placeable, ...now })}
       />
       <p>
         {size

@@ -20,7 +20,7 @@ export function GroupHead({
   rows: readonly [PropertyId, Property][];
 }): ReactNode {
   const { takeBack, asked } = useTakingBack(component);
-  const drag = useDragged({ is: 'group', id: group });
+  const { row, mark, ...drag } = useDragged({ is: 'group', id: group });
   if (group === '')
     return (
       <th scope="rowgroup" rowSpan={rows.length} className="ledger-group">
@@ -28,14 +28,9 @@ export function GroupHead({
       </th>
     );
   return (
-    <th
-      ref={drag.row}
-      scope="rowgroup"
-      rowSpan={rows.length}
-      className={`ledger-group ${drag.mark ?? ''}`}
-    >
+    <th ref={row} scope="rowgroup" rowSpan={rows.length} className={`ledger-group ${mark ?? ''}`}>
       <span className="grip-and">
-        <Grip drag={drag} name={label} />
+        <Grip {...drag} name={label} />
         <DraftField
           label={`Name of the group ${label}`}
           stored={label}

@@ -63,13 +63,13 @@ export function PropertyLine({
     });
   };
   const [shown, type, leave] = useLiveText(made.label);
-  const drag = useDragged({ is: 'property', id });
+  const { row, mark, ...drag } = useDragged({ is: 'property', id });
   return (
-    <tr ref={drag.row} className={drag.mark}>
+    <tr ref={row} className={mark}>
       {group}
       <td className={isLoose ? 'cell definition wins is-loose' : 'cell definition wins'}>
         <span className="grip-and">
-          <Grip drag={drag} name={made.label} />
+          <Grip {...drag} name={made.label} />
           <input
             className="plain-field"
             aria-label={`Label of ${made.key}`}

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import {
   closestCenter,
   DndContext,
@@ -18,6 +18,17 @@ import { useSync } from '../../site/SiteProvider';
 
 /** What is dragged among the properties of a definition, and what it is dropped on. */
 type Dragged = { readonly is: 'property' | 'group'; readonly id: string };
+
+/** The ids of both sorts, in the order in which they stand. */
+type Orders = Readonly<Record<Dragged['is'], readonly string[]>>;
+
+const Order = createContext<Orders>({ property: [], group: [] });
+
+/** Whether what is dropped on gives way upwards: what comes from above goes behind it. */
+function goesDown(orders: Orders, moved: Dragged, on: Dragged): boolean {
+  const order = orders[moved.is];
+  return order.indexOf(moved.id) < order.indexOf(on.id);
+}
 
 /** How far a pointer moves before it drags, in CSS px: less is a press. */
 const FAR_ENOUGH = 4;
@@ -52,13 +63,17 @@ export function OrderedByDragging({
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: FAR_ENOUGH } }),
   );
-  const groups = inOrder(component.groups).map(([id]) => id);
+  const both = useMemo<Orders>(
+    () => ({ property: order, group: inOrder(component.groups).map(([id]) => id) }),
+    [order, component.groups],
+  );
   const drop = ({ active, over }: DragEndEvent) => {
     const moved = active.data.current as Dragged | undefined;
     const on = over?.data.current as Dragged | undefined;
     if (!moved || !on || moved.is !== on.is || moved.id === on.id) return;
     if (moved.is === 'group') {
-      const down = groups.indexOf(moved.id) < groups.indexOf(on.id);
+      const { group: groups } = both;
+      const down = goesDown(both, moved, on);
       const before = down ? (groups[groups.indexOf(on.id) + 1] ?? null) : on.id;
       sync.edit({
         name: 'setGroup',
@@ -68,7 +83,7 @@ export function OrderedByDragging({
     }
     const { properties } = component;
     const into = own(properties, on.id)?.group ?? null;
-    const down = order.indexOf(moved.id) < order.indexOf(on.id);
+    const down = goesDown(both, moved, on);
     const behind = order[order.indexOf(on.id) + 1];
     const isSame = behind !== undefined && (own(properties, behind)?.group ?? null) === into;
     const before = !down ? on.id : isSame ? behind : null;
@@ -90,7 +105,7 @@ export function OrderedByDragging({
       }
       onDragEnd={drop}
     >
-      {children}
+      <Order value={both}>{children}</Order>
       <Chip component={component} />
     </DndContext>
   );
@@ -121,27 +136,31 @@ export interface Draggable {
 export function useDragged(dragged: Dragged): Draggable {
   const id = `${dragged.is} ${dragged.id}`;
   const { setNodeRef: grip, listeners } = useDraggable({ id, data: dragged });
-  const { setNodeRef: row, isOver, active, rect, node } = useDroppable({ id, data: dragged });
-  const from = active?.rect.current.initial?.top;
-  const here = node.current?.getBoundingClientRect().top ?? rect.current?.top;
+  const { setNodeRef: row, isOver, active } = useDroppable({ id, data: dragged });
+  const order = useContext(Order);
+  const moved = active?.data.current as Dragged | undefined;
   const mark =
-    !isOver || from === undefined || here === undefined || active?.id === id
+    !isOver || !moved || moved.is !== dragged.is || moved.id === dragged.id
       ? undefined
-      : from < here
+      : goesDown(order, moved, dragged)
         ? 'drop-after'
         : 'drop-before';
   return { row, grip, listeners, mark };
 }
 
 /** By what something is dragged: for a pointer alone, since keys have the arrows beside. */
-export function Grip({ drag, name }: { drag: Draggable; name: string }): ReactNode {
+export function Grip({
+  grip,
+  listeners,
+  name,
+}: Pick<Draggable, 'grip' | 'listeners'> & { name: string }): ReactNode {
   return (
     <span
-      ref={drag.grip}
+      ref={grip}
       className="grip"
       title={`Drag ${name} to where it should stand`}
       aria-hidden
-      {...drag.listeners}
+      {...listeners}
     >
       <GripVertical size={13} />
     </span>

@@ -1,4 +1,4 @@
-import { createContext, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
+import { createContext, useContext, useState, type ReactNode } from 'react';
 import { useDerived } from '../../site/SiteProvider';
 import { offeredValues } from './offered-values';
 
@@ -14,21 +14,17 @@ export function useOffer(): (property: string) => void {
 
 /** Offers, in every cell within, what may stand there: tokens that fit, usual values, the words of CSS. */
 export function Offers({ children }: { children: ReactNode }): ReactNode {
-  const show = useRef<(property: string) => void>(() => undefined);
-  const offer = useMemo(() => (property: string) => show.current(property), []);
+  const [property, offer] = useState<string | null>(null);
   return (
     <OfferContext value={offer}>
       {children}
-      <Listed show={show} />
+      <Listed property={property} />
     </OfferContext>
   );
 }
 
-/** The list itself, alone drawn again when another is offered. */
-function Listed({ show }: { show: React.RefObject<(property: string) => void> }): ReactNode {
+function Listed({ property }: { property: string | null }): ReactNode {
   const { documents } = useDerived();
-  const [property, setProperty] = useState<string | null>(null);
-  show.current = setProperty;
   return (
     <datalist id={OFFERS}>
       {(property === null ? [] : offeredValues(property, documents.tokens.tokens)).map(

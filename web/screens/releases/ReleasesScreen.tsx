@@ -19,16 +19,18 @@ export function ReleasesScreen(): ReactNode {
   const [current, setCurrent] = useState<ReleaseSummary | null>(null);
   const [error, setError] = useState('');
 
-  const load = useCallback(async () => {
-    try {
-      const [nextPlan, list] = await Promise.all([api.plan(sync.site), api.releases(sync.site)]);
-      setPlan(nextPlan);
-      setReleases(list.releases);
-      setError('');
-    } catch (problem) {
-      setError((problem as Error).message);
-    }
-  }, [sync]);
+  const load = useCallback(
+    () =>
+      Promise.all([api.plan(sync.site), api.releases(sync.site)]).then(
+        ([nextPlan, list]) => {
+          setPlan(nextPlan);
+          setReleases(list.releases);
+          setError('');
+        },
+        (problem: Error) => setError(problem.message),
+      ),
+    [sync],
+  );
   useEffect(() => void load(), [load, revision]);
 
   const running =

@@ -51,6 +51,7 @@ export function RosterScreen(): ReactNode {
   const [editing, setEditing] = useState<string | null>(null);
   const [wrong, setWrong] = useState<readonly string[]>([]);
   const scroller = useRef<HTMLDivElement>(null);
+  // eslint-disable-next-line react-hooks/incompatible-library -- nothing here is memoized by what it gives
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroller.current,

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Alert, Button, Skeleton } from 'antd';
 import type { RemovedSite, SiteSummary } from '@sormet/core/api';
@@ -30,14 +30,21 @@ export function SitesScreen(): ReactNode {
   const [asked, setAsked] = useState({ making: false, removing: false });
   if (making && !asked.making) setAsked({ ...asked, making: true });
   if (removing && !asked.removing) setAsked({ ...asked, removing: true });
-  const load = () => {
-    setError('');
-    api.sites().then(setListed, (problem: Error) => setError(problem.message));
-  };
+  const load = useCallback(
+    () =>
+      api.sites().then(
+        (sites) => {
+          setListed(sites);
+          setError('');
+        },
+        (problem: Error) => setError(problem.message),
+      ),
+    [],
+  );
   useEffect(() => {
     document.title = 'Sites · Sormet';
-    load();
-  }, []);
+    void load();
+  }, [load]);
   const bringBack = (site: RemovedSite) =>
     api.bringBack(site.id).then(load, (problem: Error) => setError(problem.message));
   return (
@@ -53,7 +60,11 @@ export function SitesScreen(): ReactNode {
           </Button>
         </div>
         {error ? (
-          <Alert type="error" title={error} action={<Button onClick={load}>Try again</Button>} />
+          <Alert
+            type="error"
+            title={error}
+            action={<Button onClick={() => void load()}>Try again</Button>}
+          />
         ) : null}
         {!listed && !error ? <Skeleton active /> : null}
         {listed?.sites.length === 0 ? (
@@ -135,7 +146,7 @@ export function SitesScreen(): ReactNode {
             site={removing}
             onClose={(removed) => {
               setRemoving(null);
-              if (removed) load();
+              if (removed) void load();
             }}
           />
         ) : null}

@@ -1,6 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { EditorContent, useEditor } from '@tiptap/react';
 import { newId, sameJson, type RichPiece, type Typed } from '@sormet/core/model';
+import { useLatest } from '../../parts/use-latest';
 import type { EditorProps } from '../editor-props';
 import { richExtensions } from './extensions';
 import { RichButtons } from './RichButtons';
@@ -24,8 +25,7 @@ export function RichEditor({
   const given = shown?.type === 'rich' ? (shown.value as RichPiece[] | null) : null;
   const last = useRef(given);
   const session = useRef(newId());
-  const tell = useRef(onChange);
-  tell.current = onChange;
+  const tell = useLatest(onChange);
   const editor = useEditor({
     extensions: richExtensions({ line }),
     content: toEditor(given ?? []),

@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { Button } from 'antd';
 import {
@@ -20,6 +20,7 @@ import {
 } from '@sormet/core/resolve';
 import { SPECIMEN, specimenOf, type Stands } from '@sormet/core/specimen';
 import type { AppliedBlock } from '@sormet/core/style';
+import type { Data } from '@sormet/core/value';
 import { StyleLedger } from '../../../ledger/style/StyleLedger';
 import { useRuleWords } from '../../../ledger/style/rule-words';
 import { litRule } from '../../../ledger/style/lit-rule';
@@ -53,11 +54,11 @@ export function SpecimenScreen(): ReactNode {
   const dispatch = useAppDispatch();
   const { page, stands } = useMemo(() => specimenOf(documents), [documents]);
   const all = useMemo(() => documents.with(page), [documents, page]);
-  const before = useRef<Built | undefined>(undefined);
-  const built = useMemo(() => {
-    before.current = build(linker.link(all, SPECIMEN), data, undefined, before.current);
-    return before.current;
-  }, [all, data, linker]);
+  const [sheets] = useState(() => new Sheets());
+  const built = useMemo(
+    () => sheets.of(linker.link(all, SPECIMEN), data),
+    [sheets, all, data, linker],
+  );
   const [chosen, setChosen] = useState<string | null>(null);
   const element = useMemo(
     () => (chosen === null ? undefined : elementAt(built.root, chosen)),
@@ -67,7 +68,7 @@ export function SpecimenScreen(): ReactNode {
     dispatch(benchActions.leave());
     dispatch(benchActions.setTab('style'));
   }, [dispatch]);
-  const frame = useRef<HTMLIFrameElement | null>(null);
+  const [sheet, setSheet] = useState<HTMLIFrameElement | null>(null);
   const choose = (found: ResolvedElement) => {
     setChosen(addressOf(found));
     const what = standsOf(found, built, stands);
@@ -89,7 +90,7 @@ export function SpecimenScreen(): ReactNode {
           built={built}
           stands={stands}
           chosen={element}
-          frame={frame}
+          onSheet={setSheet}
           onChoose={choose}
         />
       </div>
@@ -103,7 +104,7 @@ export function SpecimenScreen(): ReactNode {
           <p className="ledger-empty">
             Press anything on the sheet: the rule that makes it look so stands here, with whom it
             reaches.{' '}
-            <Button size="small" onClick={() => frame.current?.contentWindow?.print()}>
+            <Button size="small" onClick={() => sheet?.contentWindow?.print()}>
               Print it as a style guide
             </Button>
           </p>
@@ -113,19 +114,29 @@ export function SpecimenScreen(): ReactNode {
   );
 }
 
+/** One sheet after the other, each brought up to date from the one before. */
+class Sheets {
+  private last: Built | undefined;
+
+  of(linked: Built['linked'], data: Data): Built {
+    return (this.last = build(linked, data, undefined, this.last));
+  }
+}
+
 function Sheet({
   documents,
   built,
   stands,
   chosen,
-  frame: given,
+  onSheet,
   onChoose,
 }: {
   documents: Documents;
   built: Built;
   stands: ReadonlyMap<string, Stands>;
   chosen: ResolvedElement | undefined;
-  frame: React.RefObject<HTMLIFrameElement | null>;
+  /** Told the frame that the sheet is drawn in. */
+  onSheet: (frame: HTMLIFrameElement | null) => void;
   onChoose: (element: ResolvedElement) => void;
 }): ReactNode {
   const registry = useMemo(() => new Registry(), []);
@@ -137,9 +148,7 @@ function Sheet({
   const { language } = documents.site;
   const { frame, body, onLoad, height } = useFrame({ css, language, built, width: DRAWN });
   const lit = useApp((state) => state.bench.lit);
-  useEffect(() => {
-    given.current = frame.current;
-  }, [given, frame, body]);
+  useEffect(() => onSheet(frame.current), [onSheet, frame, body]);
   useLayoutEffect(() => {
     if (!body) return;
     const visit = (node: Resolved): void => {

@@ -1,0 +1,56 @@
+import { Documents, treeDocOf, type EntryDoc } from '@sormet/core/model';
+import { Reach } from '@sormet/core/reach';
+import { build, Linker, type Built } from '@sormet/core/resolve';
+import { dataOf, type Data } from '@sormet/core/value';
+
+/** What is worked out from the documents and brought up to date with them. */
+export interface Derived {
+  readonly documents: Documents;
+  readonly data: Data;
+  readonly reach: Reach;
+  readonly linker: Linker;
+  /** A document as it shows, for an entry where it is made from entries; worked out once for each state. */
+  builtOf(doc: string, entry: EntryDoc | undefined): Built | undefined;
+}
+
+/** How many trees are kept to be brought up to date. */
+const MOST_TREES = 40;
+
+/** Works out what is derived from one state after the other, each from the one before: an edit costs what it touches. */
+export class Deriving {
+  private readonly linker = new Linker();
+  private readonly reach = new Reach();
+  private readonly trees = new Map<string, { documents: Documents; built: Built }>();
+  private last: Derived | undefined;
+
+  /** The same object as long as the documents are the same. */
+  from(documents: Documents): Derived {
+    if (this.last?.documents === documents) return this.last;
+    this.reach.updateAll(this.last?.documents ?? Documents.none, documents);
+    const data = dataOf(documents, this.last?.data);
+    this.last = {
+      documents,
+      data,
+      reach: this.reach,
+      linker: this.linker,
+      builtOf: (doc, entry) => this.builtOf(documents, data, doc, entry),
+    };
+    return this.last;
+  }
+
+  private builtOf(
+    documents: Documents,
+    data: Data,
+    doc: string,
+    entry: EntryDoc | undefined,
+  ): Built | undefined {
+    if (!treeDocOf(documents, doc)) return undefined;
+    const key = `${doc} ${entry?.id ?? ''}`;
+    const kept = this.trees.get(key);
+    if (kept?.documents === documents && kept.built.scope.page === entry) return kept.built;
+    const built = build(this.linker.link(documents, doc), data, entry, kept?.built);
+    if (this.trees.size > MOST_TREES) this.trees.clear();
+    this.trees.set(key, { documents, built });
+    return built;
+  }
+}
