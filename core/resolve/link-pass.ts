@@ -226,7 +226,7 @@ export class LinkPass {
       const value = varied(own(node.values, property), patches, (patch) =>
         memberOf(patch.values, property),
       );
-      if (!value.source && value.stead.length === 0) continue;
+      if (!value.source && value.byRules.length === 0) continue;
       values[property] = value;
       reads.varied(value, made.type);
     }
@@ -279,7 +279,7 @@ function partHeight({ source, definitions }: Linked, id: NodeId): number | undef
 /** Whether a node is shown: nothing where it always is. */
 function shownOf(source: Source | undefined, patches: readonly NodePatch[]): Varied | undefined {
   const shown = varied(source, patches, (patch) => patch.shown);
-  return source || shown.stead.length > 0 ? shown : undefined;
+  return source || shown.byRules.length > 0 ? shown : undefined;
 }
 
 /** A root whose component is gone resolves to nothing. */

@@ -34,7 +34,7 @@ interface LinkedBase {
 export type When = readonly { readonly property: PropertyId; readonly option: string }[];
 
 /** What a rule puts in place of a source, while its axes have its options. */
-export interface Stead {
+export interface ByRule {
   readonly rule: RuleId;
   readonly when: When;
   readonly source: Source;
@@ -43,7 +43,7 @@ export interface Stead {
 /** A source, where there is one, and what rules put in its place, the strongest first. */
 export interface Varied {
   readonly source: Source | undefined;
-  readonly stead: readonly Stead[];
+  readonly byRules: readonly ByRule[];
 }
 
 export interface LinkedAttribute extends Varied {

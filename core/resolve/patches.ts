@@ -9,7 +9,7 @@ import {
   type TreeDoc,
 } from '../model';
 import { axesOf, rulesInOrder } from '../style';
-import type { Stead, Varied, When } from './linked';
+import type { ByRule, Varied, When } from './linked';
 
 /** What a rule says of a node. */
 export interface NodePatch {
@@ -54,7 +54,7 @@ function allPatches(doc: ComponentDoc): Patches {
   return patches;
 }
 
-const NO_STEAD: readonly Stead[] = Object.freeze([]);
+const NO_RULES: readonly ByRule[] = Object.freeze([]);
 
 /** A source of a node with what rules put in its place; rules for a state of who visits change declarations only. */
 export function varied(
@@ -62,13 +62,13 @@ export function varied(
   patches: readonly NodePatch[],
   sourceIn: (patch: Patch) => Source | undefined,
 ): Varied {
-  if (patches.length === 0) return { source, stead: NO_STEAD };
-  const stead: Stead[] = [];
+  if (patches.length === 0) return { source, byRules: NO_RULES };
+  const byRules: ByRule[] = [];
   for (const { rule, when, pseudo, patch } of patches) {
     const put = pseudo ? undefined : sourceIn(patch);
-    if (put) stead.unshift({ rule, when, source: put });
+    if (put) byRules.unshift({ rule, when, source: put });
   }
-  return { source, stead };
+  return { source, byRules };
 }
 
 /** The names under which a node has something of a kind: its own, and those that only rules give it; sorted. */

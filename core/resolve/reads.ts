@@ -26,9 +26,9 @@ export class ReadsBuilder {
     return shown ? this.varied(shown, BOOLEAN) : this;
   }
 
-  varied({ source, stead }: Varied, type: TypeSpec): this {
+  varied({ source, byRules }: Varied, type: TypeSpec): this {
     if (source) this.source(source, type);
-    for (const each of stead) {
+    for (const each of byRules) {
       this.source(each.source, type);
       for (const { property } of each.when) this.properties.add(property);
     }

@@ -79,7 +79,7 @@ function ownChoice(node: ElementNode | InstanceNode, what: ChosenKind): Source |
 function variedOf(node: LinkedNode, control: Control): Varied | undefined {
   switch (control.of) {
     case 'text':
-      return node.kind === 'text' ? { source: node.text, stead: [] } : undefined;
+      return node.kind === 'text' ? { source: node.text, byRules: [] } : undefined;
     case 'shown':
       return node.kind === 'slot' || node.kind === 'repeat' ? undefined : node.shown;
     case 'attribute':
@@ -96,12 +96,12 @@ function variedOf(node: LinkedNode, control: Control): Varied | undefined {
             ? node.tagBy
             : undefined
           : node.look.classes.find(({ chosen }) => chosen?.type.kind === control.what)?.chosen;
-      return by && { source: by.source, stead: [] };
+      return by && { source: by.source, byRules: [] };
     }
     case 'declaration': {
       if (node.kind !== 'element' && node.kind !== 'instance') return undefined;
       const fed = node.look.customs.find(({ name }) => name.endsWith(customEnd(control.key)));
-      return fed && { source: fed.source, stead: [] };
+      return fed && { source: fed.source, byRules: [] };
     }
   }
 }
@@ -119,7 +119,7 @@ function heldAt(
 ): Pick<Step, 'source' | 'rule'> | undefined {
   const at = linkedNode(linked, node);
   const varied = at && variedOf(at, control);
-  const put = varied?.stead.find(({ when }) => testsOf(when, scope)?.length === 0);
+  const put = varied?.byRules.find(({ when }) => testsOf(when, scope)?.length === 0);
   if (put) return { source: put.source, rule: put.rule };
   return varied?.source && { source: varied.source };
 }

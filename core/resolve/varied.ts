@@ -29,13 +29,13 @@ export function testsOf(when: When, names: Names): Test[] | null {
  * @param absent what there is where neither gives anything
  */
 export function variedAt(
-  { source, stead }: Varied,
+  { source, byRules }: Varied,
   type: TypeSpec,
   names: Names,
   absent: Result = null,
 ): Result {
   const perhaps: { tests: readonly Test[]; value: Result }[] = [];
-  for (const each of stead) {
+  for (const each of byRules) {
     const tests = testsOf(each.when, names);
     if (!tests) continue;
     const value = evaluate(each.source, type, names, absent);

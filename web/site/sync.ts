@@ -1,5 +1,12 @@
 import { Documents, newId } from '@sormet/core/model';
-import { doEdit, isRefusal, sayEdit, type NamedEdit, type Past } from '@sormet/core/edit';
+import {
+  doEdit,
+  isRefusal,
+  sayEdit,
+  type NamedEdit,
+  type Past,
+  type Refusal,
+} from '@sormet/core/edit';
 import type { AppStore } from '../store/store';
 import { api, ApiProblem, ServerFault, Unreachable } from './api';
 import {
@@ -180,27 +187,38 @@ export class SiteSync {
       queueMicrotask(() => this.store.dispatch(siteActions.keeping(kept)));
   }
 
-  /** Does an edit here at once and sends it. @returns whether it was done */
+  /** Does an edit here at once and sends it; a refusal is said in the sentence. @returns whether it was done */
   edit(edit: NamedEdit, options: EditOptions = {}): boolean {
-    const made = this.make(edit, options, () => undefined);
-    if (!made) return false;
-    if (made.made.changes.length === 0) return true;
-    this.store.dispatch(siteActions.edited(made));
-    this.sendSoon(made.made.group === null ? 0 : QUIET_MS);
-    return true;
+    const refusal = this.attempt(edit, options);
+    if (!refusal) return true;
+    this.refuse(edit, options, refusal);
+    return false;
   }
 
-  /** What an edit would do here; nothing when it is refused, which is said. */
-  private make(edit: NamedEdit, { group = null }: EditOptions, past: Past): Made | undefined {
+  /** The same for who says a refusal at the place where the edit was made. @returns nothing when it was done */
+  attempt(edit: NamedEdit, options: EditOptions = {}): Refusal | undefined {
+    const made = this.make(edit, options, () => undefined);
+    if (isRefusal(made)) return made;
+    if (made.made.changes.length === 0) return undefined;
+    this.store.dispatch(siteActions.edited(made));
+    this.sendSoon(made.made.group === null ? 0 : QUIET_MS);
+    return undefined;
+  }
+
+  private refuse(edit: NamedEdit, { group = null }: EditOptions, { refused }: Refusal): void {
+    this.store.dispatch(siteActions.refused(refused));
+    // What is being typed stands on the screen already: that it is not stored is said until it is.
+    if (group !== null && HOLDS_WORDS.has(edit.name))
+      this.store.dispatch(
+        siteActions.unstored(unstoredOf(this.state.documents, edit, group, refused)),
+      );
+  }
+
+  /** What an edit would do here, or why it is refused. */
+  private make(edit: NamedEdit, { group = null }: EditOptions, past: Past): Made | Refusal {
     const { documents } = this.state;
     const done = doEdit(documents, edit, past);
-    if (isRefusal(done)) {
-      this.store.dispatch(siteActions.refused(done.refused));
-      // What is being typed stands on the screen already: that it is not stored is said until it is.
-      if (group !== null && HOLDS_WORDS.has(edit.name))
-        this.store.dispatch(siteActions.unstored(unstoredOf(documents, edit, group, done.refused)));
-      return undefined;
-    }
+    if (isRefusal(done)) return done;
     const { changes } = done;
     const stretch = group === null ? null : group.replace(/ \d+$/, '');
     const made = { id: newId(), edit, changes, group, stretch, sent: false };
@@ -227,8 +245,13 @@ export class SiteSync {
     const step = steps.at(-1);
     if (!step) return undefined;
     const edits = step.edits.map(({ id }) => id);
-    const made = this.make({ name: 'revert', args: { edits } }, {}, pastOf(steps));
-    if (made) this.sendSoon(0);
+    const revert: NamedEdit = { name: 'revert', args: { edits } };
+    const made = this.make(revert, {}, pastOf(steps));
+    if (isRefusal(made)) {
+      this.refuse(revert, {}, made);
+      return undefined;
+    }
+    this.sendSoon(0);
     return made;
   }
 

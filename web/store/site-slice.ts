@@ -1,9 +1,9 @@
-import { createSlice, original, type Draft, type PayloadAction } from '@reduxjs/toolkit';
 import { Documents, sameJson } from '@sormet/core/model';
 import { applyChanges, joinChanges, replay, samePlaces } from '@sormet/core/edit';
 import type { HistoryEntry, PlanAnswer, SiteSummary } from '@sormet/core/api';
 import type { SetAside } from './pending';
 import { conflictOf, type Conflict, type PendingEdit, type Step, type StepEdit } from './pending';
+import { plainSlice } from './plain-slice';
 
 /** The site that is open: what the server has confirmed, and what was done here on top of it. */
 export interface SiteState {
@@ -52,21 +52,6 @@ const initialState: SiteState = {
   setAside: [],
 };
 
-/**
- * A reducer that makes a new state from the whole old one. Documents are large and replaced whole, so it is
- * given the state itself and not a draft of it.
- */
-function whole<P>(make: (state: SiteState, payload: P) => SiteState) {
-  return (draft: Draft<SiteState>, { payload }: PayloadAction<P>) =>
-    make(original(draft) as unknown as SiteState, payload) as unknown as Draft<SiteState>;
-}
-
-/** The same for an action that carries nothing. */
-function alone(make: (state: SiteState) => SiteState) {
-  return (draft: Draft<SiteState>) =>
-    make(original(draft) as unknown as SiteState) as unknown as Draft<SiteState>;
-}
-
 /** An edit that was made here: as it is sent, how it is named, and the documents after it. */
 export interface Made {
   readonly made: PendingEdit;
@@ -108,141 +93,147 @@ function relaid(
   return { ...state, documents, pending: kept, conflicts: [...state.conflicts, ...conflicts] };
 }
 
-export const siteSlice = createSlice({
-  name: 'site',
-  initialState,
-  reducers: {
-    opening: alone(() => ({ ...initialState, status: 'loading' })),
-    failed: whole<string>((state, error) => ({ ...state, status: 'failed', error })),
-    opened: whole<
-      Pick<SiteState, 'summary' | 'revision' | 'documents' | 'conflicts' | 'setAside' | 'kept'>
-    >((_, given) => ({
-      ...initialState,
-      ...given,
-      status: 'ready',
-      confirmed: given.documents,
-    })),
-    /** An edit was made here. */
-    edited: whole<Made>((state, { made, says, documents }) => {
-      const { pending, joined } = pendingWith(state.pending, made);
-      return {
-        ...state,
-        documents,
-        pending,
-        refusal: null,
-        conflicts: storedNow(state.conflicts, made.group),
-        undo: stepsWith(state.undo, made, says, joined),
-        redo: [],
-      };
-    }),
-    /** What was typed could not be stored: it is kept, in place of what of the same stretch could not be before. */
-    unstored: whole<Conflict>((state, conflict) => ({
+export const siteSlice = plainSlice('site', initialState, {
+  opening: (): SiteState => ({ ...initialState, status: 'loading' }),
+  failed: (state: SiteState, error: string): SiteState => ({ ...state, status: 'failed', error }),
+  opened: (
+    _: SiteState,
+    given: Pick<
+      SiteState,
+      'summary' | 'revision' | 'documents' | 'conflicts' | 'setAside' | 'kept'
+    >,
+  ): SiteState => ({
+    ...initialState,
+    ...given,
+    status: 'ready',
+    confirmed: given.documents,
+  }),
+  /** An edit was made here. */
+  edited: (state: SiteState, { made, says, documents }: Made): SiteState => {
+    const { pending, joined } = pendingWith(state.pending, made);
+    return {
       ...state,
-      conflicts: [...storedNow(state.conflicts, conflict.unstored ?? null), conflict],
-    })),
-    /** The last step was taken back by an edit, which stands among what can be done again. */
-    undone: whole<Made>((state, made) => {
-      const step = state.undo.at(-1);
-      if (!step) return state;
-      return {
-        ...tookBack(state, made),
-        undo: state.undo.slice(0, -1),
-        redo: [...state.redo, takingBack(step, made)],
-      };
-    }),
-    undoLeftOut: alone((state) => ({ ...state, undo: state.undo.slice(0, -1) })),
-    /** The last step that was taken back was done again, by taking the taking back back. */
-    redone: whole<Made>((state, made) => {
-      const step = state.redo.at(-1);
-      if (!step) return state;
-      return {
-        ...tookBack(state, made),
-        redo: state.redo.slice(0, -1),
-        undo: [...state.undo, takingBack(step, made)],
-      };
-    }),
-    redoLeftOut: alone((state) => ({ ...state, redo: state.redo.slice(0, -1) })),
-    sending: whole<string>((state, sent) => ({
-      ...state,
-      pending: state.pending.map((edit) => (edit.id === sent ? { ...edit, sent: true } : edit)),
-    })),
-    /** The server has taken in the first pending edit as the next revision. */
-    accepted: whole<{ id: string; revision: number }>((state, { id, revision }) => {
-      const first = state.pending[0];
-      if (first?.id !== id || revision !== state.revision + 1) return state;
-      return {
-        ...state,
-        revision,
-        confirmed: applyChanges(state.confirmed, first.changes),
-        pending: state.pending.slice(1),
-        connected: true,
-      };
-    }),
-    /** The server had taken in a pending edit before, and this window has heard it: it waits no longer. */
-    known: whole<string>((state, id) =>
-      state.pending.some((edit) => edit.id === id)
-        ? relaid(
-            state,
-            state.pending.filter((edit) => edit.id !== id),
-          )
-        : state,
-    ),
-    /** The server has refused a pending edit; it is kept aside with both sides. */
-    refusedByServer: whole<{ id: string; reason: string; stands: unknown; failed?: boolean }>(
-      (state, { id, reason, stands, failed = false }) => {
-        const edit = state.pending.find((each) => each.id === id);
-        if (!edit) return state;
-        const conflict = conflictOf(state.documents, { edit, reason, stands, failed });
-        return relaid(
-          { ...state, conflicts: [...state.conflicts, conflict] },
-          state.pending.filter((other) => other !== edit),
-        );
-      },
-    ),
-    /** Edits that the server has, in order: others' and our own. */
-    heard: whole<HistoryEntry[]>((state, edits) => {
-      let { confirmed, revision } = state;
-      const done = new Set<string>();
-      for (const edit of edits) {
-        if (edit.revision !== revision + 1) continue;
-        confirmed = applyChanges(confirmed, edit.changes);
-        revision = edit.revision;
-        done.add(edit.edit);
-      }
-      return relaid(
-        { ...state, confirmed, revision, connected: true },
-        state.pending.filter(({ id }) => !done.has(id)),
-        [
-          ...new Set(
-            [...edits, ...state.pending].flatMap(({ changes }) => changes.map(({ doc }) => doc)),
-          ),
-        ],
-      );
-    }),
-    /** Whether what was not taken in is being looked at. */
-    deciding: whole<boolean>((state, deciding) => ({ ...state, deciding })),
-    /** How many other windows have the site open. */
-    here: whole<number>((state, others) =>
-      state.others === others ? state : { ...state, others },
-    ),
-    /** What was set aside was let go. */
-    letGo: whole<string>((state, key) => ({
-      ...state,
-      setAside: state.setAside.filter((each) => each.key !== key),
-    })),
-    decided: whole<string>((state, conflict) => ({
-      ...state,
-      conflicts: state.conflicts.filter(({ id }) => id !== conflict),
-    })),
-    /** Whether the browser keeps what the server does not have yet. */
-    keeping: whole<boolean>((state, kept) => ({ ...state, kept })),
-    connection: whole<boolean>((state, connected) =>
-      state.connected === connected ? state : { ...state, connected },
-    ),
-    planned: whole<PlanAnswer>((state, plan) => ({ ...state, plan })),
-    refused: whole<string>((state, says) => ({ ...state, refusal: { says, at: Date.now() } })),
-    refusalSeen: alone((state) => ({ ...state, refusal: null })),
+      documents,
+      pending,
+      refusal: null,
+      conflicts: storedNow(state.conflicts, made.group),
+      undo: stepsWith(state.undo, made, says, joined),
+      redo: [],
+    };
   },
+  /** What was typed could not be stored: it is kept, in place of what of the same stretch could not be before. */
+  unstored: (state: SiteState, conflict: Conflict): SiteState => ({
+    ...state,
+    conflicts: [...storedNow(state.conflicts, conflict.unstored ?? null), conflict],
+  }),
+  /** The last step was taken back by an edit, which stands among what can be done again. */
+  undone: (state: SiteState, made: Made): SiteState => {
+    const step = state.undo.at(-1);
+    if (!step) return state;
+    return {
+      ...tookBack(state, made),
+      undo: state.undo.slice(0, -1),
+      redo: [...state.redo, takingBack(step, made)],
+    };
+  },
+  undoLeftOut: (state: SiteState): SiteState => ({ ...state, undo: state.undo.slice(0, -1) }),
+  /** The last step that was taken back was done again, by taking the taking back back. */
+  redone: (state: SiteState, made: Made): SiteState => {
+    const step = state.redo.at(-1);
+    if (!step) return state;
+    return {
+      ...tookBack(state, made),
+      redo: state.redo.slice(0, -1),
+      undo: [...state.undo, takingBack(step, made)],
+    };
+  },
+  redoLeftOut: (state: SiteState): SiteState => ({ ...state, redo: state.redo.slice(0, -1) }),
+  sending: (state: SiteState, sent: string): SiteState => ({
+    ...state,
+    pending: state.pending.map((edit) => (edit.id === sent ? { ...edit, sent: true } : edit)),
+  }),
+  /** The server has taken in the first pending edit as the next revision. */
+  accepted: (state: SiteState, { id, revision }: { id: string; revision: number }): SiteState => {
+    const first = state.pending[0];
+    if (first?.id !== id || revision !== state.revision + 1) return state;
+    return {
+      ...state,
+      revision,
+      confirmed: applyChanges(state.confirmed, first.changes),
+      pending: state.pending.slice(1),
+      connected: true,
+    };
+  },
+  /** The server had taken in a pending edit before, and this window has heard it: it waits no longer. */
+  known: (state: SiteState, id: string): SiteState =>
+    state.pending.some((edit) => edit.id === id)
+      ? relaid(
+          state,
+          state.pending.filter((edit) => edit.id !== id),
+        )
+      : state,
+  /** The server has refused a pending edit; it is kept aside with both sides. */
+  refusedByServer: (
+    state: SiteState,
+    {
+      id,
+      reason,
+      stands,
+      failed = false,
+    }: { id: string; reason: string; stands: unknown; failed?: boolean },
+  ): SiteState => {
+    const edit = state.pending.find((each) => each.id === id);
+    if (!edit) return state;
+    const conflict = conflictOf(state.documents, { edit, reason, stands, failed });
+    return relaid(
+      { ...state, conflicts: [...state.conflicts, conflict] },
+      state.pending.filter((other) => other !== edit),
+    );
+  },
+  /** Edits that the server has, in order: others' and our own. */
+  heard: (state: SiteState, edits: HistoryEntry[]): SiteState => {
+    let { confirmed, revision } = state;
+    const done = new Set<string>();
+    for (const edit of edits) {
+      if (edit.revision !== revision + 1) continue;
+      confirmed = applyChanges(confirmed, edit.changes);
+      revision = edit.revision;
+      done.add(edit.edit);
+    }
+    return relaid(
+      { ...state, confirmed, revision, connected: true },
+      state.pending.filter(({ id }) => !done.has(id)),
+      [
+        ...new Set(
+          [...edits, ...state.pending].flatMap(({ changes }) => changes.map(({ doc }) => doc)),
+        ),
+      ],
+    );
+  },
+  /** Whether what was not taken in is being looked at. */
+  deciding: (state: SiteState, deciding: boolean): SiteState => ({ ...state, deciding }),
+  /** How many other windows have the site open. */
+  here: (state: SiteState, others: number): SiteState =>
+    state.others === others ? state : { ...state, others },
+  /** What was set aside was let go. */
+  letGo: (state: SiteState, key: string): SiteState => ({
+    ...state,
+    setAside: state.setAside.filter((each) => each.key !== key),
+  }),
+  decided: (state: SiteState, conflict: string): SiteState => ({
+    ...state,
+    conflicts: state.conflicts.filter(({ id }) => id !== conflict),
+  }),
+  /** Whether the browser keeps what the server does not have yet. */
+  keeping: (state: SiteState, kept: boolean): SiteState => ({ ...state, kept }),
+  connection: (state: SiteState, connected: boolean): SiteState =>
+    state.connected === connected ? state : { ...state, connected },
+  planned: (state: SiteState, plan: PlanAnswer): SiteState => ({ ...state, plan }),
+  refused: (state: SiteState, says: string): SiteState => ({
+    ...state,
+    refusal: { says, at: Date.now() },
+  }),
+  refusalSeen: (state: SiteState): SiteState => ({ ...state, refusal: null }),
 });
 
 /** The state after an edit that took something back: never joined with others. */

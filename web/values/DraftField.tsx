@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
-import { useDerived, useSync } from '../site/SiteProvider';
+import type { NamedEdit } from '@sormet/core/edit';
+import { useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';
 import { useDraft } from '../parts/use-draft';
@@ -22,18 +22,12 @@ export function DraftField({
   mono?: boolean;
   placeholder?: string;
 }): ReactNode {
-  const { documents } = useDerived();
   const sync = useSync();
   const dispatch = useAppDispatch();
   const { draft, wrong, type, commit, drop } = useDraft(
     label,
     stored,
-    (text) => {
-      const tried = runEdit(documents, edit(text));
-      if (isRefusal(tried)) return tried.refused;
-      sync.edit(edit(text));
-      return '';
-    },
+    (text) => sync.attempt(edit(text))?.refused ?? '',
     (text, reason) => dispatch(benchActions.notice(`“${text}” was not kept. ${reason}`)),
   );
   return (

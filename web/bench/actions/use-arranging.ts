@@ -1,6 +1,6 @@
 import { childrenOf, newId } from '@sormet/core/model';
-import { isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
-import { useDerived, useSync } from '../../site/SiteProvider';
+import type { NamedEdit } from '@sormet/core/edit';
+import { useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { keyFor } from '../../store/keymap';
 import { useApp, useAppDispatch } from '../../store/store';
@@ -54,7 +54,6 @@ const WAYS: readonly {
 
 /** Arranges what is selected, one thing or several, each way in one step. */
 export function useArranging(selected: Selected | undefined): BenchAction[] {
-  const { documents } = useDerived();
   const sync = useSync();
   const dispatch = useAppDispatch();
   const { keymap, width } = useApp(({ bench }) => bench);
@@ -79,9 +78,9 @@ export function useArranging(selected: Selected | undefined): BenchAction[] {
     if (parents.length > 0) give(parents, around);
   };
   const attempt = (edit: NamedEdit, then: () => void) => {
-    const tried = runEdit(documents, edit);
-    if (isRefusal(tried)) dispatch(benchActions.notice(tried.refused));
-    else if (sync.edit(edit)) then();
+    const refusal = sync.attempt(edit);
+    if (refusal) dispatch(benchActions.notice(refusal.refused));
+    else then();
   };
   const wrap = () => {
     const box = newId();

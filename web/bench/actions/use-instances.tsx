@@ -8,14 +8,7 @@ import {
   type ComponentDoc,
   type Documents,
 } from '@sormet/core/model';
-import {
-  elementMatching,
-  idsWhenPlain,
-  isRefusal,
-  matchingOf,
-  runEdit,
-  type NamedEdit,
-} from '@sormet/core/edit';
+import { elementMatching, idsWhenPlain, matchingOf, type NamedEdit } from '@sormet/core/edit';
 import { describe } from '../../canvas/address';
 import { Dialog } from '../../parts/Dialog';
 import { useDerived, useSync } from '../../site/SiteProvider';
@@ -67,12 +60,12 @@ export function useInstances(selected: Selected | undefined): {
       const of = at?.kind === 'instance' ? docOf(documents, 'component', at.component) : undefined;
       if (!of) continue;
       const { edit, root } = plainEdit(documents, doc, node, of);
-      const tried = runEdit(documents, edit);
-      if (isRefusal(tried)) {
-        dispatch(benchActions.notice(tried.refused));
+      const refusal = sync.attempt(edit, { group });
+      if (refusal) {
+        dispatch(benchActions.notice(refusal.refused));
         return;
       }
-      if (sync.edit(edit, { group })) roots.push(root);
+      roots.push(root);
     }
     if (roots.length > 0 && selected)
       dispatch(benchActions.select({ doc: selected.doc.id, nodes: roots }));
@@ -83,9 +76,8 @@ export function useInstances(selected: Selected | undefined): {
       name: 'exchangeInstances',
       args: { instances: [...instances], component: to },
     };
-    const tried = runEdit(documents, edit);
-    if (isRefusal(tried)) dispatch(benchActions.notice(tried.refused));
-    else sync.edit(edit);
+    const refusal = sync.attempt(edit);
+    if (refusal) dispatch(benchActions.notice(refusal.refused));
   };
   const element =
     selected && stored?.kind === 'element' && selected.count === 1 && !selected.isRoot
@@ -100,9 +92,12 @@ export function useInstances(selected: Selected | undefined): {
       name: 'replaceElement',
       args: { doc: doc.id, node: id, component: to, instance },
     };
-    const tried = runEdit(documents, edit);
-    if (isRefusal(tried)) dispatch(benchActions.notice(tried.refused));
-    else if (sync.edit(edit)) dispatch(benchActions.select({ doc: doc.id, nodes: [instance] }));
+    const refusal = sync.attempt(edit);
+    dispatch(
+      refusal
+        ? benchActions.notice(refusal.refused)
+        : benchActions.select({ doc: doc.id, nodes: [instance] }),
+    );
   };
   const word = component ? componentWords(documents, component.id) : '';
   const actions: BenchAction[] = [

@@ -1,5 +1,4 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { isRefusal, runEdit } from '@sormet/core/edit';
 import { docOf, own, type State } from '@sormet/core/model';
 import {
   lineParts,
@@ -113,9 +112,8 @@ export function DeclareLine({
     };
     const edit = declaring(target, read.property, read);
     if (!edit) return;
-    const tried = runEdit(documents, edit);
-    if (isRefusal(tried)) return setWrong(tried.refused);
-    sync.edit(edit);
+    const refusal = sync.attempt(edit);
+    if (refusal) return setWrong(refusal.refused);
     done();
   };
 

@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Input, Select } from 'antd';
 import { Dialog } from '../../parts/Dialog';
 import { allOf } from '@sormet/core/model';
-import { isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
+import type { NamedEdit } from '@sormet/core/edit';
 import { emptyPage } from '@sormet/core/ready';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { slugOf } from '../slug';
@@ -32,12 +32,8 @@ export function AddPage({
       name: 'addPage',
       args: { page: { ...page, entries: entries || null } },
     };
-    const tried = runEdit(documents, edit);
-    if (isRefusal(tried)) {
-      setWrong(tried.refused);
-      return;
-    }
-    sync.edit(edit);
+    const refusal = sync.attempt(edit);
+    if (refusal) return setWrong(refusal.refused);
     setName('');
     setPath('');
     setWrong('');

@@ -1,6 +1,5 @@
 import { useState, type ReactNode } from 'react';
 import { Button, Form, Input, Select } from 'antd';
-import { isRefusal, runEdit } from '@sormet/core/edit';
 import { newId, orderAfterAll, TOKEN_GROUPS, type TokenGroup } from '@sormet/core/model';
 import { readTokenText } from '@sormet/core/style';
 import { Dialog } from '../../../parts/Dialog';
@@ -40,9 +39,8 @@ function Adding({ onClose }: { onClose: () => void }): ReactNode {
         places: [],
       },
     };
-    const tried = runEdit(documents, edit);
-    if (isRefusal(tried)) return setWrong(tried.refused);
-    sync.edit(edit);
+    const refusal = sync.attempt(edit);
+    if (refusal) return setWrong(refusal.refused);
     onClose();
   };
   return (

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Popover } from 'antd';
-import { isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
+import type { NamedEdit } from '@sormet/core/edit';
 import { readColour } from '@sormet/core/colour';
 import { firstPaint } from '@sormet/core/check';
 import { useDerived, useSync } from '../../../site/SiteProvider';
@@ -23,9 +23,8 @@ export function TokenColour({
   const dispatch = useAppDispatch();
   const [open, setOpen] = useState(false);
   const pick = (css: string) => {
-    const tried = runEdit(documents, edit(css));
-    if (isRefusal(tried)) dispatch(benchActions.notice(tried.refused));
-    else sync.edit(edit(css));
+    const refusal = sync.attempt(edit(css));
+    if (refusal) dispatch(benchActions.notice(refusal.refused));
   };
   const shown = colour === undefined || readColour(colour) === undefined ? undefined : colour;
   const { ground } = firstPaint(documents, 'base');

@@ -1,0 +1,40 @@
+import type { CSSProperties, ReactNode } from 'react';
+import type { Column, Looking } from './use-roster';
+
+/** The heads of the columns: pressed, the rows are in the order of that column, then the other way round, then as they came. */
+export function RosterTableHead({
+  columns,
+  sort,
+  style,
+  onSort,
+}: {
+  columns: readonly Column[];
+  sort: Looking['sort'];
+  style: CSSProperties;
+  onSort: (sort: Looking['sort']) => void;
+}): ReactNode {
+  const heads = [
+    ['page', 'Page'],
+    ['name', 'Instance'],
+    ...columns.map(({ id, property }) => [id, property.label] as const),
+  ] as const;
+  return (
+    <div className="roster-head" role="row" style={style}>
+      {heads.map(([by, label]) => {
+        const mine = sort?.by === by ? sort : null;
+        const next = !mine ? { by, down: false } : mine.down ? null : { by, down: true };
+        return (
+          <div
+            key={by}
+            role="columnheader"
+            aria-sort={mine ? (mine.down ? 'descending' : 'ascending') : 'none'}
+          >
+            <button type="button" onClick={() => onSort(next)}>
+              {label} {mine ? (mine.down ? '↓' : '↑') : ''}
+            </button>
+          </div>
+        );
+      })}
+    </div>
+  );
+}
