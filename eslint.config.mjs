@@ -1,6 +1,7 @@
 import eslint from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
+import { noRecordOfDocuments } from './scripts/lint/no-record-of-documents.mjs';
 
 export default tseslint.config(
   {
@@ -34,6 +35,30 @@ export default tseslint.config(
       ],
       eqeqeq: ['error', 'always'],
       'no-empty': ['error', { allowEmptyCatch: false }],
+    },
+  },
+  {
+    // What only types tell: promises left alone, cases missed, `Documents` read as a record.
+    files: ['**/*.{ts,tsx}'],
+    plugins: { sormet: { rules: { 'no-record-of-documents': noRecordOfDocuments } } },
+    languageOptions: {
+      parserOptions: { project: './tsconfig.json', tsconfigRootDir: import.meta.dirname },
+    },
+    rules: {
+      'sormet/no-record-of-documents': 'error',
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-for-in-array': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+      '@typescript-eslint/no-misused-spread': ['error', { allow: ['string'] }],
+      '@typescript-eslint/only-throw-error': 'error',
+      '@typescript-eslint/prefer-promise-reject-errors': 'error',
+      '@typescript-eslint/restrict-plus-operands': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+      '@typescript-eslint/unbound-method': 'error',
     },
   },
   {

@@ -175,7 +175,7 @@ export async function canvas(): Promise<Report> {
         for (let i = 0; i < 10; i += 1) new Linker().link(start, 'page');
       },
     },
-    ...Object.entries(edited).flatMap(([name, documents]) => again(name, documents as Documents)),
+    ...Object.entries(edited).flatMap(([name, documents]) => again(name, documents)),
   ]);
   const full = times.get('full')!;
   const aims: Record<string, string> = {

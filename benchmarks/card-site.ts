@@ -180,7 +180,7 @@ export function cardSite(pages: readonly PageData[]): {
                           is: 'value',
                           type: 'link',
                           value: { to: 'address', href },
-                        } as Source,
+                        },
                       },
                       text: label,
                     },

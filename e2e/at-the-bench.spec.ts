@@ -473,7 +473,7 @@ test('what is typed into the go line and entered at once is what is done, though
   const browser = await page.context().newCDPSession(page);
   const enter = { key: 'Enter', code: 'Enter', windowsVirtualKeyCode: 13, text: '\r' };
   await Promise.all([
-    ...[...'go library'].map((text) =>
+    ...Array.from('go library', (text) =>
       browser.send('Input.dispatchKeyEvent', { type: 'char', text }),
     ),
     browser.send('Input.dispatchKeyEvent', { type: 'keyDown', ...enter }),

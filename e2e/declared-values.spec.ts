@@ -145,9 +145,7 @@ const sum = fc
       sign: fc.constantFrom('+', '-'),
       value: fc.integer({ min: 0, max: 400 }).map((n) => n / 4),
       unit: fc.constantFrom('px', 'px', 'rem'),
-      by: fc.constantFrom(undefined, undefined, ['*', 3], ['/', 4], ['*', 0.5]) as fc.Arbitrary<
-        readonly [string, number] | undefined
-      >,
+      by: fc.constantFrom(undefined, undefined, ['*', 3], ['/', 4], ['*', 0.5]),
     }),
     { minLength: 1, maxLength: 4 },
   )

@@ -65,7 +65,7 @@ test('links, buttons and pictures of the demo are called the same by Chromium an
         (globalThis as unknown as { nameOf: (element: Element) => string }).nameOf(each),
       );
       const handle = await element.elementHandle();
-      await handle!.evaluate((each) => ((globalThis as { picked?: Element }).picked = each));
+      await handle.evaluate((each) => ((globalThis as { picked?: Element }).picked = each));
       const { result } = await session.send('Runtime.evaluate', { expression: 'picked' });
       const { nodes } = await session.send('Accessibility.getPartialAXTree', {
         objectId: result.objectId!,

@@ -91,7 +91,7 @@ const KINDS: Record<string, { type: TypeSpec; values: readonly unknown[] }> = {
     type: {
       kind: 'list',
       fields: { name: { label: 'name', key: 'name', order: 'a0', type: { kind: 'text' } } },
-    } as TypeSpec,
+    },
     values: [[record('r1', 'First'), record('r2', 'Second')], []],
   },
 };

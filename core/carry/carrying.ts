@@ -17,5 +17,5 @@ export interface Carrying {
   /** The new ids of the nodes that come along. */
   readonly ids: ReadonlyMap<NodeId, NodeId>;
   /** Says of something that it means nothing there, once, in words. @returns nothing, to stand in its place */
-  lost(what: string): undefined;
+  readonly lost: (what: string) => undefined;
 }

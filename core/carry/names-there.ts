@@ -112,7 +112,7 @@ export class NamesThere {
     const css =
       own(tokens, token) &&
       filled({ css: 'var(--it)', refs: { it: { token, type: kind } } }, tokens);
-    const value = css === undefined ? null : (kindOf(kind).parse?.(css, { kind } as never) ?? null);
+    const value = css === undefined ? null : (kindOf(kind).parse?.(css, { kind }) ?? null);
     if (value === null) this.carrying.lost('a token that this site does not have');
     return value;
   }

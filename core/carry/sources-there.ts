@@ -88,7 +88,7 @@ export class SourcesThere {
     if (typeof whenEmpty !== 'object') return read;
     const use = this.source(whenEmpty.use, at, what, standIn);
     const { whenEmpty: _, ...alone } = read;
-    return use ? ({ ...alone, whenEmpty: { use } } as Source) : (alone as Source);
+    return use ? { ...alone, whenEmpty: { use } } : alone;
   }
 
   /** What a source held where it was copied, where the clip says so. */
@@ -101,12 +101,12 @@ export class SourcesThere {
     if (source.is !== 'field' || source.from !== 'page' || source.path.length !== 1)
       return undefined;
     const held = clip.entry && own(clip.entry.values, source.path[0]!);
-    return held ? this.literal({ is: 'value', ...(held as Typed) } as Literal) : undefined;
+    return held ? this.literal({ is: 'value', ...(held as Typed) }) : undefined;
   }
 
   private literal(literal: Literal): Literal {
     const { is: _, whenEmpty: __, ...typed } = literal;
-    return { ...literal, value: this.value(typed as Typed) } as Literal;
+    return { ...literal, value: this.value(typed) } as Literal;
   }
 
   private read(source: Source, at: Reader): Source | undefined {

@@ -1,6 +1,6 @@
 import { brackenfold } from '@sormet/demo';
 import { parse } from 'parse5';
-import { assetPath, text, type AssetDoc, Documents, type PageDoc } from '../model';
+import { assetPath, text, Documents, type PageDoc } from '../model';
 import { blockOf } from '../style';
 import { applyChanges, isRefusal, runEdit, type NamedEdit } from '../edit';
 import {
@@ -292,7 +292,7 @@ describe('the HTML document', () => {
   });
 
   test('names files after their content', () => {
-    expect(assetPath({ sha256: 'ab'.repeat(32), mediaType: 'image/svg+xml' } as AssetDoc)).toBe(
+    expect(assetPath({ sha256: 'ab'.repeat(32), mediaType: 'image/svg+xml' })).toBe(
       '/files/abababababababab.svg',
     );
   });

@@ -148,7 +148,7 @@ function declaredBy(key: string, source: Source, now: Declared | undefined): Dec
     const token = type.kind === 'length' ? 'length' : 'colour';
     return { css: 'var(--t)', refs: { t: { token: value.token, type: token } } };
   }
-  const spelt = kindOf(type.kind).spell?.(value as never) ?? String(value);
+  const spelt = kindOf(type.kind).spell?.(value) ?? String(value);
   return { css: type.kind === 'length' && spelt === '0px' ? '0' : spelt };
 }
 
@@ -355,7 +355,7 @@ export function defaultOf(
   for (const held of [source, inner]) {
     if (held?.is !== 'value') continue;
     const { whenEmpty: _, ...literal } = held;
-    return literal as Literal;
+    return literal;
   }
   return emptyLiteral(type);
 }

@@ -316,9 +316,7 @@ describe('making a component', () => {
                 id: 'h',
                 tag: 'h2',
                 name: 'Heading',
-                children: [
-                  { id: 'ht', text: { is: 'field', from: 'page', path: ['name'] } as Source },
-                ],
+                children: [{ id: 'ht', text: { is: 'field', from: 'page', path: ['name'] } }],
               },
             ],
           },

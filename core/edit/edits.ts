@@ -146,7 +146,7 @@ export function doEdit(
   past: Past = NO_PAST,
 ): Done | Refusal {
   const kind = EDITS[edit.name] as unknown as EditKind;
-  const changes = kind.run(documents, edit.args as never, past);
+  const changes = kind.run(documents, edit.args, past);
   if (isRefusal(changes)) return changes;
   if (changes.length > LARGEST_EDIT)
     return refuse(
@@ -176,7 +176,7 @@ export function runEdit(
 /** How the history names an edit. */
 export function sayEdit(documents: Documents, edit: NamedEdit, past: Past = NO_PAST): string {
   const kind = EDITS[edit.name] as unknown as EditKind;
-  return kind.says(documents, edit.args as never, past);
+  return kind.says(documents, edit.args, past);
 }
 
 function sentence({ reason }: DocumentFinding): string {

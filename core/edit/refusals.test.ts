@@ -36,9 +36,9 @@ class Refused {
   readonly after: Documents | undefined;
 
   constructor(readonly given: RefusedEdit) {
-    this.args = given.edit.args as Record<string, unknown>;
+    this.args = given.edit.args;
     const kind = EDITS[given.edit.name] as unknown as EditKind;
-    const changes = kind.run(given.before, given.edit.args as never, given.past);
+    const changes = kind.run(given.before, given.edit.args, given.past);
     this.after = isRefusal(changes) ? undefined : applyChanges(given.before, changes);
   }
 

@@ -114,7 +114,7 @@ function merged(below: JsonObject, above: JsonObject): JsonObject {
     const other = made[name];
     made[name] =
       isObject(value) && isObject(other) && !isToken(value) && !isToken(other)
-        ? (merged(other, value) as Json)
+        ? merged(other, value)
         : value;
   }
   return made;

@@ -85,7 +85,7 @@ describe('an icon of a drawing', () => {
       'it',
     );
     if (!read.ok) throw new Error(read.reason);
-    const [drawing] = kindOf('icon').fragments!(read.icon as never, undefined as never);
+    const [drawing] = kindOf('icon').fragments!(read.icon, undefined as never);
     expect(drawing).toMatchObject({
       tag: 'svg',
       attributes: { stroke: 'currentColor', fill: 'none', 'aria-hidden': 'true' },

@@ -232,8 +232,8 @@ function curveIn(value: Json): string {
   const numbers = Array.isArray(value) ? value : [];
   if (numbers.length !== 4 || !numbers.every((each) => typeof each === 'number'))
     throw new WrongValue([], 'a curve is four numbers');
-  const [x1, , x2] = numbers as number[];
+  const [x1, , x2] = numbers;
   if (x1! < 0 || x1! > 1 || x2! < 0 || x2! > 1)
     throw new WrongValue([], 'the first and third number of a curve lie between 0 and 1');
-  return `cubic-bezier(${(numbers as number[]).map(written).join(',')})`;
+  return `cubic-bezier(${numbers.map(written).join(',')})`;
 }

@@ -33,7 +33,7 @@ export function writeTokens(
     const group = groupOf(token);
     const { about, value } = token;
     const [groupName, name] = paths.get(id)!;
-    const holder = (out[groupName!] ??= { $type: FORMAT_TYPES[group] }) as JsonObject;
+    const holder = (out[groupName] ??= { $type: FORMAT_TYPES[group] }) as JsonObject;
     const written = valueOut(value, group, { tokens, paths });
     const inThemes = inOrder(themes).flatMap(([, theme]): [string, Json][] => {
       const other = theme.values[id];
@@ -44,7 +44,7 @@ export function writeTokens(
       ...(written.exact ? {} : { css: valueText(value, tokens) }),
       ...(inThemes.length > 0 ? { themes: Object.fromEntries(inThemes) } : {}),
     };
-    holder[name!] = {
+    holder[name] = {
       $value: written.value,
       ...(about ? { $description: about } : {}),
       ...(Object.keys(extension).length > 0 ? { $extensions: { [EXTENSION]: extension } } : {}),

@@ -152,7 +152,7 @@ describe('why a value does not fit', () => {
     ['page-about', ['draft'], 'no', '/draft what was given must be yes or no'],
   ])('%s with another %j: %j', (id, place, wrong, says) => {
     const doc = demo.find((each) => each['id'] === id)!;
-    const [finding] = documentFindings(withAt(doc, place as string[], wrong));
-    expect(`${finding!.path} ${finding!.reason}`).toContain(says as string);
+    const [finding] = documentFindings(withAt(doc, place, wrong));
+    expect(`${finding!.path} ${finding!.reason}`).toContain(says);
   });
 });

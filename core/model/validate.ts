@@ -6,7 +6,7 @@ import { isOrderKey } from './order';
 import { pointer } from './pointer';
 import { SOURCE_SCHEMA } from './source';
 import { RICH_PIECE } from './types';
-import { SCHEMAS, type Doc, type Kind } from './documents';
+import { SCHEMAS, type Doc } from './documents';
 import { whyNot } from './why-not';
 import { illFormedText, type Finding } from './well-formed';
 
@@ -70,7 +70,7 @@ export function documentFindings(value: unknown): Finding[] {
   const kind = (value as Partial<Doc> | null)?.kind;
   if (typeof kind !== 'string' || !Object.hasOwn(SCHEMAS, kind))
     return [{ path: '/kind', reason: 'this is no document of a kind that is known here' }];
-  return schemaFindings(SCHEMAS[kind as Kind], value);
+  return schemaFindings(SCHEMAS[kind], value);
 }
 
 /**

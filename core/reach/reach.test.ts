@@ -1,5 +1,5 @@
 import { brackenfold } from '@sormet/demo';
-import { text, type ComponentDoc, type Documents, type PageDoc } from '../model';
+import { text, type ComponentDoc, type Documents } from '../model';
 import { component, contentType, documentsOf, entry, page, words } from '../test/small-site';
 import { member, Reach, usesOf } from '.';
 
@@ -74,7 +74,7 @@ describe('kept up to date', () => {
   test('it follows an instance that goes', () => {
     const reach = after((docs) => {
       const [root] = Object.keys(home.nodes).filter((id) => home.nodes[id]!.place.parent === null);
-      return docs.with({ ...home, nodes: { [root!]: home.nodes[root!]! } } as PageDoc);
+      return docs.with({ ...home, nodes: { [root!]: home.nodes[root!]! } });
     });
     expect([...reach.answer('inner').pages]).toEqual(['each']);
   });

@@ -63,7 +63,7 @@ export function documentUses(doc: Doc): Use[] {
       break;
     case 'entry':
       use('stands', doc.type);
-      for (const field in doc.values) mapTyped(doc.values[field]! as Typed, on);
+      for (const field in doc.values) mapTyped(doc.values[field]!, on);
       break;
     case 'type':
       for (const id in doc.fields) mapType(doc.fields[id]!.type, on);

@@ -90,7 +90,7 @@ class Parts {
 export interface ReadySection {
   readonly key: string;
   readonly label: string;
-  make(styles: ReadyStyles): Branch;
+  readonly make: (styles: ReadyStyles) => Branch;
 }
 
 function ready(key: string, label: string, make: (parts: Parts) => Branch): ReadySection {

@@ -20,7 +20,7 @@ export interface Starter {
   readonly key: string;
   readonly label: string;
   readonly folder: 'Ready sections' | 'Elements';
-  make(documents: Documents, makeId?: () => string): Started;
+  readonly make: (documents: Documents, makeId?: () => string) => Started;
 }
 
 /** The ready sections and elements that every site begins with. */

@@ -182,7 +182,7 @@ describe('a declaration that is exposed', () => {
     const before = propertyOf(exposed).default;
     expect(shown(exposed)).toContain(`style="--root_panel_${property}_base_it:`);
     expect(before.is === 'value' && before.value).not.toBeNull();
-    const there = set(exposed, value as Typed);
+    const there = set(exposed, value);
     expect(shown(there)).toContain(`--root_panel_${property}_base_it:${css}`);
     const { root } = build(new Linker().link(there, 'home'), dataOf(there), undefined);
     const rules = rulesOf(elementsOf(root)[1]!, there, there.tags);

@@ -5,7 +5,6 @@ import {
   text,
   yesNo,
   type ComponentDoc,
-  type PageDoc,
   type Rule,
   type Source,
 } from '../model';
@@ -241,7 +240,7 @@ describe('setting something by a rule', () => {
   const documents = documentsOf(
     badge,
     sign,
-    page('p', '/', { component: 'sign', values: { tone: loud } }) as PageDoc,
+    page('p', '/', { component: 'sign', values: { tone: loud } }),
   );
   const set = (node: string, control: object, source: Source | null): NamedEdit =>
     ({

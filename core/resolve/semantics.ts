@@ -65,7 +65,7 @@ export function tagAt({ tag, tagBy }: Pick<LinkedElement, 'tag' | 'tagBy'>, scop
 /** A custom property as it stands in a style attribute; `''` where there is no value. */
 export function customText(name: string, value: Known, data: Data): string {
   if (isNothing(value)) return '';
-  const css = kindOf(value.type).css?.(value.value as never, data);
+  const css = kindOf(value.type).css?.(value.value, data);
   return css === undefined ? '' : `--${name}:${css}`;
 }
 
@@ -188,7 +188,7 @@ export function contentOf(
 ): Content {
   if (isNothing(value)) return '';
   if (value.type === 'text') return value.value ?? '';
-  const fragments = kindOf(value.type).fragments?.(value.value as never, data) ?? [];
+  const fragments = kindOf(value.type).fragments?.(value.value, data) ?? [];
   return rich === 'icon' ? fragments : fitted(fragments, rich ?? 'line', { level, site: data });
 }
 
@@ -202,5 +202,5 @@ const EMPTY_ALT: Written = [['alt', '']];
 /** What one attribute's value is written as; nothing for an empty one. */
 export function writtenAttribute(name: string, value: Known, data: Data): Written {
   if (isNothing(value)) return name === 'alt' ? EMPTY_ALT : NONE_WRITTEN;
-  return kindOf(value.type).attribute?.(name, value.value as never, data) ?? NONE_WRITTEN;
+  return kindOf(value.type).attribute?.(name, value.value, data) ?? NONE_WRITTEN;
 }

@@ -32,9 +32,9 @@ export function literalOfDeclared(key: string, { css, refs }: Declared): Literal
   const name = /^var\(--([a-z][a-z0-9-]*)\)$/.exec(css)?.[1];
   const ref = name === undefined ? undefined : refs?.[name];
   if (ref && 'token' in ref && !ref.part && ref.type === type.kind && type.kind !== 'number')
-    return { is: 'value', type: type.kind, value: { token: ref.token } } as Literal;
+    return { is: 'value', type: type.kind, value: { token: ref.token } };
   if (refs) return undefined;
-  const value = kindOf(type.kind).parse?.(css === '0' ? ZERO[type.kind] : css, type as never);
+  const value = kindOf(type.kind).parse?.(css === '0' ? ZERO[type.kind] : css, type);
   return value === null || value === undefined
     ? undefined
     : ({ is: 'value', type: type.kind, value } as Literal);

@@ -262,7 +262,7 @@ export const everyKind: readonly Doc[] = [
           id: 'bound-every',
           component: 'every',
           values: Object.fromEntries(
-            OF_CONTENT.map((kind) => [kind, { is: 'field', from: 'page', path: [kind] } as Source]),
+            OF_CONTENT.map((kind) => [kind, { is: 'field', from: 'page', path: [kind] }]),
           ),
         },
       ],

@@ -37,7 +37,6 @@ import {
   type TreeDoc,
   type TreeNode,
   type TypeDoc,
-  type Typed,
   literal,
   ENTRY,
   TEXT,
@@ -1093,7 +1092,7 @@ class Chooser {
         } = this.literal(type.fields[field]!.type) as Extract<Source, { is: 'value' }>;
         return {
           name,
-          args: { entry: entry.id, field, value: choices.below(4) === 0 ? null : (value as Typed) },
+          args: { entry: entry.id, field, value: choices.below(4) === 0 ? null : value },
         };
       }
       case 'addAsset': {

@@ -27,9 +27,9 @@ const NAMES = new Map<TSchema, string>([
 /** A schema by reference, as what it refers to, and by which name that is known. */
 function named(schema: TSchema): [Described, string | undefined] {
   if (schema[TYPE] !== 'Ref' && schema[TYPE] !== 'This')
-    return [schema as Described, NAMES.get(schema) ?? schema.$id];
+    return [schema, NAMES.get(schema) ?? schema.$id];
   const found = REFERRED.find(({ $id }) => $id === schema.$ref);
-  return [(found ?? schema) as Described, found?.$id];
+  return [found ?? schema, found?.$id];
 }
 
 /** What happens where it is empty is said of a source of every kind in the same way. */

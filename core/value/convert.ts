@@ -28,14 +28,13 @@ export function convert(value: Typed, to: TypeSpec, data: Data): Typed | null {
 
 /** What words mean as a type, or a value is in words: where a type has changed since it was written. */
 function inWords(value: Typed, to: TypeSpec): unknown {
-  if (value.type === 'text')
-    return kindOf(to.kind).parse?.(value.value as string, to as never) ?? null;
-  return to.kind === 'text' ? (kindOf(value.type).spell?.(value.value as never) ?? null) : null;
+  if (value.type === 'text') return kindOf(to.kind).parse?.(value.value as string, to) ?? null;
+  return to.kind === 'text' ? (kindOf(value.type).spell?.(value.value) ?? null) : null;
 }
 
 /** A value of the kind of a narrower type, as that lets it through. */
 function within(value: Typed, to: TypeSpec, data: Data): Typed | null {
-  const kept = kindOf(to.kind).within!(value.value as never, to as never, data);
+  const kept = kindOf(to.kind).within!(value.value, to, data);
   if (kept === null) return null;
   return kept === value.value ? value : ({ type: value.type, value: kept } as Typed);
 }
@@ -43,7 +42,7 @@ function within(value: Typed, to: TypeSpec, data: Data): Typed | null {
 /** Whether a value counts as empty: null, "", an empty list, a picture or an entry that is gone, a link that leads nowhere. */
 export function isEmpty(value: Typed, data: Data): boolean {
   if (value.value === null) return true;
-  return kindOf(value.type).isEmpty?.(value.value as never, data) ?? false;
+  return kindOf(value.type).isEmpty?.(value.value, data) ?? false;
 }
 
 /** Whether everything that one type lets through, another lets through as it is. */

@@ -115,7 +115,7 @@ function as(value: Known, type: TypeSpec, data: Data): Known {
 function read(source: Source, names: Names): Result {
   switch (source.is) {
     case 'value':
-      return source as Typed;
+      return source;
     case 'property': {
       const value = own(names.properties, source.property) ?? null;
       return source.path === undefined || source.path.length === 0

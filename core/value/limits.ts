@@ -10,8 +10,5 @@ export function limitFault(typed: Typed, to: TypeSpec, data: Data): string | nul
   if (isEmpty(typed, data) || convert(typed, to, data) !== null) return null;
   const read = typed.type === to.kind ? typed : convert(typed, kindOnly(to.kind), data);
   if (read === null) return 'It cannot be read as what is wanted here.';
-  return (
-    kindOf(to.kind).fault?.(read.value as never, to as never) ??
-    'It is not among what may be chosen.'
-  );
+  return kindOf(to.kind).fault?.(read.value, to) ?? 'It is not among what may be chosen.';
 }

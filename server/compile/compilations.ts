@@ -61,7 +61,7 @@ export class Compilations {
         .getRepository(CompilationEntity)
         .createQueryBuilder()
         .insert()
-        .values(made as never)
+        .values(made)
         .orIgnore()
         .returning('id')
         .execute();

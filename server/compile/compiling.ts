@@ -73,7 +73,7 @@ export class Compiling {
         .getRepository(CompilationEntity)
         .createQueryBuilder()
         .update()
-        .set({ work: work as never, of: work.pages.length, left: parts.length })
+        .set({ work: work, of: work.pages.length, left: parts.length })
         .where('id = :id AND state = :state AND left_parts IS NULL', { id, state: 'making' })
         .execute();
       if (affected !== 1) return;
@@ -189,9 +189,9 @@ export class Compiling {
           done: compiled.made,
           of: compiled.made,
           kept: compiled.kept,
-          plan: plan as never,
+          plan: plan,
           base: before ? live!.id : null,
-          changes: changesOf(compiled) as never,
+          changes: changesOf(compiled),
         },
       );
       if (affected !== 1) return;

@@ -27,7 +27,7 @@ export function read<S extends TSchema>(schema: S, value: unknown): Static<S> {
         reason: finding.reason,
       },
     );
-  return value as Static<S>;
+  return value;
 }
 
 /** Whether answers are held against their schemas: where somebody develops or tests. */

@@ -67,7 +67,7 @@ export class Publisher {
           compiler: COMPILER,
           compilation: id,
         };
-        await releases.insert(row as never);
+        await releases.insert(row);
         await this.compilations.look(manager, [row.id]);
         return row;
       });

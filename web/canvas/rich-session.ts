@@ -99,7 +99,7 @@ export function beginRich(
     editor,
     line,
     follow(now) {
-      if (editor.isDestroyed || sameJson(now as never, last as never)) return;
+      if (editor.isDestroyed || sameJson(now, last)) return;
       last = now;
       editor.commands.setContent(toEditor(now, line), { emitUpdate: false });
     },

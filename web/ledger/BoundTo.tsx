@@ -118,7 +118,7 @@ function FieldChoice({
         <span className="bound-option">
           <span className="bound-name">{name}</span>
           {holds && 'source' in data ? (
-            <span className="bound-holds">{holds(data.source as Source)}</span>
+            <span className="bound-holds">{holds(data.source)}</span>
           ) : null}
         </span>
       )}

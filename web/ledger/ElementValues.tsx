@@ -157,7 +157,7 @@ function ControlLine({ selected, row }: { selected: Selected; row: ControlRow })
           ) : (
             <ValueCell
               type={row.type}
-              value={field ? undefined : (value ?? (row.byDefault as Typed))}
+              value={field ? undefined : (value ?? row.byDefault)}
               label={`${row.elementName} ${row.what}`}
               onChange={change}
             />

@@ -11,7 +11,6 @@ import {
   yesNo,
   type PageDoc,
   type Source,
-  type Typed,
 } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
 import { useDerived, useSync } from '../site/SiteProvider';
@@ -93,7 +92,7 @@ export function PageValues({ page }: { page: PageDoc }): ReactNode {
           <td className="cell">
             <ValueCell
               type={BOOLEAN}
-              value={yesNo(!page.draft) as Typed}
+              value={yesNo(!page.draft)}
               label="Whether the page is published"
               onChange={({ value }) =>
                 sync.edit({
@@ -159,7 +158,7 @@ function SharedPicture({ page }: { page: PageDoc }): ReactNode {
         <div className="cell-with-actions">
           <ValueCell
             type={IMAGE}
-            value={source?.is === 'value' ? (source as Typed) : undefined}
+            value={source?.is === 'value' ? source : undefined}
             label="The page's sharing picture"
             placeholder={bound ? '' : 'none; shown where the address is shared'}
             onChange={(value) => give(literal(value))}

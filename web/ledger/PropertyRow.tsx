@@ -13,7 +13,6 @@ import {
   type Typed,
   type WhenEmpty,
 } from '@sormet/core/model';
-import type { ResolvedGroup } from '@sormet/core/resolve';
 import type { Known } from '@sormet/core/value';
 import { RefusedMark, useRefused } from '../site/RefusedMark';
 import { useDerived, useSync } from '../site/SiteProvider';
@@ -185,19 +184,19 @@ function MakeDefault({
 }
 
 function literalOf(source: Source): Typed | null {
-  return source.is === 'value' ? (source as Typed) : null;
+  return source.is === 'value' ? source : null;
 }
 
 /** The value that a property shows on this instance, for the entry that is looked at. */
 function shownValue({ resolved, node, component }: Selected, property: PropertyId): Known {
   if (resolved?.kind === 'group')
-    return (own((resolved as ResolvedGroup).inner.properties, property) ?? null) as Known;
+    return (own(resolved.inner.properties, property) ?? null) as Known;
   // An instance that is not shown has no resolved values: what it would show is what it says.
   const source =
     node.kind === 'instance'
       ? (own(node.values, property) ?? (component && own(component.properties, property)?.default))
       : undefined;
-  return source?.is === 'value' ? (source as Typed) : null;
+  return source?.is === 'value' ? source : null;
 }
 
 function originWord(

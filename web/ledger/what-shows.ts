@@ -14,7 +14,7 @@ export function holdsAt(
   return (source) => {
     // What stands in for it where it is empty is decided afterwards.
     const { whenEmpty: _, ...alone } = source;
-    const value = evaluate(alone as Source, type, scope);
+    const value = evaluate(alone, type, scope);
     return value instanceof Later ? 'nothing' : valueWords(documents, value);
   };
 }

@@ -10,7 +10,7 @@ export interface Derived {
   readonly reach: Reach;
   readonly linker: Linker;
   /** A document as it shows, for an entry where it is made from entries; worked out once for each state. */
-  builtOf(doc: string, entry: EntryDoc | undefined): Built | undefined;
+  readonly builtOf: (doc: string, entry: EntryDoc | undefined) => Built | undefined;
 }
 
 /** How many trees are kept to be brought up to date. */

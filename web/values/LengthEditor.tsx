@@ -74,7 +74,7 @@ export function LengthEditor({ value, label, onChange, placeholder }: EditorProp
 export function readLength(typed: string): LengthValue | null {
   const summed = arithmetic(typed) ?? typed;
   const whole = /^-?(\d+\.?\d*|\.\d+)$/.test(summed) ? `${summed}px` : summed;
-  return kindOf('length').parse?.(whole, { kind: 'length' } as never) as LengthValue | null;
+  return kindOf('length').parse?.(whole, { kind: 'length' }) as LengthValue | null;
 }
 
 function wordsOf(length: LengthValue, tokenName: (id: string) => string | undefined): string {

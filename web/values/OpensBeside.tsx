@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react';
 import { SquareArrowOutUpRight } from 'lucide-react';
-import { opensBeside, type LinkValue } from '@sormet/core/model';
+import { opensBeside } from '@sormet/core/model';
 import type { EditorProps } from './editor-props';
 
 /** Whether a link opens in a new tab: pressed, it does or no longer does. */
 export function OpensBeside({ value, label, onChange }: EditorProps): ReactNode {
-  const link = value?.type === 'link' ? (value.value as LinkValue | null) : null;
+  const link = value?.type === 'link' ? value.value : null;
   if (!link || (link.to !== 'page' && link.to !== 'address')) return null;
   const on = opensBeside(link);
   return (

@@ -6,7 +6,7 @@ import type { EditorProps } from './editor-props';
 /** What is said of a picture where it is shown: its alternative text, or that it is decoration; when it is loaded. */
 export function PictureWords({ value, label, onChange }: EditorProps): ReactNode {
   const [open, setOpen] = useState(false);
-  const picture = value?.type === 'image' ? (value.value as ImageValue | null) : null;
+  const picture = value?.type === 'image' ? value.value : null;
   if (!picture) return null;
   const give = (changed: Partial<ImageValue>, group: string | null = null) => {
     const next = { ...picture, ...changed };
@@ -43,7 +43,7 @@ export function PictureWords({ value, label, onChange }: EditorProps): ReactNode
               aria-label={`${label}: alternative text`}
               placeholder="what somebody who does not see it should know"
               value={picture.alt ?? ''}
-              onChange={({ target }) => give({ alt: target.value || undefined } as never, 'alt')}
+              onChange={({ target }) => give({ alt: target.value || undefined }, 'alt')}
             />
           </label>
           <Checkbox

@@ -1,5 +1,4 @@
 import type { ReactNode } from 'react';
-import type { Typed } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
 import type { EditorProps } from './editor-props';
 import { FileDrop } from './FileDrop';
@@ -14,7 +13,7 @@ import { ValueEditor, waysToEdit } from './ValueEditor';
 export function ValueCell(props: EditorProps): ReactNode {
   const { documents } = useDerived();
   const { type, value, label, placeholder } = props;
-  const limits = <LimitWords type={type} value={value as Typed | undefined} />;
+  const limits = <LimitWords type={type} value={value} />;
   // What is told below comes and goes while somebody types: the editor stays where it is.
   const cell = (
     <div className="value-cell">

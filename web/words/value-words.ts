@@ -71,7 +71,7 @@ export function valueWords(
     case 'date':
       return dateInWords(value.value);
     case 'link':
-      return linkWords(documents, value.value as LinkValue);
+      return linkWords(documents, value.value);
     case 'image':
       return docOf(documents, 'asset', value.value.asset)?.name ?? 'a picture that is gone';
     case 'entry': {
@@ -84,7 +84,7 @@ export function valueWords(
     case 'length':
       return typeof value.value === 'object' && 'token' in value.value
         ? (own(documents.tokens.tokens, value.value.token)?.name ?? 'a token that is gone')
-        : (kind.spell?.(value.value as never) ?? '');
+        : (kind.spell?.(value.value) ?? '');
     case 'icon':
       return value.value.name;
     case 'video':
@@ -98,7 +98,7 @@ export function valueWords(
     case 'list':
       return value.value.length === 1 ? 'one record' : `${value.value.length} records`;
     default:
-      return kind.spell?.(value.value as never) ?? String(value.value);
+      return kind.spell?.(value.value) ?? String(value.value);
   }
 }
 

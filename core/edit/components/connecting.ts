@@ -8,7 +8,6 @@ import {
   type ComponentDoc,
   type Documents,
   type Literal,
-  type Typed,
 } from '../../model';
 import { sourceAt } from '../../resolve';
 import { convert, dataOf, feeds } from '../../value';
@@ -50,21 +49,21 @@ export function connecting(
     const said = sourceAt(stored, control);
     if (said?.is !== 'value' || held) continue;
     const { whenEmpty: _, ...stands } = said;
-    if (!isNothing(documents, stands as Literal)) held = stands as Literal;
+    if (!isNothing(documents, stands)) held = stands;
   }
   const data = dataOf(documents);
-  const read = held && convert(held as Typed, made.type, data);
+  const read = held && convert(held, made.type, data);
   if (!held || !read) return held ? { is: 'asked', held, byDefault: made.default } : { is: 'same' };
-  const byDefault = convert(made.default as Typed, made.type, data);
+  const byDefault = convert(made.default, made.type, data);
   if (!byDefault || isNothing(documents, made.default)) return { is: 'taken', held };
-  return sameJson(byDefault.value as never, read.value as never)
+  return sameJson(byDefault.value, read.value)
     ? { is: 'same' }
     : { is: 'asked', held, byDefault: made.default };
 }
 
 function isNothing(documents: Documents, { type, value }: Literal): boolean {
   if (value === null || value === '') return true;
-  return kindOf(type).isEmpty?.(value as never, dataOf(documents)) ?? false;
+  return kindOf(type).isEmpty?.(value, dataOf(documents)) ?? false;
 }
 
 /**

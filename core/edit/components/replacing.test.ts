@@ -2,8 +2,11 @@ import { doEdit, elementMatching, isRefusal } from '..';
 import { docOf, nodeIn, text, treeDocOf, type Source } from '../../model';
 import { component, documentsOf, page } from '../../test';
 
-const link = (href: string): Source =>
-  ({ is: 'value', type: 'link', value: { to: 'address', href } }) as Source;
+const link = (href: string): Source => ({
+  is: 'value',
+  type: 'link',
+  value: { to: 'address', href },
+});
 
 const start = documentsOf(
   component(

@@ -48,15 +48,15 @@ export function whatBecomes(
       const stays = type !== null && (from === undefined || feeds(from.kind, type.kind));
       return { doc, node, source, becomes: stays ? 'kept' : 'empty', then: null };
     }
-    const before = convert(source as Typed, made.type, data);
-    const then = type === null ? null : convert(source as Typed, type, data);
+    const before = convert(source, made.type, data);
+    const then = type === null ? null : convert(source, type, data);
     const becomes = !before
       ? then
         ? 'converted'
         : 'was empty'
       : !then
         ? 'empty'
-        : before.type === then.type && sameJson(before.value as never, then.value as never)
+        : before.type === then.type && sameJson(before.value, then.value)
           ? 'kept'
           : 'converted';
     return { doc, node, source, becomes, then };

@@ -15,7 +15,6 @@ import {
   treeDocOf,
   TEXT,
   type TreeNode,
-  type Typed,
   withDescendants,
   withSources,
   type NodeId,
@@ -109,7 +108,7 @@ export const repeatNoMore = defineEdit({
       withSources(source, (each) => {
         if (each.is !== 'field' || each.from === 'page' || each.from.repeat !== node) return each;
         const value = each.path.length === 1 ? own(values ?? {}, each.path[0]!) : undefined;
-        return value ? ({ is: 'value', ...(value as Typed) } as Literal) : byDefault;
+        return value ? { is: 'value', ...value } : byDefault;
       });
     staying.forEach((child, i) =>
       changes.push(...changeTo(documents, doc, ['nodes', child, 'place'], places[i])),

@@ -5,8 +5,7 @@ import { asset, component, documentsOf, htmlOf, page } from '../../test';
 import { after } from '../../test/after';
 import { dataOf } from '../../value';
 
-const picture = (id: string): Source =>
-  ({ is: 'value', type: 'image', value: { asset: id } }) as Source;
+const picture = (id: string): Source => ({ is: 'value', type: 'image', value: { asset: id } });
 const VEIL = 'linear-gradient(#0008,#0008)';
 
 const start = documentsOf(

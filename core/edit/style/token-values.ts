@@ -30,14 +30,14 @@ export function withoutTokenAsValue(
     const text = colour ? nearestHex(colour) : css;
     return {
       ...typed,
-      value: kindOf(typed.type).parse?.(text, { kind: typed.type } as never) ?? null,
+      value: kindOf(typed.type).parse?.(text, { kind: typed.type }) ?? null,
     };
   };
   const inSource = (source: Source): Source =>
     source.is === 'value' ? (changed(source as Typed) as Source) : source;
   const changes: Change[] = [];
   const source = (doc: string, path: string[], held: Source) => {
-    if (!chainOf(held).some((each) => each.is === 'value' && isToken(each as Typed, token))) return;
+    if (!chainOf(held).some((each) => each.is === 'value' && isToken(each, token))) return;
     changes.push(...changeTo(documents, doc, path, withSources(held, inSource)));
   };
   for (const doc of allOf(documents, 'component')) {

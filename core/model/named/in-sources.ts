@@ -1,7 +1,6 @@
 import type { Source } from '../source';
 import { mapTyped } from './in-values';
 import type { At, Naming } from './naming';
-import type { Typed } from '../types';
 
 type SourceOf<K extends Source['is']> = Extract<Source, { is: K }>;
 type Sources = {
@@ -15,7 +14,7 @@ type Sources = {
 const SOURCES: Sources = {
   value: (source, on) => {
     const { is: _, whenEmpty: __, ...typed } = source;
-    const now = mapTyped(typed as Typed, on);
+    const now = mapTyped(typed, on);
     return now === typed || now.value === source.value
       ? source
       : ({ ...source, value: now.value } as SourceOf<'value'>);
@@ -45,7 +44,7 @@ export function mapSourceParts(source: Source, on: Naming, at: At = []): Source 
   if (!own) return use;
   if (own === source && use === whenEmpty.use) return source;
   const { whenEmpty: _, ...alone } = own;
-  return (use ? { ...alone, whenEmpty: { use } } : alone) as Source;
+  return use ? { ...alone, whenEmpty: { use } } : alone;
 }
 
 /** The same of a source alone, whatever stands in for it. */

@@ -45,7 +45,7 @@ const VALUES: Values = {
 export function mapTyped<T extends Typed>(typed: T, on: Naming): T {
   if (typed.value === null) return typed;
   const now = VALUES[typed.type](typed.value as never, on);
-  return now === typed.value ? typed : ({ ...typed, value: now } as T);
+  return now === typed.value ? typed : { ...typed, value: now };
 }
 
 function mapLink(link: LinkValue, on: Naming): LinkValue | undefined {

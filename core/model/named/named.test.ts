@@ -1,14 +1,5 @@
 import { demo } from '../../test/law-site';
-import {
-  allOf,
-  mapDefinition,
-  mapNode,
-  mapTyped,
-  mapType,
-  sameJson,
-  type Named,
-  type Typed,
-} from '..';
+import { allOf, mapDefinition, mapNode, mapTyped, mapType, sameJson, type Named } from '..';
 
 /** Everything that is named in what some mapping goes through, and what became of it with each under another id. */
 function renamed<T>(map: (on: Parameters<typeof mapNode>[1]) => T): { named: Named[]; now: T } {
@@ -35,7 +26,7 @@ describe('what nodes, values, types and definitions name', () => {
       for (const { type } of Object.values(doc.properties)) expect(mapType(type, same)).toBe(type);
     }
     for (const { values } of allOf(demo, 'entry'))
-      for (const typed of Object.values(values)) expect(mapTyped(typed as Typed, same)).toBe(typed);
+      for (const typed of Object.values(values)) expect(mapTyped(typed, same)).toBe(typed);
   });
 
   test('is all named otherwise when each is: nothing of before is left', () => {
@@ -68,7 +59,7 @@ describe('what nodes, values, types and definitions name', () => {
       for (const { is } of renamed((on) => mapNode(node, on)).named) kinds.add(is);
     for (const { values } of allOf(demo, 'entry'))
       for (const typed of Object.values(values))
-        for (const { is } of renamed((on) => mapTyped(typed as Typed, on)).named) kinds.add(is);
+        for (const { is } of renamed((on) => mapTyped(typed, on)).named) kinds.add(is);
     for (const kind of [
       'component',
       'style',

@@ -87,7 +87,7 @@ export function mapRecord<T>(
     if (!now || now[0] !== key || now[1] !== record[key]) same = false;
     if (now) made[now[0]] = now[1];
   }
-  return same ? (record as Record<string, T>) : made;
+  return same ? record : made;
 }
 
 /** A list with each of its things as it is named now; the same list where none is another. */

@@ -10,7 +10,6 @@ import {
   treeDocOf,
   type Documents,
   type Source,
-  type Typed,
   type TypeSpec,
 } from '@sormet/core/model';
 import { controlsOf, propertyOf } from '@sormet/core/edit';
@@ -209,7 +208,7 @@ function EntryWords({
 }
 
 function sourceWords(documents: Documents, source: Source, doc: string): string {
-  if (source.is === 'value') return `“${valueWords(documents, source as Typed)}”`;
+  if (source.is === 'value') return `“${valueWords(documents, source)}”`;
   if (source.is === 'property')
     return `the property ${propertyOf(documents, doc, source.property)?.label ?? ''}`;
   const tree = treeDocOf(documents, doc);

@@ -1,12 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import {
-  nodeIn,
-  type ComponentDoc,
-  type PropertyId,
-  type TypeSpec,
-  type Typed,
-} from '@sormet/core/model';
+import { nodeIn, type ComponentDoc, type PropertyId, type TypeSpec } from '@sormet/core/model';
 import { nodeName, whatBecomes, type Becomes, type Becoming } from '@sormet/core/edit';
 import { member } from '@sormet/core/reach';
 import { Dialog } from '../../parts/Dialog';
@@ -56,7 +50,7 @@ export function BecomingDialog({
   const of = (becomes: Becomes) => all.filter((each) => each.becomes === becomes);
   const value = ({ source, then, becomes }: Becoming) => {
     if (source.is !== 'value') return becomes === 'empty' ? 'bound, shows nothing then' : 'bound';
-    const was = valueWords(documents, source as Typed);
+    const was = valueWords(documents, source);
     return becomes === 'converted' ? `${was} → ${valueWords(documents, then)}` : was;
   };
   return (

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { nodeIn, type ComponentDoc, type PropertyId, type Typed } from '@sormet/core/model';
+import { nodeIn, type ComponentDoc, type PropertyId } from '@sormet/core/model';
 import { nodeName, whatBecomes, type Becoming } from '@sormet/core/edit';
 import { member } from '@sormet/core/reach';
 import { Dialog } from '../../parts/Dialog';
@@ -119,7 +119,7 @@ function TakeBackDialog({
                     </Link>
                     :{' '}
                     <span className="quiet">
-                      {source.is === 'value' ? valueWords(documents, source as Typed) : 'bound'}
+                      {source.is === 'value' ? valueWords(documents, source) : 'bound'}
                     </span>
                   </li>
                 );

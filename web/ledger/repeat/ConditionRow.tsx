@@ -1,7 +1,7 @@
 import type { Records } from '@sormet/core/edit';
 import type { ReactNode } from 'react';
 import { X } from 'lucide-react';
-import { literal, type Operator, type Typed } from '@sormet/core/model';
+import { literal, type Operator } from '@sormet/core/model';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 import { fieldLabel, fittingFields } from '../../values/fields';
@@ -75,7 +75,7 @@ export function ConditionRow({
           {field && !bound ? (
             <ValueCell
               type={field.type}
-              value={source.is === 'value' ? (source as Typed) : undefined}
+              value={source.is === 'value' ? source : undefined}
               label={`${name}, compared with`}
               onChange={(value) => set({ ...condition, source: literal(value) })}
             />

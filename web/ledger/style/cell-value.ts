@@ -1,13 +1,6 @@
 import { themeAt } from '@sormet/core/check';
 import { groundOf, type Ground } from '@sormet/core/edit';
-import {
-  nodeIn,
-  own,
-  type Declared,
-  type Documents,
-  type State,
-  type Typed,
-} from '@sormet/core/model';
+import { nodeIn, own, type Declared, type Documents, type State } from '@sormet/core/model';
 import {
   cascade,
   declarationKey,
@@ -50,7 +43,7 @@ export interface CellValue {
   /** The picture behind, in the row of those. */
   readonly ground: Ground | undefined;
   /** What shows of another property there, as CSS. */
-  said(property: string): string | undefined;
+  readonly said: (property: string) => string | undefined;
 }
 
 export function cellValue(place: CellPlace, documents: Documents): CellValue {
@@ -104,7 +97,7 @@ export function isColour(property: string): boolean {
 export function groundWords({ source, veil }: Ground, documents: Documents): string {
   const what =
     source.is === 'value'
-      ? valueWords(documents, source as Typed)
+      ? valueWords(documents, source)
       : source.is === 'property'
         ? 'a property’s picture'
         : 'a picture of content';

@@ -26,7 +26,7 @@ export function readCell(documents: Documents, type: TypeSpec, words: string): R
       : { ok: true, value: { type: type.kind, value } as Typed };
   /** A value of the kind itself, where its limits let it through. */
   const within = (value: string | number): ReadCell => {
-    const reason = kindOf(type.kind).fault?.(value as never, type as never) ?? null;
+    const reason = kindOf(type.kind).fault?.(value, type) ?? null;
     return reason === null ? made(value) : { ok: false, reason };
   };
   switch (type.kind) {
@@ -35,7 +35,7 @@ export function readCell(documents: Documents, type: TypeSpec, words: string): R
     case 'rich':
       return made([words]);
     case 'number': {
-      const value = kindOf('number').parse?.(text, type as never) as number | null;
+      const value = kindOf('number').parse?.(text, type) as number | null;
       return value === null ? made(null) : within(value);
     }
     case 'length':
@@ -82,7 +82,7 @@ export function readCell(documents: Documents, type: TypeSpec, words: string): R
     case 'list':
       return { ok: false, reason: 'It is set in its own editor, not by words.' };
     default:
-      return made(kindOf(type.kind).parse?.(text, type as never));
+      return made(kindOf(type.kind).parse?.(text, type));
   }
 }
 

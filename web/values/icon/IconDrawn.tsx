@@ -4,7 +4,7 @@ import { reactNames } from './react-names';
 
 /** An icon as pages show it, in the size and colour of the words around. */
 export function IconDrawn({ icon, size = '1em' }: { icon: IconValue; size?: string }): ReactNode {
-  const [drawing] = kindOf('icon').fragments!(icon as never, undefined as never) as [Fragment];
+  const [drawing] = kindOf('icon').fragments!(icon, undefined as never) as [Fragment];
   return typeof drawing === 'string' ? null : (
     <span style={{ fontSize: size, lineHeight: 1 }}>{draw(drawing, 'icon')}</span>
   );

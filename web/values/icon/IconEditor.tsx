@@ -16,7 +16,7 @@ const LARGEST = 100_000;
 /** An icon: of the set that ships, of SVG that is pasted, or of a file. */
 export function IconEditor({ value, label, onChange, placeholder }: EditorProps): ReactNode {
   const [open, setOpen] = useState(false);
-  const icon = value?.type === 'icon' ? (value.value as IconValue | null) : null;
+  const icon = value?.type === 'icon' ? value.value : null;
   return (
     <>
       <button

@@ -69,7 +69,7 @@ function Records({
 }): ReactNode {
   const fields = inOrder(type.fields);
   const give = (next: readonly ListRecord[], group: string | null = null) =>
-    onChange({ type: 'list', value: [...next] } as Typed, group);
+    onChange({ type: 'list', value: [...next] }, group);
   const add = () => {
     const values = Object.fromEntries(
       fields.map(([id, { type: of }]) => [id, { type: of.kind, value: kindOf(of.kind).empty }]),
@@ -120,7 +120,7 @@ function Records({
                     {editor({
                       type: field.type,
                       label: `${field.label} of record ${i + 1}`,
-                      value: own(record.values, id) as Typed | undefined,
+                      value: own(record.values, id),
                       onChange: (next, group) =>
                         give(
                           records.map((each) =>

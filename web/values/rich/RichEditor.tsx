@@ -1,6 +1,6 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { EditorContent, useEditor } from '@tiptap/react';
-import { newId, sameJson, type RichPiece, type Typed } from '@sormet/core/model';
+import { newId, sameJson, type RichPiece } from '@sormet/core/model';
 import { useLatest } from '../../parts/use-latest';
 import type { EditorProps } from '../editor-props';
 import { richExtensions } from './extensions';
@@ -22,7 +22,7 @@ export function RichEditor({
   line = false,
 }: EditorProps & { line?: boolean }): ReactNode {
   const shown = value ?? begin;
-  const given = shown?.type === 'rich' ? (shown.value as RichPiece[] | null) : null;
+  const given = shown?.type === 'rich' ? shown.value : null;
   const last = useRef(given);
   const session = useRef(newId());
   const tell = useLatest(onChange);
@@ -44,12 +44,12 @@ export function RichEditor({
     onUpdate: ({ editor: now }) => {
       const pieces = fromEditor(now.getJSON(), line, last.current?.some(isParagraph));
       last.current = pieces;
-      tell.current({ type: 'rich', value: pieces } as Typed, session.current);
+      tell.current({ type: 'rich', value: pieces }, session.current);
     },
   });
   // Somebody else, or a step back, has changed it: what is shown follows.
   useEffect(() => {
-    if (!editor || sameJson(given as never, last.current as never)) return;
+    if (!editor || sameJson(given, last.current)) return;
     last.current = given;
     editor.commands.setContent(toEditor(given ?? []), { emitUpdate: false });
   }, [editor, given]);

@@ -70,8 +70,7 @@ export class GivenValues {
       const { type, value: held } = value as Typed;
       if (typeof held === 'object' && held && 'token' in held)
         refs[name] = { token: held.token, type: ref.type };
-      else
-        css = css.replaceAll(`var(--${name})`, kindOf(type).spell?.(held as never) ?? String(held));
+      else css = css.replaceAll(`var(--${name})`, kindOf(type).spell?.(held) ?? String(held));
     }
     return Object.keys(refs).length > 0 ? { css, refs } : { css };
   }
@@ -96,7 +95,7 @@ export class GivenValues {
     const held = own(item.values, field);
     const end = whenEmpty === undefined ? {} : { whenEmpty };
     const value = held && type ? convert(held, type, data) : null;
-    if (value) return { is: 'value', ...value, ...end } as Source;
+    if (value) return { is: 'value', ...value, ...end };
     return { is: 'value', type: 'text', value: null, ...end };
   }
 }

@@ -51,7 +51,7 @@ function withGivenLook(node: Look, given: GivenValues, round: Round): Look {
     else if (typeof now.value === 'string') made = withChosen(made, kind, now.value);
   }
   const { chosen: _, ...rest } = made;
-  return (Object.keys(chosen).length > 0 ? { ...rest, chosen } : rest) as Look;
+  return Object.keys(chosen).length > 0 ? { ...rest, chosen } : rest;
 }
 
 /** The root, with what the instance says of it: that is the stronger, whichever way it is said. */
@@ -76,7 +76,7 @@ function rootLook(look: Look, { instance, documents }: InstanceHere): Look {
     ...(begins === undefined ? {} : { theme: begins }),
     ...(chosen || look.chosen ? { chosen: { ...look.chosen, ...chosen } } : {}),
     ...(shown ? { shown } : {}),
-  } as Look;
+  };
 }
 
 /** What a key of a block speaks of, whatever the width. */

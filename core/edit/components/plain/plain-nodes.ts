@@ -55,7 +55,7 @@ export class PlainNodes {
     if (from.kind === 'repeat' && 'list' in from.query.from)
       return this.unroll(id, from, place, round);
     const parent = this.idOf(id, round);
-    this.grown[parent] = { ...this.plain(id, from, round), place } as TreeNode;
+    this.grown[parent] = { ...this.plain(id, from, round), place };
     for (const child of childrenOf(nodes).all(id))
       this.grow(child, { ...nodes[child]!.place, parent }, round);
   }

@@ -25,15 +25,15 @@ export interface PicturedCell {
   /** What holds there now, as CSS writes it: here, or from another rule. */
   readonly shown: string | undefined;
   /** What this rule declares for a longhand, as people read it. */
-  valueOf(longhand: string): string | undefined;
+  readonly valueOf: (longhand: string) => string | undefined;
   /** Whether what is selected lays out what it holds from top to bottom. */
   readonly downwards: boolean;
   /** Declares a property. @returns why it cannot be, or nothing */
-  give(property: string, typed: string): string;
+  readonly give: (property: string, typed: string) => string;
   /** Declares the whole of the cell. */
-  choose(value: string): void;
+  readonly choose: (value: string) => void;
   /** The picture behind, where this rule can have one. */
-  readonly ground?: { readonly now: Ground | undefined; give(ground: Ground | null): void };
+  readonly ground?: { readonly now: Ground | undefined; give: (ground: Ground | null) => void };
 }
 
 const ICONS = {

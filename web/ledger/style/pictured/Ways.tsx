@@ -1,4 +1,4 @@
-import type { CSSProperties, KeyboardEvent, ReactNode } from 'react';
+import type { KeyboardEvent, ReactNode } from 'react';
 import type { Way } from './ways';
 
 /** Ways to choose from, each as a small picture of what it does; arrow keys walk them, as in any group of radio buttons. */
@@ -37,7 +37,7 @@ export function Ways<W extends Way>({
       className="ways"
       role="radiogroup"
       aria-label={label}
-      style={{ gridTemplateColumns: `repeat(${columns},auto)` } as CSSProperties}
+      style={{ gridTemplateColumns: `repeat(${columns},auto)` }}
     >
       {ways.map((way, i) => (
         <button
