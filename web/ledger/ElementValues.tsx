@@ -12,6 +12,7 @@ import {
   type Typed,
 } from '@sormet/core/model';
 import { canBeExposed, controlPath, controlsOf, type ControlRow } from '@sormet/core/edit';
+import { HeadedTable } from '../parts/HeadedTable';
 import { RefusedMark, useRefused } from '../site/RefusedMark';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { feeds } from '@sormet/core/value';
@@ -54,23 +55,23 @@ export function ElementValues({ selected }: { selected: Selected }): ReactNode {
     <>
       {fits.offers}
       {doc.kind === 'component' ? <LiftGroups selected={selected} rows={own} /> : null}
-      <table className="ledger-table values" aria-label="Values of the element">
-        <thead>
-          <tr>
-            <th scope="col">Control</th>
-            <th scope="col" className="wide">
-              Value
-            </th>
-            <th scope="col" className={inDefinition ? 'wide' : 'binding'}>
+      <HeadedTable
+        label="Values of the element"
+        heads={[
+          'Control',
+          { name: 'Value', width: 'wide' },
+          {
+            name: (
               <span className="head-with-action">
-                {inDefinition ? 'Exposed as' : 'Bound to'} {inDefinition ? null : fits.button}
+                {' '}
+                {inDefinition ? 'Exposed as' : 'Bound to'} {inDefinition ? null : fits.button}{' '}
               </span>
-            </th>
-            <th scope="col" className={inDefinition ? 'wide' : undefined}>
-              {inDefinition ? 'Group and help' : ''}
-            </th>
-          </tr>
-        </thead>
+            ),
+            width: inDefinition ? 'wide' : 'binding',
+          },
+          { name: inDefinition ? 'Group and help' : '', width: inDefinition ? 'wide' : undefined },
+        ]}
+      >
         <tbody>
           <NameRow doc={doc.id} node={id} name={node.name ?? ''} columns={4} />
           <TagRow selected={selected} />
@@ -84,7 +85,7 @@ export function ElementValues({ selected }: { selected: Selected }): ReactNode {
           ))}
           <AddAttribute selected={selected} />
         </tbody>
-      </table>
+      </HeadedTable>
     </>
   );
 }

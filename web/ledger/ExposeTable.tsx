@@ -3,6 +3,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { Button, Checkbox } from 'antd';
 import type { ComponentDoc, Typed } from '@sormet/core/model';
 import { canBeExposed, controlsOf, type ControlRow } from '@sormet/core/edit';
+import { HeadedTable } from '../parts/HeadedTable';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { fieldLabel } from '../values/fields';
 import { ShowValue } from '../values/show-value';
@@ -66,27 +67,17 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
           <kbd>e</kbd>
         </Button>
       </div>
-      <table className="ledger-table values" aria-label="Controls of the definition">
-        <thead>
-          <tr>
-            <th scope="col">
-              <span className="for-readers">Element</span>
-            </th>
-            <th scope="col">Control</th>
-            <th scope="col" className="tick">
-              <span className="for-readers">Expose</span>
-            </th>
-            <th scope="col" className="wide">
-              Value
-            </th>
-            <th scope="col" className="wide">
-              Exposed as
-            </th>
-            <th scope="col" className="wide">
-              Key
-            </th>
-          </tr>
-        </thead>
+      <HeadedTable
+        label="Controls of the definition"
+        heads={[
+          { unseen: 'Element' },
+          'Control',
+          { unseen: 'Expose', width: 'tick' },
+          { name: 'Value', width: 'wide' },
+          { name: 'Exposed as', width: 'wide' },
+          { name: 'Key', width: 'wide' },
+        ]}
+      >
         {groups.map((group, i) => (
           <tbody key={group.element + i}>
             {group.rows.map((row, at) => {
@@ -168,7 +159,7 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
             })}
           </tbody>
         ))}
-      </table>
+      </HeadedTable>
       {asked}
     </>
   );

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { HeadedTable } from '../parts/HeadedTable';
 import type { Selected } from './use-selected';
 import { GroupCell } from './GroupCell';
 import { NameRow } from './NameRow';
@@ -17,27 +18,20 @@ export function InstanceValues({ selected }: { selected: Selected }): ReactNode 
   return (
     <>
       {fits.offers}
-      <table className="ledger-table values" aria-label={`Values of ${component.name}`}>
-        <thead>
-          <tr>
-            <th scope="col">
-              <span className="for-readers">Group</span>
-            </th>
-            <th scope="col">Property</th>
-            <th scope="col" className="wide">
-              Default
-            </th>
-            <th scope="col" className="wide">
-              Set here
-            </th>
-            <th scope="col" className="binding">
-              <span className="head-with-action">Bound to {fits.button}</span>
-            </th>
-            <th scope="col" className="wide">
-              Shows
-            </th>
-          </tr>
-        </thead>
+      <HeadedTable
+        label={`Values of ${component.name}`}
+        heads={[
+          { unseen: 'Group' },
+          'Property',
+          { name: 'Default', width: 'wide' },
+          { name: 'Set here', width: 'wide' },
+          {
+            name: <span className="head-with-action">Bound to {fits.button}</span>,
+            width: 'binding',
+          },
+          { name: 'Shows', width: 'wide' },
+        ]}
+      >
         <tbody>
           <NameRow
             doc={doc.id}
@@ -73,7 +67,7 @@ export function InstanceValues({ selected }: { selected: Selected }): ReactNode 
             </tr>
           </tbody>
         ) : null}
-      </table>
+      </HeadedTable>
     </>
   );
 }

@@ -13,6 +13,7 @@ import {
   type Source,
 } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
+import { HeadedTable } from '../parts/HeadedTable';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';
@@ -38,21 +39,15 @@ export function PageValues({ page }: { page: PageDoc }): ReactNode {
   const root = page.nodes[rootOf(page.nodes)];
   const surround = root?.kind === 'instance' ? root.component : undefined;
   return (
-    <table className="ledger-table values" aria-label={`Values of the page ${page.path}`}>
-      <thead>
-        <tr>
-          <th scope="col">
-            <span className="for-readers">Group</span>
-          </th>
-          <th scope="col">Of the page</th>
-          <th scope="col" className="half">
-            Value
-          </th>
-          <th scope="col" className="binding">
-            Bound to
-          </th>
-        </tr>
-      </thead>
+    <HeadedTable
+      label={`Values of the page ${page.path}`}
+      heads={[
+        { unseen: 'Group' },
+        'Of the page',
+        { name: 'Value', width: 'half' },
+        { name: 'Bound to', width: 'binding' },
+      ]}
+    >
       <tbody>
         <tr>
           <GroupCell label="This page" rows={2} />
@@ -139,7 +134,7 @@ export function PageValues({ page }: { page: PageDoc }): ReactNode {
           </tr>
         )}
       </tbody>
-    </table>
+    </HeadedTable>
   );
 }
 

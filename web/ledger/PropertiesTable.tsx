@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { rootOf, type ComponentDoc } from '@sormet/core/model';
+import { HeadedTable } from '../parts/HeadedTable';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';
 import { AddProperty } from './property/AddProperty';
@@ -36,34 +37,20 @@ export function PropertiesTable({ component }: { component: ComponentDoc }): Rea
   return (
     <>
       <OrderedByDragging component={component} order={order}>
-        <table className="ledger-table values" aria-label="Properties of the definition">
-          <thead>
-            <tr>
-              <th scope="col" className="group-column">
-                Group
-              </th>
-              <th scope="col" className="named">
-                Property
-              </th>
-              <th scope="col" className="key-column">
-                Key
-              </th>
-              <th scope="col" className="type-column">
-                Type
-              </th>
-              <th scope="col" className="wide">
-                In group
-              </th>
-              <th scope="col">Required</th>
-              <th scope="col" title="Only typed values: no content is offered for it">
-                Typed only
-              </th>
-              <th scope="col" className="half">
-                Help for whoever sets it
-              </th>
-              <th scope="col" className="tick" />
-            </tr>
-          </thead>
+        <HeadedTable
+          label="Properties of the definition"
+          heads={[
+            { name: 'Group', width: 'group-column' },
+            { name: 'Property', width: 'named' },
+            { name: 'Key', width: 'key-column' },
+            { name: 'Type', width: 'type-column' },
+            { name: 'In group', width: 'wide' },
+            'Required',
+            { name: 'Typed only', title: 'Only typed values: no content is offered for it' },
+            { name: 'Help for whoever sets it', width: 'half' },
+            { width: 'tick' },
+          ]}
+        >
           {groups.map(({ key, label, rows }) => (
             <tbody key={key}>
               {rows.map(([id, made], i) => (
@@ -82,7 +69,7 @@ export function PropertiesTable({ component }: { component: ComponentDoc }): Rea
               ))}
             </tbody>
           ))}
-        </table>
+        </HeadedTable>
       </OrderedByDragging>
       <div className="properties-foot">
         <AddProperty component={component} />

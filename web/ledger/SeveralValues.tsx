@@ -12,6 +12,7 @@ import {
   type Typed,
 } from '@sormet/core/model';
 import { feeds } from '@sormet/core/value';
+import { HeadedTable } from '../parts/HeadedTable';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { ChoiceCell } from '../parts/ChoiceCell';
 import { fieldLabel, fittingFields, type FittingField } from '../values/fields';
@@ -46,21 +47,18 @@ export function SeveralValues({ selected }: { selected: Selected }): ReactNode {
       </p>
     );
   return (
-    <table className="ledger-table values" aria-label="Values of what is selected">
-      <thead>
-        <tr>
-          <th scope="col">Value</th>
-          <th scope="col" className="wide">
-            On all {nodes.length}
-          </th>
-          <th scope="col" className={inDefinition ? 'wide' : 'binding'}>
-            {inDefinition ? 'Exposed as' : 'Bound to'}
-          </th>
-          <th scope="col" className="standing">
-            Now
-          </th>
-        </tr>
-      </thead>
+    <HeadedTable
+      label="Values of what is selected"
+      heads={[
+        'Value',
+        { name: <>On all {nodes.length}</>, width: 'wide' },
+        {
+          name: inDefinition ? 'Exposed as' : 'Bound to',
+          width: inDefinition ? 'wide' : 'binding',
+        },
+        { name: 'Now', width: 'standing' },
+      ]}
+    >
       <tbody>
         {common.map((control) => (
           <CommonLine
@@ -70,7 +68,7 @@ export function SeveralValues({ selected }: { selected: Selected }): ReactNode {
           />
         ))}
       </tbody>
-    </table>
+    </HeadedTable>
   );
 }
 

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { allOf, childrenOf, inOrder, own, type ComponentDoc, type Slot } from '@sormet/core/model';
 import { nodeName, shortName } from '@sormet/core/edit';
+import { HeadedTable } from '../parts/HeadedTable';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';
@@ -37,19 +38,10 @@ export function SlotValues({
   const allowed = Object.keys(made.allows ?? {});
   const fallback = childrenOf(component.nodes).of(node);
   return (
-    <table className="ledger-table values" aria-label={`Values of the slot ${made.label}`}>
-      <thead>
-        <tr>
-          <th scope="col">
-            <span className="for-readers">Group</span>
-          </th>
-          <th scope="col">Of the slot</th>
-          <th scope="col" className="half">
-            Value
-          </th>
-          <th scope="col" />
-        </tr>
-      </thead>
+    <HeadedTable
+      label={`Values of the slot ${made.label}`}
+      heads={[{ unseen: 'Group' }, 'Of the slot', { name: 'Value', width: 'half' }, '']}
+    >
       <tbody>
         <tr>
           <GroupCell label="This slot" rows={2} />
@@ -177,7 +169,7 @@ export function SlotValues({
           </td>
         </tr>
       </tbody>
-    </table>
+    </HeadedTable>
   );
 }
 
@@ -195,18 +187,10 @@ export function FilledSlot({ selected, slot }: { selected: Selected; slot: strin
   });
   const standsThere = inOrder(component.slots).length;
   return (
-    <table className="ledger-table values" aria-label={`The slot ${made.label}`}>
-      <thead>
-        <tr>
-          <th scope="col">
-            <span className="for-readers">Group</span>
-          </th>
-          <th scope="col">Of the slot</th>
-          <th scope="col" className="half">
-            Value
-          </th>
-        </tr>
-      </thead>
+    <HeadedTable
+      label={`The slot ${made.label}`}
+      heads={[{ unseen: 'Group' }, 'Of the slot', { name: 'Value', width: 'half' }]}
+    >
       <tbody>
         <tr>
           <GroupCell label={made.label} rows={3} />
@@ -254,6 +238,6 @@ export function FilledSlot({ selected, slot }: { selected: Selected; slot: strin
           </td>
         </tr>
       </tbody>
-    </table>
+    </HeadedTable>
   );
 }

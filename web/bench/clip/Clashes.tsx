@@ -15,6 +15,7 @@ import { reachOfStyle, reachOfToken } from '@sormet/core/reach';
 import { build, Linker } from '@sormet/core/resolve';
 import { filled } from '@sormet/core/style';
 import { dataOf } from '@sormet/core/value';
+import { HeadedTable } from '../../parts/HeadedTable';
 import { Picture } from '../../canvas/Picture';
 import { Dialog } from '../../parts/Dialog';
 import { useDerived } from '../../site/SiteProvider';
@@ -68,15 +69,11 @@ export function Clashes({
           }
         />
       </p>
-      <table className="ledger-table clashes" aria-label="What clashes">
-        <thead>
-          <tr>
-            <th scope="col">Name</th>
-            <th scope="col">Ours</th>
-            <th scope="col">Theirs</th>
-            <th scope="col">Take</th>
-          </tr>
-        </thead>
+      <HeadedTable
+        label="What clashes"
+        className="ledger-table clashes"
+        heads={['Name', 'Ours', 'Theirs', 'Take']}
+      >
         <tbody>
           {clashes.map((clash) => (
             <tr key={clash.id}>
@@ -103,7 +100,7 @@ export function Clashes({
             </tr>
           ))}
         </tbody>
-      </table>
+      </HeadedTable>
     </Dialog>
   );
 }

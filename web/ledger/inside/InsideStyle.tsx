@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Button } from 'antd';
 import { cascade, declaredProperties, valueText, widthsOf, type Applied } from '@sormet/core/style';
+import { HeadedTable } from '../../parts/HeadedTable';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
@@ -45,20 +46,15 @@ export function InsideStyle({
           To it in the definition of {componentWords(documents, inside.doc.id)}
         </Button>
       </p>
-      <table className="ledger-table" aria-label="Style of what is looked at">
-        <thead>
-          <tr>
-            <th scope="col">Declaration</th>
-            {widths.map(({ id, max }) => (
-              <th key={id} scope="col" className="wide">
-                {id === 'base' ? 'Base' : max}
-              </th>
-            ))}
-            <th scope="col" className="wide">
-              Said by
-            </th>
-          </tr>
-        </thead>
+      <HeadedTable
+        label="Style of what is looked at"
+        className="ledger-table"
+        heads={[
+          'Declaration',
+          ...widths.map(({ id, max }) => ({ name: id === 'base' ? 'Base' : max, width: 'wide' })),
+          { name: 'Said by', width: 'wide' },
+        ]}
+      >
         <tbody>
           {rows.map(({ property, winners }) => (
             <tr key={property}>
@@ -85,7 +81,7 @@ export function InsideStyle({
             </tr>
           ))}
         </tbody>
-      </table>
+      </HeadedTable>
       {rows.length === 0 ? (
         <p className="ledger-empty">Nobody says anything of it: browsers say what shows.</p>
       ) : null}

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { nodeIn, treeDocOf } from '@sormet/core/model';
 import { controlsOf, propertyOf } from '@sormet/core/edit';
 import { trace, type ResolvedElement, type Step } from '@sormet/core/resolve';
+import { HeadedTable } from '../../parts/HeadedTable';
 import { useDerived } from '../../site/SiteProvider';
 import { documentWords, componentWords } from '../../words';
 import type { Selected } from '../use-selected';
@@ -18,21 +19,15 @@ export function InsideValues({ inside }: { inside: Selected }): ReactNode {
       of === inside.id && control.of !== 'declaration' && control.of !== 'chosen',
   );
   return (
-    <table className="ledger-table values" aria-label="Values of what is looked at">
-      <thead>
-        <tr>
-          <th scope="col">Control</th>
-          <th scope="col" className="wide">
-            Shows
-          </th>
-          <th scope="col" className="wide">
-            Said by
-          </th>
-          <th scope="col">
-            <span className="for-readers">Trace</span>
-          </th>
-        </tr>
-      </thead>
+    <HeadedTable
+      label="Values of what is looked at"
+      heads={[
+        'Control',
+        { name: 'Shows', width: 'wide' },
+        { name: 'Said by', width: 'wide' },
+        { unseen: 'Trace' },
+      ]}
+    >
       <tbody>
         <tr>
           <th scope="row">tag</th>
@@ -64,7 +59,7 @@ export function InsideValues({ inside }: { inside: Selected }): ReactNode {
           );
         })}
       </tbody>
-    </table>
+    </HeadedTable>
   );
 
   function saidBy(step: Step | undefined): string {

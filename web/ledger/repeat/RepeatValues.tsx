@@ -19,6 +19,7 @@ import {
 } from '@sormet/core/model';
 import { listsAround, nodeName, recordsOf } from '@sormet/core/edit';
 import { plant } from '@sormet/core/ready';
+import { HeadedTable } from '../../parts/HeadedTable';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
@@ -47,25 +48,17 @@ export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
   const conditions = Object.keys(query.where).sort();
   const orders = inOrder(query.order);
   return (
-    <table className="ledger-table values" aria-label="Values of the repeat">
-      <thead>
-        <tr>
-          <th scope="col">
-            <span className="for-readers">Group</span>
-          </th>
-          <th scope="col">Of the repeat</th>
-          <th scope="col" className="wide">
-            Field
-          </th>
-          <th scope="col" className="wide">
-            How
-          </th>
-          <th scope="col" className="wide">
-            Value
-          </th>
-          <th scope="col" className="tick" />
-        </tr>
-      </thead>
+    <HeadedTable
+      label="Values of the repeat"
+      heads={[
+        { unseen: 'Group' },
+        'Of the repeat',
+        { name: 'Field', width: 'wide' },
+        { name: 'How', width: 'wide' },
+        { name: 'Value', width: 'wide' },
+        { width: 'tick' },
+      ]}
+    >
       <tbody>
         <NameRow
           doc={doc.id}
@@ -177,7 +170,7 @@ export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
       <tbody>
         <NoneRow selected={selected} />
       </tbody>
-    </table>
+    </HeadedTable>
   );
 }
 

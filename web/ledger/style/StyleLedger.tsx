@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { freeName, styleName } from '@sormet/core/edit';
 import { allOf, newId, orderAfterAll } from '@sormet/core/model';
 import { declaredProperties, declaredStates, widthsOf, type Origin } from '@sormet/core/style';
+import { HeadedTable } from '../../parts/HeadedTable';
 import { ruleKey } from '../../canvas/rule-key';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
@@ -104,25 +105,20 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
       </div>
       <div className="style-columns" data-lit={kindOf(rule.origin)}>
         {columns.map((groups, i) => (
-          <table key={i} className="ledger-table style-ledger" aria-label={`Style, part ${i + 1}`}>
-            <thead>
-              <tr>
-                <th scope="col">
-                  <span className="for-readers">Group</span>
-                </th>
-                <th scope="col">Declaration</th>
-                {widths.map(({ id, max }) => (
-                  <th
-                    key={id}
-                    scope="col"
-                    className={id === current ? 'width current' : 'width'}
-                    title={id === 'base' ? undefined : `${max} px and below`}
-                  >
-                    {id === 'base' ? 'Base' : max}
-                  </th>
-                ))}
-              </tr>
-            </thead>
+          <HeadedTable
+            key={i}
+            label={`Style, part ${i + 1}`}
+            className="ledger-table style-ledger"
+            heads={[
+              { unseen: 'Group' },
+              'Declaration',
+              ...widths.map(({ id, max }) => ({
+                name: id === 'base' ? 'Base' : max,
+                width: id === current ? 'width current' : 'width',
+                title: id === 'base' ? undefined : `${max} px and below`,
+              })),
+            ]}
+          >
             {groups.map(({ group, properties }) => (
               <StyleGroup
                 key={group}
@@ -148,7 +144,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
                 </tr>
               </tbody>
             ) : null}
-          </table>
+          </HeadedTable>
         ))}
       </div>
     </Offers>

@@ -15,6 +15,7 @@ import {
   type Typed,
   own,
 } from '@sormet/core/model';
+import { HeadedTable } from '../../parts/HeadedTable';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { MakeType } from './MakeType';
 import { slugOf } from '../slug';
@@ -143,17 +144,12 @@ function EntryTable({
           </Button>
         </p>
       ) : null}
-      <table className="screen-table" aria-label={type.plural} hidden={entries.length === 0}>
-        <thead>
-          <tr>
-            {fields.map(([id, { label }]) => (
-              <th key={id} scope="col">
-                {label}
-              </th>
-            ))}
-            <th scope="col">State</th>
-          </tr>
-        </thead>
+      <HeadedTable
+        label={type.plural}
+        className="screen-table"
+        hidden={entries.length === 0}
+        heads={[...fields.map(([, { label }]) => label), 'State']}
+      >
         <tbody>
           {entries.map((entry) => (
             <tr key={entry.id} className={entry.id === chosen?.id ? 'chosen' : ''}>
@@ -172,7 +168,7 @@ function EntryTable({
             </tr>
           ))}
         </tbody>
-      </table>
+      </HeadedTable>
     </section>
   );
 }

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { Button, Checkbox, Input, Select } from 'antd';
 import { newId } from '@sormet/core/model';
 import { duplicateOfComponent, folderOf, shortName } from '@sormet/core/edit';
+import { HeadedTable } from '../../parts/HeadedTable';
 import { count, documentWords, momentWords, reachWords } from '../../words';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { DraftField } from '../../values/DraftField';
@@ -88,29 +89,26 @@ export function LibraryScreen(): ReactNode {
 
 function Lines({ label, lines }: { label: string; lines: readonly LibraryLine[] }): ReactNode {
   return (
-    <table className="screen-table library" aria-label={label}>
-      <thead>
-        <tr>
-          <th scope="col" className="picture-column">
-            <span className="for-readers">Picture</span>
-          </th>
-          <th scope="col">Component</th>
-          <th scope="col">Folder and name</th>
-          <th scope="col">Exposed</th>
-          <th scope="col">Reach, its roster</th>
-          <th scope="col">Placed in</th>
-          <th scope="col">Changed</th>
-          <th scope="col">
-            <span className="for-readers">Acts</span>
-          </th>
-        </tr>
-      </thead>
+    <HeadedTable
+      label={label}
+      className="screen-table library"
+      heads={[
+        { unseen: 'Picture', width: 'picture-column' },
+        'Component',
+        'Folder and name',
+        'Exposed',
+        'Reach, its roster',
+        'Placed in',
+        'Changed',
+        { unseen: 'Acts' },
+      ]}
+    >
       <tbody>
         {lines.map((line) => (
           <Line key={line.component.id} line={line} />
         ))}
       </tbody>
-    </table>
+    </HeadedTable>
   );
 }
 

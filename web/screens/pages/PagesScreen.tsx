@@ -12,6 +12,7 @@ import {
   type PageDoc,
 } from '@sormet/core/model';
 import { duplicateOf, pagesBelow, shortName } from '@sormet/core/edit';
+import { HeadedTable } from '../../parts/HeadedTable';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { count } from '../../words';
 import { DraftField } from '../../values/DraftField';
@@ -68,32 +69,36 @@ export function PagesScreen(): ReactNode {
       {rows.length > 0 && found.length === 0 ? <p>No page is found by that.</p> : null}
       <ManyPages pages={chosen.map(({ page }) => page)} onDone={() => setTicked(new Set())} />
       {found.length > 0 ? (
-        <table className="screen-table pages" aria-label="Pages">
-          <thead>
-            <tr>
-              <th scope="col" className="tick">
-                <Checkbox
-                  aria-label="All pages"
-                  checked={chosen.length === found.length}
-                  indeterminate={chosen.length > 0 && chosen.length < found.length}
-                  onChange={({ target }) =>
-                    tick(
-                      found.map(({ page }) => page.id),
-                      target.checked,
-                    )
-                  }
-                />
-              </th>
-              <th scope="col">Path</th>
-              <th scope="col">Name</th>
-              <th scope="col">Made from</th>
-              <th scope="col">Places</th>
-              <th scope="col">Publish</th>
-              <th scope="col">
-                <span className="for-readers">Acts</span>
-              </th>
-            </tr>
-          </thead>
+        <HeadedTable
+          label="Pages"
+          className="screen-table pages"
+          heads={[
+            {
+              name: (
+                <>
+                  <Checkbox
+                    aria-label="All pages"
+                    checked={chosen.length === found.length}
+                    indeterminate={chosen.length > 0 && chosen.length < found.length}
+                    onChange={({ target }) =>
+                      tick(
+                        found.map(({ page }) => page.id),
+                        target.checked,
+                      )
+                    }
+                  />
+                </>
+              ),
+              width: 'tick',
+            },
+            'Path',
+            'Name',
+            'Made from',
+            'Places',
+            'Publish',
+            { unseen: 'Acts' },
+          ]}
+        >
           <tbody>
             {found.map((row) => (
               <PageLine
@@ -106,7 +111,7 @@ export function PagesScreen(): ReactNode {
               />
             ))}
           </tbody>
-        </table>
+        </HeadedTable>
       ) : null}
       <AddPage
         key={adding ?? ''}

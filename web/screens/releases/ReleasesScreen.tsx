@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { Alert, Button, Popconfirm, Progress, Skeleton } from 'antd';
+import { HeadedTable } from '../../parts/HeadedTable';
 import { useSite } from '../../store/store';
 import type { PlanAnswer, ReleaseSummary } from '@sormet/core/api';
 import { api } from '../../site/api';
@@ -93,14 +94,11 @@ export function ReleasesScreen(): ReactNode {
                 Publish {count(plan.pages.length, 'page')}
               </Button>
             </div>
-            <table className="screen-table" aria-label="Pages that would change">
-              <thead>
-                <tr>
-                  <th scope="col">Page</th>
-                  <th scope="col">What</th>
-                  <th scope="col">Why</th>
-                </tr>
-              </thead>
+            <HeadedTable
+              label="Pages that would change"
+              className="screen-table"
+              heads={['Page', 'What', 'Why']}
+            >
               <tbody>
                 {plan.pages.map(({ path, what, reasons }) => (
                   <tr key={path}>
@@ -112,7 +110,7 @@ export function ReleasesScreen(): ReactNode {
                   </tr>
                 ))}
               </tbody>
-            </table>
+            </HeadedTable>
           </>
         )}
       </section>
@@ -124,18 +122,11 @@ export function ReleasesScreen(): ReactNode {
         ) : releases.length === 0 ? (
           <p>Nothing has been published yet.</p>
         ) : (
-          <table className="screen-table" aria-label="Releases">
-            <thead>
-              <tr>
-                <th scope="col">Release</th>
-                <th scope="col">When</th>
-                <th scope="col">Changed</th>
-                <th scope="col">State</th>
-                <th scope="col">
-                  <span className="for-readers">Acts</span>
-                </th>
-              </tr>
-            </thead>
+          <HeadedTable
+            label="Releases"
+            className="screen-table"
+            heads={['Release', 'When', 'Changed', 'State', { unseen: 'Acts' }]}
+          >
             <tbody>
               {releases.map((release) => (
                 <tr key={release.id}>
@@ -178,7 +169,7 @@ export function ReleasesScreen(): ReactNode {
                 </tr>
               ))}
             </tbody>
-          </table>
+          </HeadedTable>
         )}
       </section>
     </>

@@ -10,6 +10,7 @@ import {
   type SpecOf,
   type Typed,
 } from '@sormet/core/model';
+import { HeadedTable } from '../../parts/HeadedTable';
 import { Dialog } from '../../parts/Dialog';
 import type { EditorProps } from '../editor-props';
 import './list.css';
@@ -95,22 +96,15 @@ function Records({
       {fields.length === 0 ? (
         <p>The records have no fields yet. They are added where the property is made.</p>
       ) : (
-        <table className="ledger-table list-records" aria-label={`Records of ${label}`}>
-          <thead>
-            <tr>
-              <th scope="col">
-                <span className="for-readers">Record</span>
-              </th>
-              {fields.map(([id, field]) => (
-                <th key={id} scope="col">
-                  {field.label}
-                </th>
-              ))}
-              <th scope="col">
-                <span className="for-readers">Order</span>
-              </th>
-            </tr>
-          </thead>
+        <HeadedTable
+          label={`Records of ${label}`}
+          className="ledger-table list-records"
+          heads={[
+            { unseen: 'Record' },
+            ...fields.map(([, field]) => field.label),
+            { unseen: 'Order' },
+          ]}
+        >
           <tbody>
             {records.map((record, i) => (
               <tr key={record.id}>
@@ -157,7 +151,7 @@ function Records({
               </tr>
             ))}
           </tbody>
-        </table>
+        </HeadedTable>
       )}
       {fields.length > 0 ? (
         <Button size="small" data-first onClick={add}>

@@ -5,6 +5,7 @@ import { allOf, docOf, newId, orderBetween, type StyleDoc } from '@sormet/core/m
 import { freeName, styleName } from '@sormet/core/edit';
 import { reachOfStyle, unusedStyles } from '@sormet/core/reach';
 import { stylesInOrder, valueText } from '@sormet/core/style';
+import { HeadedTable } from '../../../parts/HeadedTable';
 import { IconButton } from '../../../parts/IconButton';
 import { count } from '../../../words';
 import { Dialog } from '../../../parts/Dialog';
@@ -45,25 +46,17 @@ export function SharedStylesScreen(): ReactNode {
           </Popconfirm>
         ) : null}
       </div>
-      <table className="screen-table style-rows" aria-label="Shared styles">
-        <thead>
-          <tr>
-            <th scope="col">Order</th>
-            <th scope="col">Name</th>
-            <th scope="col">Modifies</th>
-            <th scope="col">Declares</th>
-            <th scope="col">Reach</th>
-            <th scope="col">
-              <span className="for-readers">Acts</span>
-            </th>
-          </tr>
-        </thead>
+      <HeadedTable
+        label="Shared styles"
+        className="screen-table style-rows"
+        heads={['Order', 'Name', 'Modifies', 'Declares', 'Reach', { unseen: 'Acts' }]}
+      >
         <tbody>
           {styles.map((style) => (
             <Row key={style.id} style={style} styles={styles} />
           ))}
         </tbody>
-      </table>
+      </HeadedTable>
     </>
   );
 }

@@ -9,6 +9,7 @@ import {
   type Token,
   type TokenGroup,
 } from '@sormet/core/model';
+import { HeadedTable } from '../../../parts/HeadedTable';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { AddToken } from './AddToken';
 import { ThemeHead } from './ThemeHead';
@@ -62,23 +63,18 @@ export function TokensScreen(): ReactNode {
           stands: the mark in a cell of the ledger of styles does it.
         </p>
       ) : (
-        <table className="screen-table tokens-table" aria-label="Tokens">
-          <thead>
-            <tr>
-              <th scope="col">
-                <span className="for-readers">Group</span>
-              </th>
-              <th scope="col">Name</th>
-              <th scope="col">Value</th>
-              {order.map(([id, theme]) => (
-                <ThemeHead key={id} id={id} theme={theme} />
-              ))}
-              <th scope="col">Reach</th>
-              <th scope="col">
-                <span className="for-readers">Acts</span>
-              </th>
-            </tr>
-          </thead>
+        <HeadedTable
+          label="Tokens"
+          className="screen-table tokens-table"
+          heads={[
+            { unseen: 'Group' },
+            'Name',
+            'Value',
+            ...order.map(([id, theme]) => <ThemeHead key={id} id={id} theme={theme} />),
+            'Reach',
+            { unseen: 'Acts' },
+          ]}
+        >
           {groups.map(({ group, rows }) => (
             <tbody key={group}>
               {rows.map(([id, token]: [string, Token], i) => (
@@ -98,7 +94,7 @@ export function TokensScreen(): ReactNode {
               ))}
             </tbody>
           ))}
-        </table>
+        </HeadedTable>
       )}
       <WeakPairs />
     </>
