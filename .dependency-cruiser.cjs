@@ -60,13 +60,13 @@ module.exports = {
     {
       name: 'web-without-server',
       severity: 'error',
-      from: { path: '^web/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^web/', pathNot: '(\\.test\\.tsx?$|^web/test/)' },
       to: { path: '^(server|demo)/' },
     },
     ...WEB.map((room, i) => ({
       name: `web-${room}-only-to-later`,
       severity: 'error',
-      from: { path: `^web/${room}/`, pathNot: '\\.test\\.ts$' },
+      from: { path: `^web/${room}/`, pathNot: '\\.test\\.tsx?$' },
       to: { path: `^web/(${WEB.slice(0, i).join('|') || 'none'})/` },
     })),
     ...CORE.map((folder, i) => ({

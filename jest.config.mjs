@@ -30,6 +30,19 @@ export default {
       transformIgnorePatterns,
     },
     {
+      // Parts of the interface as a browser has them, without laying anything out.
+      displayName: 'interface',
+      rootDir: import.meta.dirname,
+      roots: ['<rootDir>/web'],
+      testMatch: ['**/*.test.tsx'],
+      testEnvironment: 'jsdom',
+      setupFiles: ['<rootDir>/web/test/browser.ts'],
+      setupFilesAfterEnv: ['@testing-library/jest-dom'],
+      moduleNameMapper: { '\\.css$': '<rootDir>/web/test/no-style.ts' },
+      transform,
+      transformIgnorePatterns,
+    },
+    {
       displayName: 'server',
       rootDir: import.meta.dirname,
       roots: ['<rootDir>/server'],

@@ -32,7 +32,7 @@ function fingerprint({ from }) {
   const add = (path) => {
     if (statSync(path).isDirectory()) {
       for (const name of readdirSync(path).sort())
-        if (!/^(dist|node_modules|test)$|\.md$|\.test\.ts$/.test(name)) add(join(path, name));
+        if (!/^(dist|node_modules|test)$|\.md$|\.test\.tsx?$/.test(name)) add(join(path, name));
     } else hash.update(path.slice(root.length)).update(readFileSync(path));
   };
   for (const name of [...from, 'package-lock.json', 'scripts/lib/build.mjs']) add(join(root, name));

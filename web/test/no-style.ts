@@ -1,0 +1,2 @@
+/** What a style sheet is where nothing is laid out. */
+export default {};
