@@ -51,6 +51,7 @@ try {
     ['Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
     ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
     ['Layers', bin('depcruise'), layers],
+    ['Licences', process.execPath, ['scripts/licences.mjs', '--check']],
     ['Types', bin('tsc'), ['-p', 'tsconfig.json']],
   ]);
   results.push(

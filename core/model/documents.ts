@@ -26,7 +26,7 @@ function document<K extends string, P extends Record<string, TSchema>>(kind: K, 
 }
 
 /** A path of segments; `<slug>` as the last one stands for each entry's slug. */
-export const PATH_PATTERN = '^/$|^(/[a-z0-9]+(-[a-z0-9]+)*)*(/<slug>)?$';
+const PATH_PATTERN = '^/$|^(/[a-z0-9]+(-[a-z0-9]+)*)*(/<slug>)?$';
 const Path = Type.String({
   pattern: PATH_PATTERN,
   minLength: 1,
@@ -109,7 +109,6 @@ export const TokensDoc = document('tokens', {
 });
 export type TokensDoc = Static<typeof TokensDoc>;
 
-/** How every element of a tag looks. */
 /** The name among tags of what holds for every element, whatever its tag. */
 export const EVERY_TAG = '*';
 

@@ -21,5 +21,4 @@ export type PropertyId = string;
 export type SlotId = string;
 export type FieldId = string;
 export type WidthId = string;
-export type GroupId = string;
 export type RuleId = string;

@@ -13,7 +13,6 @@ import {
   type Naming,
   type NodeId,
   type TreeNode,
-  type Typed,
 } from '../model';
 
 /** How one thing uses another. */
@@ -101,16 +100,6 @@ export function nodeUses(from: DocId, id: NodeId, node: TreeNode): Use[] {
   mapNode(
     node,
     noting((kind, to) => uses.push({ from, node: id, kind, to })),
-  );
-  return uses;
-}
-
-/** What a value names, in the words of uses: what it shows, where it leads, what it looks like. */
-export function usesOfValue(typed: Typed): { readonly kind: UseKind; readonly to: string }[] {
-  const uses: { kind: UseKind; to: string }[] = [];
-  mapTyped(
-    typed,
-    noting((kind, to) => uses.push({ kind, to })),
   );
   return uses;
 }

@@ -120,8 +120,3 @@ export function withNames(
     return ref ? `var(--${nameOf(name, ref)})` : whole;
   });
 }
-
-/** The names of the placeholders that some CSS holds, in their order. */
-export function placeholdersIn(css: string): string[] {
-  return [...css.matchAll(NAMED)].map(([, name]) => name!);
-}

@@ -157,7 +157,7 @@ function alongPath(value: Result, path: readonly FieldId[], data: Data): Result 
 }
 
 /** What an item holds in a field, as the field's declared type; nothing when it is empty, does not convert, or the field is gone. */
-export function declaredValue(item: Item, field: FieldId, data: Data): Typed | null {
+function declaredValue(item: Item, field: FieldId, data: Data): Typed | null {
   const declared = declaredType(item.type, field, data);
   const held = own(item.values, field);
   return declared === undefined || held === undefined ? null : convert(held, declared, data);

@@ -41,7 +41,7 @@ export function itemOf(record: ListRecord, fields: RecordFields): Item {
 }
 
 /** The fields that items of a type have; nothing when the type is gone. */
-export function fieldsOf(
+function fieldsOf(
   type: Item['type'],
   data: Data,
 ): Readonly<Record<FieldId, Pick<Field, 'type'>>> | undefined {

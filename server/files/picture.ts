@@ -11,7 +11,7 @@ const KINDS: Readonly<Record<string, AssetDoc['mediaType']>> = {
 };
 
 /** How many pixels a picture may have: what a phone can still unpack. */
-export const MOST_PIXELS = 60_000_000;
+const MOST_PIXELS = 60_000_000;
 
 /** A picture as it is stored: its bytes, cleaned where it is SVG, its kind and its size in CSS px. */
 export interface Picture {

@@ -15,7 +15,7 @@ export interface Part {
  * Which part of a file was asked for (RFC 9110, 14.1.2 and 14.2), answered in the head: the whole where none was, what
  * was asked is no range, or several were; `null` where there is no such part, and the answer is sent.
  */
-export function partAsked(request: Request, response: Response, size: number): Part | null {
+function partAsked(request: Request, response: Response, size: number): Part | null {
   response.set('accept-ranges', 'bytes');
   const part = rangeIn(request.headers.range, size);
   if (part === 'whole') return { start: 0, end: size - 1 };

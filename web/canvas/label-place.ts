@@ -16,7 +16,7 @@ const PLACES: readonly LabelPlace[] = [
 ];
 
 /** How high a label is, in CSS px of the screen. */
-export const LABEL_HEIGHT = 18;
+const LABEL_HEIGHT = 18;
 
 /**
  * Where a label covers no words of the page; nothing when it would everywhere: what is selected is named in the

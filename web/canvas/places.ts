@@ -33,7 +33,7 @@ export function placesOf(documents: Documents, doc: string): PlaceWords {
 }
 
 /** What a slot is called, what it lets in, how many. */
-export function slotWords(documents: Documents, { label, allows, most }: Slot): string {
+function slotWords(documents: Documents, { label, allows, most }: Slot): string {
   const names = Object.keys(allows ?? {}).flatMap((each) => {
     const component = docOf(documents, 'component', each);
     return component ? shortName(component.name) : [];

@@ -35,4 +35,4 @@ export function ChosenEditor({
 }
 
 /** What nothing chosen means. */
-export const NONE_CHOSEN = { theme: 'as around it', style: 'none' } as const;
+const NONE_CHOSEN = { theme: 'as around it', style: 'none' } as const;

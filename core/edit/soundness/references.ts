@@ -107,6 +107,8 @@ export function leads(documents: Documents, { kind, to }: Reference): boolean {
 export interface Dangling {
   readonly doc: string;
   readonly path: string;
+  /** What is gone: a document, or a property of the definition that it stands in. */
+  readonly gone: Kind | 'property';
   readonly reason: string;
 }
 
@@ -117,11 +119,21 @@ export function danglingIn(documents: Documents): Dangling[] {
     const { id } = doc;
     for (const reference of referencesOf(doc))
       if (!leads(documents, reference))
-        found.push({ doc: id, path: reference.path, reason: reference.reason });
+        found.push({
+          doc: id,
+          path: reference.path,
+          gone: reference.kind,
+          reason: reference.reason,
+        });
     if (doc.kind === 'component')
       for (const { path, property } of propertiesRead(doc))
         if (!Object.hasOwn(doc.properties, property))
-          found.push({ doc: id, path, reason: 'the property that is read here is gone' });
+          found.push({
+            doc: id,
+            path,
+            gone: 'property',
+            reason: 'the property that is read here is gone',
+          });
   }
   return found;
 }

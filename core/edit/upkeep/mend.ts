@@ -34,7 +34,7 @@ export const mend = defineEdit({
     const [member, node] = tokensOf(path);
     const stored = documents.get(doc)!;
     if (stored.kind === 'site') return changeTo(documents, doc, ['surround'], null);
-    if (stored.kind === 'component' && found.reason.startsWith('the property'))
+    if (stored.kind === 'component' && found.gone === 'property')
       return withoutGoneProperties(documents, stored, path);
     const tree = treeDocOf(documents, doc);
     if (!tree || member !== 'nodes' || node === undefined)

@@ -92,7 +92,7 @@ export function partWords(
 }
 
 /** What the style of a tag is called; of all of them, the ring that shows where the focus is, as nearly all say there. */
-export function tagWord(tag: string): string {
+function tagWord(tag: string): string {
   return tag === EVERY_TAG ? 'every element' : `${tag} tag`;
 }
 

@@ -1,4 +1,4 @@
-import { byOrder, ordersFor, type PageDoc } from '@sormet/core/model';
+import { byOrder, orderBetween, ordersFor, type PageDoc } from '@sormet/core/model';
 
 /** A page with those below it in the tree of paths. */
 export interface PageRow {
@@ -50,6 +50,37 @@ export function inPlace(pages: readonly PageDoc[]): PageDoc[] {
     ])
     .sort(([a, x], [b, y]) => byOrder([a.path, { order: x }], [b.path, { order: y }]))
     .map(([page]) => page);
+}
+
+/**
+ * The orders by which a page goes one step past its neighbour; none where there is nothing to go past. Where those
+ * beside it have none of their own yet, or not in this order, all of them get one.
+ */
+export function ordersAfterStep(
+  beside: readonly PageDoc[],
+  page: PageDoc,
+  by: -1 | 1,
+): readonly (readonly [page: string, order: string])[] {
+  const pages = inPlace(beside);
+  const at = pages.findIndex(({ id }) => id === page.id);
+  const to = at + by;
+  if (to < 0 || to >= pages.length || pages[to]!.path === '/') return [];
+  const orders = ordersFor(pages.length);
+  const isSorted = pages.every(
+    ({ order }, i) => order !== undefined && (i === 0 || order > (pages[i - 1]!.order ?? '')),
+  );
+  if (!isSorted) {
+    const moved = [...pages];
+    moved.splice(at, 1);
+    moved.splice(to, 0, page);
+    return moved.map(({ id }, i) => [id, orders[i]!]);
+  }
+  const orderOf = (i: number) => pages[i]?.order ?? null;
+  const order =
+    by < 0
+      ? orderBetween(orderOf(to - 1), orderOf(to))
+      : orderBetween(orderOf(to), orderOf(to + 1));
+  return [[page.id, order]];
 }
 
 function above(path: string): string {

@@ -38,7 +38,7 @@ const Small = Mark.create({
 });
 
 /** A link to an address, where it may stand in a page. */
-export function linkOf(href: string): LinkValue | null {
+function linkOf(href: string): LinkValue | null {
   const address = safeAddress(href);
   return address === '' ? null : { to: 'address', href: address };
 }

@@ -1,0 +1,137 @@
+import { useState, type ReactNode } from 'react';
+import { controlPath, type ControlRow } from '@sormet/core/edit';
+import {
+  attributeWords,
+  docOf,
+  literal,
+  newId,
+  own,
+  pointer,
+  usualAttributesOf,
+  type Documents,
+  type Source,
+  type TreeDoc,
+  type Typed,
+} from '@sormet/core/model';
+import { RefusedMark, useRefused } from '../site/RefusedMark';
+import { useDerived, useSync } from '../site/SiteProvider';
+import { fieldLabel, fittingFields } from '../values/fields';
+import { ValueCell } from '../values/ValueCell';
+import { AttributeCell } from './AttributeCell';
+import { BoundTo } from './BoundTo';
+import { ExposedCells } from './ExposedCells';
+import { TraceButton } from './TraceButton';
+import type { Selected } from './use-selected';
+import { holdsAt } from './what-shows';
+
+/** One control of an element: its value, and what it is bound to or, in a definition, exposed as. */
+export function ControlLine({ selected, row }: { selected: Selected; row: ControlRow }): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const [session] = useState(newId);
+  const { doc } = selected;
+  const component = docOf(documents, 'component', doc.id);
+  const { source, control, node } = row;
+  const path = pointer('nodes', node, ...controlPath(control));
+  const isRefused = useRefused(doc.id, path);
+  const field = source?.is === 'field' ? source : undefined;
+  const inSession = (group: string | null) => ({
+    group: group === null ? null : `${session} ${group}`,
+  });
+  const give = (next: Source | null, group: string | null = null) =>
+    sync.edit(
+      { name: 'setControl', args: { doc: doc.id, node, control, source: next } },
+      inSession(group),
+    );
+  const change = (value: Typed, group: string | null) => {
+    const given = literal(value);
+    if (!component || source?.is !== 'property') return give(given, group);
+    const args = { component: component.id, property: source.property, value: given };
+    return sync.edit({ name: 'setDefault', args }, inSession(group));
+  };
+  return (
+    <tr>
+      <th scope="row">
+        {control.of === 'chosen' && control.what === 'tag' ? 'tag, chosen' : row.what}
+      </th>
+      <td className={`cell ${field ? '' : 'set wins'} ${isRefused ? 'is-wrong' : ''}`}>
+        <div className="cell-with-actions">
+          <ControlValue documents={documents} doc={doc} row={row} onChange={change} />
+          <RefusedMark doc={doc.id} path={path} />
+        </div>
+      </td>
+      {component ? (
+        <ExposedCells component={component} row={row} session={session} />
+      ) : (
+        <>
+          <td className={field ? 'cell bound tight wins' : 'cell bound tight'}>
+            <BoundTo
+              label={`${row.elementName} ${row.what}`}
+              fields={() => fittingFields(documents, doc, node, row.type)}
+              holds={holdsAt(documents, selected, row.type)}
+              bound={field}
+              boundLabel={field ? fieldLabel(documents, doc, field) : ''}
+              onBind={(next) => give(next)}
+              onRelease={() => give(row.byDefault)}
+              whenEmpty={['nothing', 'hide']}
+            />
+          </td>
+          <td className="cell">
+            <span className="cell-actions">
+              <TraceButton label={row.what} />
+            </span>
+          </td>
+        </>
+      )}
+    </tr>
+  );
+}
+
+/** What a control holds: an attribute that somebody named is one that can be taken away, too. */
+function ControlValue({
+  documents,
+  doc,
+  row,
+  onChange,
+}: {
+  documents: Documents;
+  doc: TreeDoc;
+  row: ControlRow;
+  onChange: (value: Typed, group: string | null) => void;
+}): ReactNode {
+  const { source, control, node } = row;
+  const component = docOf(documents, 'component', doc.id);
+  const property =
+    source?.is === 'property' && component ? own(component.properties, source.property) : undefined;
+  const isBound = source?.is === 'field';
+  const value = (property ? property.default : source) as Typed | undefined;
+  const stored = own(doc.nodes, node);
+  if (
+    control.of === 'attribute' &&
+    stored?.kind === 'element' &&
+    row.type.kind === 'text' &&
+    !isBound &&
+    !property
+  ) {
+    const isUsual = usualAttributesOf(stored.tag).includes(control.name);
+    if (!isUsual || attributeWords(stored.tag, control.name) !== undefined)
+      return (
+        <AttributeCell
+          doc={doc.id}
+          node={node}
+          tag={stored.tag}
+          name={control.name}
+          text={value?.type === 'text' ? (value.value ?? '') : ''}
+          usual={isUsual}
+        />
+      );
+  }
+  return (
+    <ValueCell
+      type={row.type}
+      value={isBound ? undefined : (value ?? row.byDefault)}
+      label={`${row.elementName} ${row.what}`}
+      onChange={onChange}
+    />
+  );
+}
