@@ -1,6 +1,7 @@
 import { stepMoves, topmost, type Step } from '@sormet/core/edit';
-import { childrenOf, newId, rootOf } from '@sormet/core/model';
+import { childrenOf, rootOf } from '@sormet/core/model';
 import { useDerived, useSync } from '../../site/SiteProvider';
+import { stepOf } from '../../site/step-of';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
 import type { Selected } from '../../ledger/use-selected';
@@ -56,7 +57,7 @@ export function useMoving(selected: Selected | undefined): readonly BenchAction[
       return;
     }
     // One line of the history, however far it went; each key is a step of its own to undo.
-    const group = `move ${doc.id} ${all.join(' ')} ${newId()}`;
+    const group = stepOf(`move ${doc.id} ${all.join(' ')}`);
     sync.edit({ name: 'move', args: { doc: doc.id, moves } }, { group });
   };
   const remove = () => {

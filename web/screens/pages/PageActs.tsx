@@ -4,6 +4,7 @@ import { ArrowDown, ArrowUp } from 'lucide-react';
 import { newId, type PageDoc } from '@sormet/core/model';
 import { duplicateOf } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
+import { stepOf } from '../../site/step-of';
 import { count } from '../../words';
 import { ordersAfterStep } from './page-order';
 
@@ -22,7 +23,7 @@ export function PageActs({
   const sync = useSync();
   const { path } = page;
   const step = (by: -1 | 1) => {
-    const group = `order ${page.id} ${newId()}`;
+    const group = stepOf(`order ${page.id}`);
     for (const [id, order] of ordersAfterStep(beside, page, by))
       sync.edit({ name: 'setPage', args: { page: id, set: { order } } }, { group });
   };
