@@ -35,3 +35,34 @@ test('the library shows what each component looks like, what is used most and wh
   for (const _ of [1, 2]) await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('checkbox', { name: 'unused only (0)' })).toBeVisible();
 });
+
+test('a picture that is loaded anew, as its row goes elsewhere in the list, takes nothing else with it', async ({
+  page,
+}) => {
+  await page.goto('/sites/brackenfold/library');
+  const row = (name: string) => page.getByRole('row', { name: new RegExp(`^${name}`) });
+  const drawn = row('Mender').frameLocator('iframe').getByText('Somebody who mends');
+  await expect(drawn).toBeVisible();
+  await page.getByRole('combobox', { name: 'Order of the library' }).focus();
+  await page.keyboard.type('changed');
+  await page.keyboard.press('Enter');
+
+  // The browser loads a frame anew when it is moved; here it takes its time.
+  let mayLoad!: () => void;
+  const loading = new Promise<void>((done) => (mayLoad = done));
+  await page.route('**/canvas', async (route) => {
+    await loading;
+    await route.continue();
+  });
+  // What is changed goes first: the browser loads those anew that it passes, and the next is one of them.
+  const names = page.getByRole('textbox', { name: /^Folder and name of/ });
+  for (const place of [3, 2, 1]) {
+    const name = `${await names.nth(place).inputValue()} again`;
+    await names.nth(place).fill(name);
+    await names.nth(place).press('Enter');
+    await expect(names.first()).toHaveValue(name);
+  }
+  for (const _ of [1, 2, 3]) await page.getByRole('button', { name: 'Undo' }).click();
+  mayLoad();
+  await expect(drawn).toBeVisible();
+});

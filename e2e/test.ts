@@ -1,10 +1,25 @@
 import { expect, test as base } from '@playwright/test';
 
 /**
- * A test of the interface. When it has passed, what it did is waited for until it is saved: the tests of a worker share
- * a site, and what is taken back at the end of one must not be missing in the next.
+ * A test of the interface. What the program itself throws fails it, whatever else is seen. When it has passed, what it
+ * did is waited for until it is saved: the tests of a worker share a site, and what is taken back at the end of one must
+ * not be missing in the next.
  */
-export const test = base.extend<{ savesWhatItDid: void }>({
+export const test = base.extend<{ throwsNothing: void; savesWhatItDid: void }>({
+  throwsNothing: [
+    async ({ page }, use) => {
+      const thrown: string[] = [];
+      page.on('pageerror', (error) => thrown.push(error.stack ?? error.message));
+      page.on('console', (message) => {
+        // A screen that cannot be drawn is caught by the router, which tells of it here alone.
+        if (message.type() === 'error' && message.text().includes('caught the following error'))
+          thrown.push(message.text());
+      });
+      await use();
+      expect(thrown, 'what the program threw').toEqual([]);
+    },
+    { auto: true },
+  ],
   savesWhatItDid: [
     async ({ page }, use, info) => {
       await use();

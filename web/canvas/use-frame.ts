@@ -41,18 +41,20 @@ export function useFrame({
   const [natural, setNatural] = useState<number | null>(null);
   const [, redraw] = useState(0);
 
+  // A frame that is moved in its list is loaded anew by the browser. Until it is, what was drawn stands in a document that
+  // no window shows: it is kept up to date like any other, and measured no more.
   const measure = useCallback(() => {
     const inner = frame.current?.contentDocument?.body;
-    if (!inner) return;
+    if (!inner || inner !== body) return;
     const root = inner.firstElementChild?.getBoundingClientRect();
     setHeight(Math.max(60, Math.ceil(root?.height ?? inner.scrollHeight)));
     setNatural(root ? Math.max(240, Math.ceil(root.right + 16)) : null);
     if (registry?.hasMoved() ?? true) redraw((n) => n + 1);
-  }, [registry]);
+  }, [body, registry]);
 
   useLayoutEffect(() => {
     if (!body) return;
-    const style = frame.current!.contentDocument!.getElementById('sormet-css')!;
+    const style = body.ownerDocument.getElementById('sormet-css')!;
     if (style.textContent !== css) style.textContent = css;
     registry?.setDrawn(built);
     showPlaces(body);
@@ -60,10 +62,16 @@ export function useFrame({
   }, [body, css, built, width, registry, measure]);
 
   useEffect(() => {
-    if (!body) return undefined;
+    if (!body?.ownerDocument.defaultView) return undefined;
+    const inner = body.ownerDocument;
     const observer = new ResizeObserver(measure);
     observer.observe(body);
-    return () => observer.disconnect();
+    void inner.fonts.ready.then(measure);
+    inner.addEventListener('load', measure, true);
+    return () => {
+      observer.disconnect();
+      inner.removeEventListener('load', measure, true);
+    };
   }, [body, measure]);
 
   const onLoad = useCallback(() => {
@@ -75,9 +83,7 @@ export function useFrame({
     inner.addEventListener('submit', (event) => event.preventDefault());
     inner.addEventListener('click', (event) => event.preventDefault());
     setBody(inner.body);
-    void inner.fonts.ready.then(measure);
-    inner.addEventListener('load', measure, true);
-  }, [language, measure]);
+  }, [language]);
 
   return { frame, body, onLoad, height, natural };
 }
