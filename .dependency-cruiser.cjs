@@ -1,5 +1,6 @@
 /** Imports point one way: web and server to core; inside core, a folder only to those before it; inside web too. */
 const CORE = [
+  'said',
   'model',
   'value',
   'style',

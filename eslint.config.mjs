@@ -53,7 +53,13 @@ export default tseslint.config(
       '@typescript-eslint/no-misused-spread': ['error', { allow: ['string'] }],
       '@typescript-eslint/only-throw-error': 'error',
       '@typescript-eslint/prefer-promise-reject-errors': 'error',
+      // What is told is a code until words are made of it: written into a text it would be “[object Object]”.
+      '@typescript-eslint/no-base-to-string': 'error',
       '@typescript-eslint/restrict-plus-operands': 'error',
+      '@typescript-eslint/restrict-template-expressions': [
+        'error',
+        { allowNumber: true, allowBoolean: true, allowNullish: true, allowNever: true, allowArray: true },
+      ],
       '@typescript-eslint/switch-exhaustiveness-check': [
         'error',
         { considerDefaultExhaustiveForUnions: true },

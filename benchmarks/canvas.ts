@@ -2,6 +2,7 @@ import { applyChanges, isRefusal, runEdit, type NamedEdit } from '@sormet/core/e
 import { plant } from '@sormet/core/ready';
 import { FORMAT, text, Documents, type Doc, type Source } from '@sormet/core/model';
 import { build, Linker, type Made, type Resolved } from '@sormet/core/resolve';
+import { saidText } from '@sormet/core/said';
 import { dataOf } from '@sormet/core/value';
 import { canvasInBrowser } from './canvas-in-browser';
 import { measure, rounded, type Report, type Row } from './measure';
@@ -104,7 +105,7 @@ function site(): Documents {
 
 function after(documents: Documents, edit: NamedEdit): Documents {
   const changes = runEdit(documents, edit);
-  if (isRefusal(changes)) throw new Error(changes.refused);
+  if (isRefusal(changes)) throw new Error(saidText(changes.refused));
   return applyChanges(documents, changes);
 }
 

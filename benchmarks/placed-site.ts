@@ -4,6 +4,7 @@ import pg from 'pg';
 import { applyChanges, isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
 import { plant } from '@sormet/core/ready';
 import { Documents, FORMAT, newId, text, type Doc, type PageDoc } from '@sormet/core/model';
+import { saidText } from '@sormet/core/said';
 import { OwnServer } from '../e2e/own-server';
 
 const SITE = 'brackenfold';
@@ -33,7 +34,7 @@ export class PlacedSite {
   /** Sends an edit as a window does. @returns how long the answer took, in ms */
   async send(edit: NamedEdit): Promise<number> {
     const changes = runEdit(this.documents, edit);
-    if (isRefusal(changes)) throw new Error(changes.refused);
+    if (isRefusal(changes)) throw new Error(saidText(changes.refused));
     const body = JSON.stringify({ id: newId(), who: 'bench', ...edit, changes });
     const start = performance.now();
     const answer = await fetch(`${this.server.address}/api/sites/${SITE}/edits`, {

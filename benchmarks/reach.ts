@@ -2,6 +2,7 @@ import { runEdit, applyChanges, isRefusal } from '@sormet/core/edit';
 import { plant } from '@sormet/core/ready';
 import { FORMAT, text, Documents, type Doc } from '@sormet/core/model';
 import { Reach } from '@sormet/core/reach';
+import { saidText } from '@sormet/core/said';
 import { measure, rounded, type Report } from './measure';
 
 const PAGES = 1000;
@@ -94,7 +95,7 @@ export function reach(): Report {
       name: 'setControl',
       args: { doc, node, control: { of: 'value', property: 'title' }, source: text(`Edited ${i}`) },
     });
-    if (isRefusal(changes)) throw new Error(changes.refused);
+    if (isRefusal(changes)) throw new Error(saidText(changes.refused));
     const before = documents;
     documents = applyChanges(documents, changes);
     return { before, after: documents, changes };

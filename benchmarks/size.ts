@@ -11,6 +11,7 @@ import { plant } from '@sormet/core/ready';
 import { compileSite, PageCompiler, planOf, Release } from '@sormet/core/compile';
 import { Linker } from '@sormet/core/resolve';
 import { Reach } from '@sormet/core/reach';
+import { saidText } from '@sormet/core/said';
 import { dataOf } from '@sormet/core/value';
 import { component, contentType, entry, page, words } from '@sormet/core/test';
 import { brackenfold } from '@sormet/demo';
@@ -44,7 +45,7 @@ function siteOf(entries: number): Documents {
 
 function done(documents: Documents, edit: NamedEdit): Done {
   const result = doEdit(documents, edit);
-  if (isRefusal(result)) throw new Error(result.refused);
+  if (isRefusal(result)) throw new Error(saidText(result.refused));
   return result;
 }
 

@@ -5,6 +5,7 @@ import {
   type TokenGroup,
   type TokensDoc,
 } from '@sormet/core/model';
+import { saidText } from '@sormet/core/said';
 import { readTokenText, readTokenValue } from '@sormet/core/style';
 
 /** The tokens of Brackenfold by group: the id, the name, the value; names in braces stand for other tokens. */
@@ -94,7 +95,7 @@ function made(): TokensDoc['tokens'] {
       const { type } = TOKEN_GROUPS[group];
       // Only what was written before it can stand in a token.
       const named = css.includes('{') ? readTokenText(type, css, tokens) : undefined;
-      if (named && !named.ok) throw new Error(`${name}: ${named.reason}`);
+      if (named && !named.ok) throw new Error(`${name}: ${saidText(named.reason)}`);
       const refs = Object.fromEntries(
         Object.entries(named?.tokens ?? {}).map(([ref, token]) => [
           ref,
@@ -102,7 +103,7 @@ function made(): TokensDoc['tokens'] {
         ]),
       );
       const read = readTokenValue(type, named?.css ?? css, refs);
-      if (!read.ok) throw new Error(`${name}: ${read.reason}`);
+      if (!read.ok) throw new Error(`${name}: ${saidText(read.reason)}`);
       tokens[id] = { name, order: orders[at]!, type, group, value: read.value };
       at += 1;
     }

@@ -1,5 +1,6 @@
 import { get } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { say } from '@sormet/core/said';
 import { brackenfold } from '@sormet/demo';
 import { text } from '@sormet/core/model';
 import { FileEntity, SiteEntity, DocumentEntity } from './database/entities';
@@ -87,7 +88,7 @@ describe('the application', () => {
     expect(body).toMatchObject({
       revision: 2,
       more: false,
-      edits: [{ revision: 2, says: 'set the title of /about' }],
+      edits: [{ revision: 2, said: say('set-of-page', { what: 'title', page: '/about' }) }],
     });
     await server.api.get('/api/sites/brackenfold/history?after=-1').expect(400);
     await server.api.get("/api/sites/brackenfold/history?after=1';--").expect(400);
@@ -166,7 +167,9 @@ describe('bringing in a picture', () => {
     huge.writeUInt32BE(60_000, 16);
     huge.writeUInt32BE(60_000, 20);
     const { body } = await send(huge, 'huge.png').expect(415);
-    expect((body as { detail: string }).detail).toContain('60000 by 60000 pixels');
+    expect(body).toMatchObject({
+      said: say('picture-too-many-pixels', { width: 60_000, height: 60_000, most: 60 }),
+    });
     for (const broken of ['--b\r\ncontent-disposition: form-data; name="file"', '--b\r\n', ''])
       await server.api
         .post('/api/sites/brackenfold/files')
@@ -234,7 +237,7 @@ describe('bringing in a film', () => {
   test('may be larger than a picture, and not as large as anybody likes', async () => {
     await send(isoFile('mp42', 5 * 1024 * 1024), 'long.mp4').expect(201);
     const { body } = await send(isoFile('mp42', 33 * 1024 * 1024), 'longer.mp4').expect(413);
-    expect((body as { detail: string }).detail).toContain('32 MB');
+    expect(body).toMatchObject({ said: say('film-too-large') });
   });
 });
 

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { join, sep } from 'node:path';
 import express, { type Express, type RequestHandler } from 'express';
 import staticGzip from 'express-static-gzip';
+import { say } from '@sormet/core/said';
 import { api } from './api/api';
 import type { ApiParts } from './api/api-parts';
 import { serveFile } from './files/serve-file';
@@ -43,15 +44,13 @@ export function application(parts: Parts): Express {
   app.use('/api', api(parts));
   app.use(interfaceFiles(parts.interfaceFolder));
   app.get('/{*path}', (request, response) => {
-    if (request.path.startsWith('/api/'))
-      throw new Problem(404, 'Not found', 'There is no such address.');
+    if (request.path.startsWith('/api/')) throw new Problem(404, say('no-such-address'));
     const page = join(parts.interfaceFolder, 'index.html');
-    if (!existsSync(page))
-      throw new Problem(503, 'Not built', 'The interface is not built; “npm start” builds it.');
+    if (!existsSync(page)) throw new Problem(503, say('interface-not-built'));
     response.set('cache-control', 'no-cache').sendFile(page);
   });
   app.use((request) => {
-    throw new Problem(405, 'Not allowed', `${request.method} does nothing at ${request.path}.`);
+    throw new Problem(405, say('does-nothing-at', { method: request.method, path: request.path }));
   });
   app.use(sendProblem);
   return app;

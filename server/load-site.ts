@@ -1,6 +1,7 @@
 import type { DataSource, EntityManager } from 'typeorm';
 import { type Documents } from '@sormet/core/model';
 import { findingsOf } from '@sormet/core/edit';
+import { saidText } from '@sormet/core/said';
 import type { DemoSite } from '@sormet/demo';
 import { storeDocument } from './database/documents';
 import { SiteEntity } from './database/entities';
@@ -50,5 +51,5 @@ export async function storeSite(
 /** @throws naming the first document that is not sound. */
 function check(documents: Documents): void {
   const [finding] = findingsOf(documents);
-  if (finding) throw new Error(`${finding.doc}${finding.path} ${finding.reason}`);
+  if (finding) throw new Error(`${finding.doc}${finding.path} ${saidText(finding.reason)}`);
 }

@@ -1,5 +1,6 @@
 import { createServer, type Server } from 'node:http';
 import { join } from 'node:path';
+import { say } from '@sormet/core/said';
 import { brackenfold } from '@sormet/demo';
 import type { RequestListener } from 'node:http';
 import { application } from './application';
@@ -104,9 +105,9 @@ const UNREADABLE =
   'HTTP/1.1 400 Bad Request\r\ncontent-type: application/problem+json\r\nconnection: close\r\n\r\n' +
   JSON.stringify({
     type: 'about:blank',
-    title: 'Bad request',
+    title: 'Bad Request',
     status: 400,
-    detail: 'This is no HTTP request.',
+    said: say('no-http'),
   });
 
 function listen(

@@ -1,6 +1,7 @@
 import { IsNull } from 'typeorm';
 import { doEdit, isRefusal } from '@sormet/core/edit';
 import { newId, type Documents } from '@sormet/core/model';
+import { saidText } from '@sormet/core/said';
 import { SiteEntity, UseEntity } from './database/entities';
 import type { SiteStore } from './database/site-store';
 import { acceptEdit, storeUses } from './edits/accept';
@@ -22,7 +23,8 @@ export async function tidySites(store: SiteStore): Promise<void> {
     const { documents } = await store.state(site);
     await usesAnew(store, site.id, documents);
     const done = doEdit(documents, { name: 'tidy', args: {} });
-    if (isRefusal(done)) console.error(`${site.name} stays as it was stored: ${done.refused}`);
+    if (isRefusal(done))
+      console.error(`${site.name} stays as it was stored: ${saidText(done.refused)}`);
     else if (done.changes.length > 0)
       await acceptEdit(store, site.id, {
         id: newId(),

@@ -1,6 +1,7 @@
 import type { EntityManager } from 'typeorm';
 import { differences } from '@sormet/core/edit';
 import { Documents, FORMAT, formatOf, newId, upgraded, type Stored } from '@sormet/core/model';
+import { say } from '@sormet/core/said';
 import { storeDocument } from './database/documents';
 import { DocumentEntity, SiteEntity } from './database/entities';
 import { heldSite } from './database/held-site';
@@ -46,7 +47,7 @@ async function upgradeSite(manager: EntityManager, id: string): Promise<void> {
     name: 'upgrade',
     args: { from, to: FORMAT },
     changes,
-    says: `brought the site from format ${from} to format ${FORMAT}`,
+    said: say('upgraded', { from, to: FORMAT }),
     documents: count,
     stretch: null,
   });

@@ -1,6 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { Change, EDIT_ID_PATTERN } from '../edit';
 import { ID_PATTERN, LARGEST_EDIT, SiteDoc } from '../model';
+import { SAID, TOLD } from '../said';
 
 const exact = { additionalProperties: false };
 
@@ -104,7 +105,7 @@ export const HistoryEntry = Type.Object(
     who: Type.String(),
     at: Type.String(),
     name: Type.String(),
-    says: Type.String(),
+    said: SAID,
     changes: Type.Array(Change),
   },
   exact,
@@ -123,7 +124,7 @@ export const HistoryLine = Type.Object(
     last: Type.Integer(),
     who: Type.String(),
     at: Type.String(),
-    says: Type.String(),
+    said: SAID,
   },
   exact,
 );
@@ -165,7 +166,7 @@ export const Planned = Type.Object(
       Type.Literal('gone'),
       Type.Literal('redirect'),
     ]),
-    reasons: Type.Array(Type.String()),
+    reasons: Type.Array(SAID),
   },
   exact,
 );
@@ -196,7 +197,7 @@ export const ReleaseSummary = Type.Object(
     done: Type.Integer(),
     of: Type.Integer(),
     pages: Type.Array(Planned),
-    error: Type.Union([Type.String(), Type.Null()]),
+    error: Type.Union([SAID, Type.Null()]),
     at: Type.String(),
   },
   exact,
@@ -214,7 +215,7 @@ export const FileAnswer = Type.Object(
     width: Type.Optional(Type.Integer()),
     height: Type.Optional(Type.Integer()),
     /** What was left out of an SVG because it does not draw. */
-    leftOut: Type.Array(Type.String()),
+    leftOut: Type.Array(TOLD),
   },
   exact,
 );

@@ -1,4 +1,5 @@
 import type { NodeId, TreeDoc, Documents } from '../model';
+import type { Said } from '../said';
 import type { Choices } from './choices';
 import type { Clip } from './clip';
 import type { Counterparts } from './counterparts';
@@ -17,5 +18,5 @@ export interface Carrying {
   /** The new ids of the nodes that come along. */
   readonly ids: ReadonlyMap<NodeId, NodeId>;
   /** Says of something that it means nothing there, once, in words. @returns nothing, to stand in its place */
-  readonly lost: (what: string) => undefined;
+  readonly lost: (what: Said) => undefined;
 }

@@ -1,6 +1,7 @@
 import { clashesOf, clipOf, fitClip, type Choice } from '.';
 import { doEdit, isRefusal } from '../edit';
 import { FORMAT, newId, placeAt, type Documents, type StyleDoc, type TokensDoc } from '../model';
+import { saidText } from '../said';
 import { readBlock } from '../style';
 import { documentsOf, page } from '../test';
 
@@ -52,7 +53,7 @@ function pasted(choice: Choice): Documents {
     name: 'paste',
     args: { doc: 'start', roots: [...roots], nodes, bring: [...bring], restyle, tokens },
   });
-  if (isRefusal(done)) throw new Error(done.refused);
+  if (isRefusal(done)) throw new Error(saidText(done.refused));
   return done.documents;
 }
 

@@ -13,6 +13,7 @@ import {
   type TreeDoc,
   type TreeNode,
 } from '../model';
+import { saidText, type Said } from '../said';
 import { Along, type Brought } from './along';
 import type { Carrying } from './carrying';
 import type { Choices } from './choices';
@@ -32,7 +33,7 @@ export interface Fitted {
   readonly restyle: Readonly<Record<string, Block>>;
   /** Tokens of the site that are otherwise from then on, and new ones. */
   readonly tokens: Readonly<Record<string, Token>>;
-  readonly left: readonly string[];
+  readonly left: readonly Said[];
 }
 
 /**
@@ -52,8 +53,8 @@ export function fitClip(
 ): Fitted | undefined {
   const target = treeDocOf(documents, doc);
   if (!target || place.parent === null || !own(target.nodes, place.parent)) return undefined;
-  const left = new Set<string>();
-  const lost = (what: string): undefined => void left.add(what);
+  const left = new Map<string, Said>();
+  const lost = (what: Said): undefined => void left.set(saidText(what), what);
   const there = new Counterparts(documents, clip, makeId, choices);
   const out = leftOut(clip, target, there, lost);
   const ids = new Map<NodeId, NodeId>();
@@ -67,7 +68,7 @@ export function fitClip(
   const restyle = along.restyled();
   // Last: what comes along and what is restyled may name further ones.
   const tokens = along.tokens();
-  return { doc: target.id, roots, nodes, bring, restyle, tokens, left: [...left] };
+  return { doc: target.id, roots, nodes, bring, restyle, tokens, left: [...left.values()] };
 }
 
 /** The repeats around a place of a tree that go over content, nearest first. */

@@ -7,35 +7,33 @@ import {
   type TreeDoc,
   type TreeNode,
 } from '../model';
+import { say, type Said } from '../said';
 import type { Clip } from './clip';
 import type { Counterparts } from './counterparts';
 
 /**
  * The nodes of a clip that cannot stand in a document, with everything in them.
- * @param lost is told what of each means nothing there, in words
+ * @param lost is told what of each means nothing there
  */
 export function leftOut(
   clip: Clip,
   target: TreeDoc,
   there: Counterparts,
-  lost: (what: string) => void,
+  lost: (what: Said) => void,
 ): Set<NodeId> {
   const out = new Set<NodeId>();
   const children = childrenOf(clip.nodes);
   const slotsThere = new Set(
     Object.values(target.nodes).flatMap((node) => (node.kind === 'slot' ? [node.slot] : [])),
   );
-  const whyNot = (node: TreeNode): string | undefined => {
+  const whyNot = (node: TreeNode): Said | undefined => {
     switch (node.kind) {
       case 'instance':
-        return there.component(node.component) === undefined
-          ? 'an instance of a component that is gone'
-          : undefined;
+        return there.component(node.component) === undefined ? say('left-instance') : undefined;
       case 'slot': {
         // A slot that was cut out of its definition may come back; it stands there once.
         const isIts = target.kind === 'component' && own(target.slots, node.slot) !== undefined;
-        if (target.id !== clip.doc || !isIts || slotsThere.has(node.slot))
-          return 'a slot, which stands once in its definition';
+        if (target.id !== clip.doc || !isIts || slotsThere.has(node.slot)) return say('left-slot');
         slotsThere.add(node.slot);
         return undefined;
       }
@@ -43,18 +41,18 @@ export function leftOut(
         const queried = queriedType(node.query);
         if (queried === undefined || there.type(queried) !== undefined) return undefined;
         const type = own(clip.types, queried);
-        return `a repeat over ${type?.plural.toLowerCase() ?? 'entries'}, not on this site`;
+        return say('left-repeat', { over: type?.plural.toLowerCase() ?? 'entries' });
       }
       default:
         return undefined;
     }
   };
-  const lostSlot = ({ place: { parent, slot } }: TreeNode): string | undefined => {
+  const lostSlot = ({ place: { parent, slot } }: TreeNode): Said | undefined => {
     const around = parent === null ? undefined : own(clip.nodes, parent);
     return around?.kind === 'instance' &&
       slot !== undefined &&
       there.slot(around.component, slot) === undefined
-      ? 'what stood in a slot that the component here does not have'
+      ? say('left-in-slot')
       : undefined;
   };
   for (const [id, node] of Object.entries(clip.nodes)) {

@@ -14,6 +14,7 @@ import {
   type Naming,
   type TreeNode,
 } from '../model';
+import { say } from '../said';
 import { filled, keyParts } from '../style';
 import type { Carrying } from './carrying';
 import { SourcesThere, type Reader } from './sources-there';
@@ -44,7 +45,7 @@ export class NamesThere {
       tokenCss: (name, ref) =>
         own(clip.tokens, ref.token) &&
         filled({ css: `var(--${name})`, refs: { [name]: ref } }, clip.tokens),
-      lostDeclaration: (key) => lost(`a declaration of ${keyParts(key).property}`),
+      lostDeclaration: (key) => lost(say('left-declaration', { property: keyParts(key).property })),
     };
   }
 
@@ -61,33 +62,35 @@ export class NamesThere {
       case 'component':
         return there.component(named.id);
       case 'style':
-        return there.style(named.id) ?? lost('a shared style that is gone');
+        return there.style(named.id) ?? lost(say('left-style'));
       case 'theme':
-        return there.theme(named.id) ?? lost('a theme that this site does not have');
+        return there.theme(named.id) ?? lost(say('left-theme'));
       case 'token':
         return there.token(named.id);
       case 'width': {
         const max = own(clip.widths, named.id)?.max;
-        const width = max === undefined ? 'a width' : `${max} px`;
-        return there.width(named.id) ?? lost(`what was declared at ${width}`);
+        const why = max === undefined ? say('left-at-a-width') : say('left-at-width', { max });
+        return there.width(named.id) ?? lost(why);
       }
       case 'asset': {
         const asset = there.asset(named.id);
         if (asset !== undefined || named.as === 'still') return asset;
-        return lost(`a ${named.as} that is gone`);
+        return lost(say(named.as === 'film' ? 'left-film' : 'left-picture'));
       }
       case 'entry': {
-        const what =
-          named.by === 'link' ? 'a link to a page of the other site' : 'an entry of the other site';
-        return there.entry(named.id) ?? lost(what);
+        const why = say(named.by === 'link' ? 'left-link' : 'left-entry');
+        return there.entry(named.id) ?? lost(why);
       }
       case 'page':
-        return there.page(named.id) ?? lost('a link to a page of the other site');
+        return there.page(named.id) ?? lost(say('left-link'));
       case 'type':
         return there.type(named.id);
       case 'property': {
         const label = own(clip.components, named.of)?.properties[named.id]?.label;
-        return there.property(named.of, named.id) ?? lost(`the value of ${label ?? 'a property'}`);
+        return (
+          there.property(named.of, named.id) ??
+          lost(say('left-value', { property: label ?? say('a-property') }))
+        );
       }
       case 'slot':
         return there.slot(named.of, named.id);
@@ -103,7 +106,7 @@ export class NamesThere {
     if (!here || node === undefined) return id;
     const name = partNameOf(own(own(clip.components, component)?.nodes ?? {}, id));
     const part = partsIn(here.nodes).find(([, each]) => each === name)?.[0];
-    return part ?? lost(`the look of ${name ?? 'a part that is gone'}`);
+    return part ?? lost(say('look-left', { part: name ?? say('part-gone') }));
   }
 
   /** A token that stands for a value: what it holds, where that is a value of the kind. */
@@ -113,7 +116,7 @@ export class NamesThere {
       own(tokens, token) &&
       filled({ css: 'var(--it)', refs: { it: { token, type: kind } } }, tokens);
     const value = css === undefined ? null : (kindOf(kind).parse?.(css, { kind }) ?? null);
-    if (value === null) this.carrying.lost('a token that this site does not have');
+    if (value === null) this.carrying.lost(say('left-token'));
     return value;
   }
 

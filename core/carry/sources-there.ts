@@ -9,16 +9,17 @@ import {
   type Typed,
 } from '../model';
 import { emptyLiteral } from '../edit';
+import { say, type Said, type Told } from '../said';
 import type { Carrying } from './carrying';
 
 /** Where a source is read: in what was pasted, or in a definition that comes along and keeps its own. */
 export type Reader = 'here' | ComponentDoc;
 
-/** What of a query is bound, in words. */
-const QUERIED: Readonly<Record<string, string>> = {
-  limit: 'a limit',
-  offset: 'an offset',
-  related: 'what a repeat is related to',
+/** What of a query is bound. */
+const QUERIED: Readonly<Record<string, Said>> = {
+  limit: say('bound-limit'),
+  offset: say('bound-offset'),
+  related: say('bound-related'),
 };
 
 /** How what a clip is fed from is read where it comes to stand. */
@@ -42,47 +43,52 @@ export class SourcesThere {
     const nothing = () => undefined;
     switch (member) {
       case 'text':
-        return this.source(source, at, 'a text', () => text(''));
+        return this.source(source, at, say('bound-text'), () => text(''));
       case 'shown':
-        return this.source(source, at, 'whether something shows', nothing);
+        return this.source(source, at, say('bound-shown'), nothing);
       case 'attributes':
         return this.source(source, at, name!, nothing);
       case 'values': {
         const { components } = this.carrying.clip;
         const component = node?.kind === 'instance' ? own(components, node.component) : undefined;
-        const label = component?.properties[name!]?.label ?? 'a property';
+        const label = component?.properties[name!]?.label ?? say('a-property');
         return this.source(source, at, label, nothing);
       }
       case 'query':
         if (name === 'from')
-          return this.source(source, at, 'a list', () =>
+          return this.source(source, at, say('bound-list'), () =>
             emptyLiteral({ kind: 'list', fields: {} }),
           );
-        if (name === 'where') return this.source(source, at, 'a condition', nothing);
-        return this.source(source, at, QUERIED[name!] ?? 'a repeat', nothing);
+        if (name === 'where') return this.source(source, at, say('bound-condition'), nothing);
+        return this.source(source, at, QUERIED[name!] ?? say('bound-repeat'), nothing);
       case 'chosen':
         // Elsewhere it has for good what was chosen for it (see `chosenForGood`).
         return this.read(source, at);
       default:
-        return this.source(source, at, rest.length > 0 ? 'a declaration' : 'a value', nothing);
+        return this.source(
+          source,
+          at,
+          rest.length > 0 ? say('bound-declaration') : say('a-value'),
+          nothing,
+        );
     }
   }
 
   /**
    * A source as it is read there; what cannot be read gives way to what it held, else to what stands in for it.
-   * @param what what is fed by it, in words
+   * @param what what is fed by it
    */
   source(
     source: Source,
     at: Reader,
-    what: string,
+    what: Told,
     standIn: () => Literal | undefined,
   ): Source | undefined {
     const read = this.read(source, at);
     const { whenEmpty } = source;
     if (!read) {
       if (typeof whenEmpty === 'object') return this.source(whenEmpty.use, at, what, standIn);
-      this.carrying.lost(`what ${what} was bound to`);
+      this.carrying.lost(say('left-binding', { what }));
       return this.held(source) ?? standIn();
     }
     if (typeof whenEmpty !== 'object') return read;

@@ -3,6 +3,7 @@ import { doEdit, isRefusal } from '../edit';
 import { type Branch } from '../ready';
 import { docOf, literal, type Source } from '../model';
 import { Linker, prepare, write } from '../resolve';
+import { saidText } from '../said';
 import { blockOf } from '../style';
 import { component, documentsOf } from '../test';
 import { dataOf } from '../value';
@@ -79,7 +80,7 @@ describe('a wrapper whose only content may be hidden', () => {
         })),
       },
     });
-    if (isRefusal(done)) throw new Error(done.refused);
+    if (isRefusal(done)) throw new Error(saidText(done.refused));
     expect(found(done.documents)).toEqual([]);
     // An empty list hides what stands around it, one with something in it does not.
     const shows = (length: number) => {
@@ -88,7 +89,7 @@ describe('a wrapper whose only content may be hidden', () => {
         name: 'setDefault',
         args: { component: 'card', property: 'points', value: literal({ type: 'list', value }) },
       });
-      if (isRefusal(set)) throw new Error(set.refused);
+      if (isRefusal(set)) throw new Error(saidText(set.refused));
       const linked = new Linker().link(set.documents, 'card');
       return write(prepare(linked, dataOf(set.documents)));
     };

@@ -1,9 +1,10 @@
 import type { Resolved, ResolvedElement } from '../resolve';
+import { say, type Said } from '../said';
 
 /** What of a page's landmarks is missing, doubled or cannot be told apart (WAI-ARIA Authoring Practices, Landmark Regions). */
 export interface LandmarkFinding {
   readonly landmark: 'header' | 'nav' | 'main' | 'footer' | 'skip link';
-  readonly says: string;
+  readonly says: Said;
   /** One that is concerned, where there is one. */
   readonly element?: ResolvedElement;
 }
@@ -38,17 +39,17 @@ export function landmarkFindings(root: Resolved | null | undefined): LandmarkFin
   const findings: LandmarkFinding[] = [];
   for (const landmark of ['header', 'main', 'footer'] as const) {
     const [first, second] = found[landmark];
-    if (!first) findings.push({ landmark, says: `no ${landmark}` });
+    if (!first) findings.push({ landmark, says: say('no-landmark', { landmark }) });
     else if (second)
       findings.push({
         landmark,
-        says: `${found[landmark].length} times ${landmark}: a page has one`,
+        says: say('landmark-twice', { many: found[landmark].length, landmark }),
         element: second,
       });
   }
   const named = (nav: ResolvedElement) =>
     nav.attributes['aria-label'] ?? nav.attributes['aria-labelledby'];
-  if (found.nav.length === 0) findings.push({ landmark: 'nav', says: 'no nav' });
+  if (found.nav.length === 0) findings.push({ landmark: 'nav', says: say('no-nav') });
   const names = found.nav.map(named);
   const unclear = found.nav.find(
     (nav) =>
@@ -57,13 +58,13 @@ export function landmarkFindings(root: Resolved | null | undefined): LandmarkFin
   if (unclear)
     findings.push({
       landmark: 'nav',
-      says: `${found.nav.length} times nav that have no names of their own (aria-label)`,
+      says: say('navs-unnamed', { many: found.nav.length }),
       element: unclear,
     });
   // What skips to the content stands before everything else that can be reached (WCAG 2.2, 2.4.1, technique G1).
   const [first] = links;
   const target = /^#(.+)$/.exec(first?.attributes['href'] ?? '')?.[1];
   if (target === undefined || !ids.has(target))
-    findings.push({ landmark: 'skip link', says: 'no skip link before all others' });
+    findings.push({ landmark: 'skip link', says: say('no-skip-link') });
   return findings;
 }

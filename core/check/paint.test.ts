@@ -3,6 +3,7 @@ import { firstPaint, paintAt, themeAt, weakPairs } from '.';
 import { doEdit, isRefusal } from '../edit';
 import { allOf, type Documents } from '../model';
 import { build, Linker, type Resolved, type ResolvedElement } from '../resolve';
+import { saidText } from '../said';
 import { dataOf } from '../value';
 
 const { documents } = brackenfold();
@@ -48,7 +49,7 @@ test('a theme that makes words too weak is told, with what is asked for', () => 
     args: { theme: 'night', token: 'ink', css: '#444444' },
   };
   const done = doEdit(documents, edit);
-  if (isRefusal(done)) throw new Error(done.refused);
+  if (isRefusal(done)) throw new Error(saidText(done.refused));
   const found = weakPairs(done.documents, builtOf(done.documents, 'page-home'));
   expect(found.length).toBeGreaterThan(0);
   for (const { theme, ratio, least } of found) {

@@ -1,6 +1,7 @@
 import { brackenfold } from '@sormet/demo';
 import { parse } from 'parse5';
 import { assetPath, text, Documents, type PageDoc } from '../model';
+import { saidText, say } from '../said';
 import { blockOf } from '../style';
 import { applyChanges, isRefusal, runEdit, type NamedEdit } from '../edit';
 import {
@@ -29,7 +30,7 @@ const demo = brackenfold().documents;
 
 function after(documents: Documents, edit: NamedEdit): Documents {
   const changes = runEdit(documents, edit);
-  if (isRefusal(changes)) throw new Error(changes.refused);
+  if (isRefusal(changes)) throw new Error(saidText(changes.refused));
   return applyChanges(documents, changes);
 }
 
@@ -141,7 +142,7 @@ describe('what will change', () => {
       }),
     );
     expect(pages).toEqual([
-      { path: '/about', what: 'changed', reasons: ['the page /about changed'] },
+      { path: '/about', what: 'changed', reasons: [say('page-changed', { path: '/about' })] },
     ]);
     expect(made).toBe(1);
   });
@@ -158,7 +159,7 @@ describe('what will change', () => {
       }),
     );
     expect(pages.map(({ path }) => path)).toEqual(['/', '/sheds', '/sheds/bellfield']);
-    expect(pages[2]?.reasons).toContain('the entry bellfield changed');
+    expect(pages[2]?.reasons).toContainEqual(say('entry-changed', { slug: 'bellfield' }));
   });
 
   test('is every page that holds a definition', () => {
@@ -171,7 +172,7 @@ describe('what will change', () => {
     expect(pages.map(({ path }) => path)).toEqual(
       expect.arrayContaining(['/', '/about', '/sheds', '/sheds/millgate']),
     );
-    expect(pages[0]?.reasons).toEqual(['the definition of Join band changed']);
+    expect(pages[0]?.reasons).toEqual([say('definition-changed', { component: 'Join band' })]);
   });
 
   test('is every page that asks a query of a definition they share, also where the answer was kept', () => {
@@ -211,14 +212,14 @@ describe('what will change', () => {
     expect(plan(without).pages).toContainEqual({
       path: '/guides',
       what: 'gone',
-      reasons: ['no page has this path any more'],
+      reasons: [say('no-page-here')],
     });
     const shown = after(demo, {
       name: 'setPage',
       args: { page: 'page-winter', set: { draft: false } },
     });
     expect(plan(shown).pages).toEqual([
-      { path: '/winter', what: 'new', reasons: ['the page is new'] },
+      { path: '/winter', what: 'new', reasons: [say('page-is-new')] },
     ]);
   });
 });

@@ -1,5 +1,6 @@
 import { docOf, own, type Documents } from '../model';
 import { shortName } from '../edit';
+import { saidText, say, type Said } from '../said';
 import { changedBetween } from './changed';
 import { addressOfFile, type ReleaseFile } from './manifest';
 import type { CompiledSite, Earlier } from './site';
@@ -8,12 +9,12 @@ import type { CompiledSite, Earlier } from './site';
 export interface PlannedPage {
   readonly path: string;
   readonly what: 'new' | 'changed' | 'gone' | 'redirect';
-  readonly reasons: readonly string[];
+  readonly reasons: readonly Said[];
 }
 
 /**
  * The addresses where a compiled site differs from what was there before, each with its reasons: the documents that
- * changed and that the page was made from, in words.
+ * changed and that the page was made from.
  * @param earlier what was live, whether or not the site was compiled beside it
  */
 export function planOf(
@@ -29,11 +30,11 @@ export function planOf(
     const old = earlier?.release.file(file);
     const now = compiled.file(file);
     if (old?.sha256 === now?.sha256) continue;
-    if (!now) plan.push({ path, what: 'gone', reasons: ['no page has this path any more'] });
+    if (!now) plan.push({ path, what: 'gone', reasons: [say('no-page-here')] });
     else if (now.redirect !== undefined)
-      plan.push({ path, what: 'redirect', reasons: [`leads to ${now.redirect} now`] });
+      plan.push({ path, what: 'redirect', reasons: [say('leads-to', { path: now.redirect })] });
     else if (!old || old.redirect !== undefined)
-      plan.push({ path, what: 'new', reasons: ['the page is new'] });
+      plan.push({ path, what: 'new', reasons: [say('page-is-new')] });
     else
       plan.push({
         path,
@@ -59,48 +60,49 @@ function reasonsOf(
   changed: ReadonlySet<string>,
   documents: Documents,
   earlier: Documents,
-): string[] {
+): Said[] {
   const reasons = (file.depends ?? [])
     .filter((id) => changed.has(id))
     .flatMap((id) => reasonOf(id, documents, earlier) ?? []);
-  const unique = [...new Set(reasons)].sort();
-  return unique.length > 0 ? unique : ['something it is made from changed'];
+  const unique = new Map(reasons.map((reason) => [saidText(reason), reason]));
+  if (unique.size === 0) return [say('made-from-changed')];
+  return [...unique.keys()].sort().map((key) => unique.get(key)!);
 }
 
-function reasonOf(id: string, documents: Documents, earlier: Documents): string | undefined {
+function reasonOf(id: string, documents: Documents, earlier: Documents): Said | undefined {
   if (id.startsWith('entries:')) {
     const type = docOf(documents, 'type', id.slice('entries:'.length));
-    return `the list of ${type?.plural.toLowerCase() ?? 'entries'} changed`;
+    return say('list-changed', { of: type?.plural.toLowerCase() ?? 'entries' });
   }
-  if (id.startsWith('path:') || id.startsWith('pages:'))
-    return 'the address of a page it links to changed';
+  if (id.startsWith('path:') || id.startsWith('pages:')) return say('linked-address-changed');
   const [name, record] = id.split('#');
   const doc = documents.get(name!) ?? earlier.get(name!);
-  if (record !== undefined && doc?.kind === 'tags') return `the style of every ${record} changed`;
+  if (record !== undefined && doc?.kind === 'tags')
+    return say('tag-style-changed', { tag: record });
   if (record !== undefined && doc?.kind === 'tokens') {
     const before = docOf(earlier, 'tokens', doc.id);
     const token = own(doc.tokens, record) ?? (before && own(before.tokens, record));
-    return `the token ${token?.name ?? 'that is gone'} changed`;
+    return say('token-changed', { token: token?.name ?? say('gone-name') });
   }
   switch (doc?.kind) {
     case 'page':
-      return `the page ${doc.path} changed`;
+      return say('page-changed', { path: doc.path });
     case 'component':
-      return `the definition of ${shortName(doc.name)} changed`;
+      return say('definition-changed', { component: shortName(doc.name) });
     case 'entry':
-      return `the entry ${doc.slug} changed`;
+      return say('entry-changed', { slug: doc.slug });
     case 'tokens':
-      return 'the tokens changed';
+      return say('tokens-changed');
     case 'tags':
-      return 'the tag styles changed';
+      return say('tag-styles-changed');
     case 'style':
-      return `the style ${doc.name} changed`;
+      return say('style-changed', { style: doc.name });
     case 'site':
-      return 'the settings of the site changed';
+      return say('settings-changed');
     case 'asset':
-      return `the file ${doc.name} changed`;
+      return say('file-changed', { file: doc.name });
     case 'type':
-      return `the content type ${doc.name} changed`;
+      return say('type-changed', { type: doc.name });
     default:
       return undefined;
   }

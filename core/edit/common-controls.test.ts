@@ -124,6 +124,6 @@ describe('several controls as one property', () => {
         ],
       },
     });
-    expect(refused).toMatchObject({ refused: 'Both is of another type.' });
+    expect(refused).toMatchObject({ refused: { code: 'of-another-type' } });
   });
 });

@@ -148,7 +148,7 @@ function declaredBy(key: string, source: Source, now: Declared | undefined): Dec
     const token = type.kind === 'length' ? 'length' : 'colour';
     return { css: 'var(--t)', refs: { t: { token: value.token, type: token } } };
   }
-  const spelt = kindOf(type.kind).spell?.(value) ?? String(value);
+  const spelt = kindOf(type.kind).spell?.(value) ?? String(value as string | number);
   return { css: type.kind === 'length' && spelt === '0px' ? '0' : spelt };
 }
 

@@ -1,5 +1,6 @@
 import type { Static } from '@sinclair/typebox';
 import { LARGEST_EDIT, type Documents } from '../model';
+import { say, type Said } from '../said';
 import { addAsset } from './assets/assets';
 import { guardedChanges, isRefusal, type Change, type Refusal } from './changes';
 import { makeDefault, setDefault } from './components/defaults';
@@ -19,7 +20,6 @@ import { addPage, removePage, setPage, setPath, setSurround } from './pages/page
 import { setQuery } from './repeats/queries';
 import { repeatNoMore, repeatThis } from './repeats/repeating';
 import { declareRule, setByRule } from './rules/by-rule';
-import type { DocumentFinding } from './soundness/document-finding';
 import { newFindings } from './soundness/soundness';
 import { setSite, setWidth } from './site/site';
 import { declare, declareShared, declareTag } from './style/declaring';
@@ -150,16 +150,15 @@ export function doEdit(
   if (isRefusal(changes)) return changes;
   if (changes.length > LARGEST_EDIT)
     return refuse(
-      `This would change ${changes.length} things at once; ${LARGEST_EDIT} is the most. Do it in parts.`,
+      say('too-many-changes', { many: changes.length, most: LARGEST_EDIT }),
       changes[0]!.doc,
     );
   const done = guardedChanges(documents, changes);
   const wrong = done.mismatches[0];
-  if (wrong)
-    return refuse('Something is not as it was expected here.', wrong.change.doc, wrong.change.path);
+  if (wrong) return refuse(say('not-as-expected'), wrong.change.doc, wrong.change.path);
   const [finding] = newFindings(documents, done.documents, changes);
   return finding
-    ? refuse(sentence(finding), finding.doc, finding.path)
+    ? refuse(finding.reason, finding.doc, finding.path)
     : { changes, documents: done.documents };
 }
 
@@ -174,11 +173,7 @@ export function runEdit(
 }
 
 /** How the history names an edit. */
-export function sayEdit(documents: Documents, edit: NamedEdit, past: Past = NO_PAST): string {
+export function toldOf(documents: Documents, edit: NamedEdit, past: Past = NO_PAST): Said {
   const kind = EDITS[edit.name] as unknown as EditKind;
-  return kind.says(documents, edit.args, past);
-}
-
-function sentence({ reason }: DocumentFinding): string {
-  return reason[0]!.toUpperCase() + reason.slice(1) + (/[.!?]$/.test(reason) ? '' : '.');
+  return kind.told(documents, edit.args, past);
 }

@@ -21,6 +21,7 @@ import {
 } from '../model';
 import { Reach } from '../reach';
 import { build, Linker, prepare, write, type Built } from '../resolve';
+import { saidText } from '../said';
 import { dataOf, type Data } from '../value';
 import { htmlOf } from '../test/html';
 import { means } from '../test';
@@ -67,11 +68,11 @@ describe('whatever somebody edits', () => {
             args: { edits: [edit] },
           });
           const undone = doEdit(after, takeBack(each.id), pastOf(done));
-          if (isRefusal(undone)) throw new Error(`${each.edit.name}: ${undone.refused}`);
+          if (isRefusal(undone)) throw new Error(`${each.edit.name}: ${saidText(undone.refused)}`);
           expect(sameJson(undone.documents, before)).toBe(true);
           const past = pastOf([{ ...each, id: 'the-undoing', changes: undone.changes }]);
           const again = doEdit(undone.documents, takeBack('the-undoing'), past);
-          if (isRefusal(again)) throw new Error(`${each.edit.name}: ${again.refused}`);
+          if (isRefusal(again)) throw new Error(`${each.edit.name}: ${saidText(again.refused)}`);
           expect(sameJson(again.documents, after)).toBe(true);
         }
       }),

@@ -9,6 +9,7 @@ import {
   treeDocOf,
   type TreeNode,
 } from '../model';
+import { say, type Told } from '../said';
 
 /** A component's name without its folder. */
 export function shortName(name: string): string {
@@ -16,51 +17,51 @@ export function shortName(name: string): string {
 }
 
 /** How people see a document where something is said of it. */
-export function documentWord(doc: Doc | undefined): string {
+export function documentWord(doc: Doc | undefined): Told {
   switch (doc?.kind) {
     case 'page':
       return doc.path;
     case 'component':
       return shortName(doc.name);
     case 'entry':
-      return `the entry ${doc.slug}`;
+      return say('entry-of-slug', { slug: doc.slug });
     case 'type':
     case 'asset':
       return doc.name;
     case 'site':
-      return 'the settings of the site';
+      return say('site-settings');
     case 'tokens':
-      return 'the tokens';
+      return say('the-tokens');
     case 'tags':
-      return 'the tag styles';
+      return say('the-tag-styles');
     case 'style':
-      return `the style ${doc.name}`;
+      return say('style-of-name', { name: doc.name });
     case undefined:
-      return 'a document that is gone';
+      return say('gone-document');
   }
 }
 
 /** How people see a page or component: its name. */
-export function documentName(doc: TreeDoc | undefined): string {
-  if (!doc) return 'a document that is gone';
+export function documentName(doc: TreeDoc | undefined): Told {
+  if (!doc) return say('gone-document');
   return doc.kind === 'page' ? doc.path : shortName(doc.name);
 }
 
 /** The path of a page, where something is said of it. */
-export function pagePath(documents: Documents, page: string): string {
-  return docOf(documents, 'page', page)?.path ?? 'a page that is gone';
+export function pagePath(documents: Documents, page: string): Told {
+  return docOf(documents, 'page', page)?.path ?? say('gone-page');
 }
 
 /** The name of a component without its folder, where something is said of it. */
-export function componentName(documents: Documents, component: string): string {
+export function componentName(documents: Documents, component: string): Told {
   const doc = docOf(documents, 'component', component);
-  return doc ? shortName(doc.name) : 'a component that is gone';
+  return doc ? shortName(doc.name) : say('gone-component');
 }
 
 /** The title of an entry, where something is said of it. */
-export function entryName(documents: Documents, id: string): string {
+export function entryName(documents: Documents, id: string): Told {
   const entry = docOf(documents, 'entry', id);
-  return entry ? entryTitle(documents, entry) : 'an entry that is gone';
+  return entry ? entryTitle(documents, entry) : say('gone-entry');
 }
 
 const TAG_WORDS: Record<string, string> = {
@@ -131,10 +132,10 @@ export function nodeName(documents: Documents, node: TreeNode, doc?: TreeDoc): s
 }
 
 /** The same of a node by its id, where something is said of it. */
-export function named(documents: Documents, doc: string, node: string): string {
+export function named(documents: Documents, doc: string, node: string): Told {
   const tree = treeDocOf(documents, doc);
   const stored = tree && own(tree.nodes, node);
-  return stored ? nodeName(documents, stored, tree) : 'something that is gone';
+  return stored ? nodeName(documents, stored, tree) : say('gone-thing');
 }
 
 /** The folder of a component's name, `''` for none. */

@@ -1,4 +1,5 @@
 import { own, pointer, type Finding, type Json } from '../model';
+import { say, type Said } from '../said';
 
 export type JsonObject = Readonly<Record<string, Json>>;
 
@@ -26,7 +27,7 @@ class Extending {
     private readonly findings: Finding[],
   ) {}
 
-  private wrong(path: readonly string[], reason: string): JsonObject {
+  private wrong(path: readonly string[], reason: Said): JsonObject {
     this.findings.push({ path: pointer(...path, '$extends'), reason });
     return {};
   }
@@ -70,20 +71,20 @@ class Extending {
     way: readonly string[],
   ): JsonObject {
     const target = pathOf(named);
-    if (!target) return this.wrong(path, 'a group is named in braces, or by its JSON Pointer');
+    if (!target) return this.wrong(path, say('group-in-braces'));
     const key = target.join('.');
     const here = path.join('.');
     if ([...way, here].includes(key) || isWithin(target, path) || isWithin(path, target))
-      return this.wrong(path, `would hold itself: ${[...way, here, key].join(' → ')}`);
+      return this.wrong(path, say('group-of-itself', { way: [...way, here, key] }));
     const other = target.reduce<Json | undefined>(
       (at, name) => (isObject(at) ? own(at, name) : undefined),
       this.file as Json,
     );
-    if (!isObject(other)) return this.wrong(path, `names ${key}, which is not there`);
-    if (isToken(other)) return this.wrong(path, `names ${key}, which is a token and no group`);
+    if (!isObject(other)) return this.wrong(path, say('names-not-there', { name: key }));
+    if (isToken(other)) return this.wrong(path, say('names-token-not-group', { name: key }));
     const below = this.group(other, target, [...way, here]);
     if (this.sizeOf(below) > MOST_MEMBERS)
-      return this.wrong(path, `comes to more than ${MOST_MEMBERS} groups and tokens`);
+      return this.wrong(path, say('too-many-members', { most: MOST_MEMBERS }));
     return merged(below, inner);
   }
 }

@@ -1,5 +1,6 @@
 import { readIcon, type DrawnElement } from '.';
 import { kindOf, schemaFindings, Typed } from '../model';
+import { saidText, say, type Said } from '../said';
 
 const element = (
   tag: string,
@@ -21,7 +22,7 @@ describe('an icon of a drawing', () => {
       ),
       'mark',
     );
-    if (!read.ok) throw new Error(read.reason);
+    if (!read.ok) throw new Error(saidText(read.reason));
     expect(read.icon).toEqual({
       name: 'mark',
       box: [0, 0, 24, 24],
@@ -53,29 +54,45 @@ describe('an icon of a drawing', () => {
     expect(read).toMatchObject({ ok: true, icon: { drawn } });
   });
 
-  test.each<[string, DrawnElement, string]>([
-    ['no drawing', element('html'), 'no SVG'],
-    ['no size', element('svg', {}, element('path', { d: 'M0 0' })), 'no size'],
-    ['words', element('svg', box, element('text')), '<text>'],
-    ['a script', element('svg', box, element('script')), '<script>'],
-    ['a picture', element('svg', box, element('image', { href: 'x.png' })), '<image>'],
-    ['what is used from elsewhere', element('svg', box, element('use', { href: '#a' })), '<use>'],
-    ['a transform', element('svg', box, element('g', { transform: 'scale(2)' })), 'transforms'],
-    ['nothing', element('svg', box, element('defs', {}, element('path'))), 'no shape'],
+  test.each<[string, DrawnElement, Said]>([
+    ['no drawing', element('html'), { code: 'icon-no-svg' }],
+    ['no size', element('svg', {}, element('path', { d: 'M0 0' })), { code: 'icon-no-size' }],
+    ['words', element('svg', box, element('text')), say('icon-holds', { tag: 'text' })],
+    ['a script', element('svg', box, element('script')), say('icon-holds', { tag: 'script' })],
+    [
+      'a picture',
+      element('svg', box, element('image', { href: 'x.png' })),
+      say('icon-holds', { tag: 'image' }),
+    ],
+    [
+      'what is used from elsewhere',
+      element('svg', box, element('use', { href: '#a' })),
+      say('icon-holds', { tag: 'use' }),
+    ],
+    [
+      'a transform',
+      element('svg', box, element('g', { transform: 'scale(2)' })),
+      { code: 'icon-transforms' },
+    ],
+    [
+      'nothing',
+      element('svg', box, element('defs', {}, element('path'))),
+      { code: 'icon-no-shape' },
+    ],
     [
       'geometry that is none',
       element('svg', box, element('path', { d: 'M0 0"onload="x' })),
-      'none that SVG has',
+      { code: 'icon-geometry' },
     ],
     [
       'both in one',
       element('svg', { ...box, stroke: 'red' }, element('path', { d: 'M0 0h4' })),
-      'strokes and fills',
+      { code: 'icon-both' },
     ],
   ])('of %s is refused with the reason', (_, root, reason) => {
     expect(readIcon(root, 'it')).toMatchObject({
       ok: false,
-      reason: expect.stringContaining(reason),
+      reason,
     });
   });
 
@@ -84,7 +101,7 @@ describe('an icon of a drawing', () => {
       element('svg', { ...box, fill: 'none', stroke: 'red' }, element('path', { d: 'M0 0h4' })),
       'it',
     );
-    if (!read.ok) throw new Error(read.reason);
+    if (!read.ok) throw new Error(saidText(read.reason));
     const [drawing] = kindOf('icon').fragments!(read.icon, undefined as never);
     expect(drawing).toMatchObject({
       tag: 'svg',
@@ -100,6 +117,6 @@ test('an icon of thousands of groups in each other is refused, and overflows not
   const root = { tag: 'svg', attributes: { viewBox: '0 0 9 9' }, children: [drawn] };
   expect(readIcon(root, 'deep')).toEqual({
     ok: false,
-    reason: 'Its groups stand more than 100 deep in each other; that is the most.',
+    reason: say('icon-too-deep', { most: 100 }),
   });
 });

@@ -1,4 +1,5 @@
 import { ICON_SHAPES, own, type IconValue } from '../model';
+import { say, type Said } from '../said';
 
 /** An element of a drawing as it was read from SVG: whoever reads the file knows nothing else of it. */
 export interface DrawnElement {
@@ -8,7 +9,7 @@ export interface DrawnElement {
 }
 
 export type ReadIcon =
-  { readonly ok: true; readonly icon: IconValue } | { readonly ok: false; readonly reason: string };
+  { readonly ok: true; readonly icon: IconValue } | { readonly ok: false; readonly reason: Said };
 
 /** How deep groups may stand in each other. */
 const DEEPEST = 100;
@@ -22,16 +23,16 @@ const SAYS_NOTHING = new Set(['title', 'desc', 'metadata', 'defs']);
  * than it did unnoticed.
  */
 export function readIcon(root: DrawnElement, name: string): ReadIcon {
-  if (root.tag !== 'svg') return { ok: false, reason: 'This is no SVG drawing.' };
+  if (root.tag !== 'svg') return { ok: false, reason: say('icon-no-svg') };
   const box = boxOf(root.attributes);
-  if (!box) return { ok: false, reason: 'The drawing says no size: it needs a viewBox.' };
+  if (!box) return { ok: false, reason: say('icon-no-size') };
   const shapes: IconValue['shapes'] = [];
   const fills = new Set<string>();
   const strokes = new Set<string>();
-  let reason: string | undefined;
+  let reason: Said | undefined;
   const visit = (element: DrawnElement, fill: string, stroke: string, depth: number): void => {
     if (depth > DEEPEST) {
-      reason ??= `Its groups stand more than ${DEEPEST} deep in each other; that is the most.`;
+      reason ??= say('icon-too-deep', { most: DEEPEST });
       return;
     }
     const { tag, attributes } = element;
@@ -40,14 +41,14 @@ export function readIcon(root: DrawnElement, name: string): ReadIcon {
       stroke: paintOf(attributes, 'stroke') ?? stroke,
     };
     if (SAYS_NOTHING.has(tag) || attributes['display'] === 'none') return;
-    if (attributes['transform']) reason ??= 'It has transforms: save it with them applied.';
+    if (attributes['transform']) reason ??= say('icon-transforms');
     if (tag === 'svg' || tag === 'g') {
       for (const child of element.children) visit(child, paint.fill, paint.stroke, depth + 1);
       return;
     }
     const geometry = own(ICON_SHAPES as Readonly<Record<string, readonly string[]>>, tag);
     if (!geometry) {
-      reason ??= `It holds <${tag}>; an icon is made of shapes alone.`;
+      reason ??= say('icon-holds', { tag });
       return;
     }
     if (paint.fill === 'none' && paint.stroke === 'none') return;
@@ -60,16 +61,16 @@ export function readIcon(root: DrawnElement, name: string): ReadIcon {
       }),
     );
     if (Object.values(said).some((value) => !/^[0-9a-zA-Z.,+\- ]*$/.test(value)))
-      reason ??= `The geometry of a <${tag}> is none that SVG has.`;
+      reason ??= say('icon-geometry', { tag });
     shapes.push({ tag: tag as IconValue['shapes'][number]['tag'], geometry: said });
   };
   visit(root, 'black', 'none', 0);
   if (reason !== undefined) return { ok: false, reason };
-  if (shapes.length === 0) return { ok: false, reason: 'There is no shape in it.' };
-  if (shapes.length > 200) return { ok: false, reason: 'It has more than 200 shapes.' };
+  if (shapes.length === 0) return { ok: false, reason: say('icon-no-shape') };
+  if (shapes.length > 200) return { ok: false, reason: say('icon-too-many') };
   const drawn = fills.has('some') ? 'areas' : 'lines';
   if (drawn === 'areas' && strokes.has('some') && !strokes.has('none') && !fills.has('none'))
-    return { ok: false, reason: 'It strokes and fills the same shapes; an icon does one of both.' };
+    return { ok: false, reason: say('icon-both') };
   return { ok: true, icon: { name: name.slice(0, 120), box, drawn, shapes } };
 }
 

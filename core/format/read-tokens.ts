@@ -6,6 +6,7 @@ import {
   type Json,
   type TokenGroup,
 } from '../model';
+import { say } from '../said';
 import { EXTENSION } from './write-tokens';
 import { extendedGroups, isObject, type JsonObject } from './extended-groups';
 import { FORMAT_TYPES, STYLE_TYPES, type StyleType } from './format-types';
@@ -51,14 +52,14 @@ interface Found {
 export function readTokens(file: Json): ReadTokens {
   const findings: Finding[] = [];
   if (!isObject(file))
-    return { ok: false, findings: [{ path: '', reason: 'a file of tokens is a JSON object' }] };
+    return { ok: false, findings: [{ path: '', reason: say('tokens-file-object') }] };
   if (isTooDeep(file, DEEPEST))
     return {
       ok: false,
       findings: [
         {
           path: '',
-          reason: `groups stand more than ${DEEPEST} deep in each other; that is the most`,
+          reason: say('groups-too-deep', { most: DEEPEST }),
         },
       ],
     };
@@ -83,7 +84,7 @@ export function readTokens(file: Json): ReadTokens {
     if (group === undefined) {
       findings.push({
         path: pointer(...each.path, '$type'),
-        reason: `tokens of the type ${type} are not kept here`,
+        reason: say('type-not-kept', { type }),
       });
       continue;
     }
@@ -125,22 +126,21 @@ function collect(
 ): void {
   const said = group['$type'];
   if (said !== undefined && typeof said !== 'string')
-    findings.push({ path: pointer(...path, '$type'), reason: 'a type is a text' });
+    findings.push({ path: pointer(...path, '$type'), reason: say('type-is-text') });
   const type = typeof said === 'string' ? said : around;
   for (const [name, inner] of Object.entries(group)) {
     if (name.startsWith('$') && name !== '$root') continue;
     const at = [...path, name];
-    if (/[.{}]/.test(name))
-      findings.push({ path: pointer(...at), reason: 'a name holds no ., { or }' });
+    if (/[.{}]/.test(name)) findings.push({ path: pointer(...at), reason: say('name-signs') });
     else if (!isObject(inner))
-      findings.push({ path: pointer(...at), reason: 'a token or a group stands here' });
+      findings.push({ path: pointer(...at), reason: say('token-or-group') });
     else if ('$value' in inner || '$ref' in inner) {
       const own = inner['$type'];
       const stray = Object.keys(inner).find((each) => !each.startsWith('$'));
       if (stray !== undefined)
-        findings.push({ path: pointer(...at, stray), reason: 'nothing stands in a token' });
+        findings.push({ path: pointer(...at, stray), reason: say('nothing-in-token') });
       if (own !== undefined && typeof own !== 'string')
-        findings.push({ path: pointer(...at, '$type'), reason: 'a type is a text' });
+        findings.push({ path: pointer(...at, '$type'), reason: say('type-is-text') });
       found.set(at.join('.'), {
         path: at,
         token: inner,
@@ -175,7 +175,7 @@ function typeOf(
       if (way[0] === key)
         findings.push({
           path: pointer(...token.path, '$value'),
-          reason: `would be made from itself: ${names.join(' → ')}`,
+          reason: say('made-from-itself', { way: names }),
         });
       return undefined;
     }
@@ -183,7 +183,7 @@ function typeOf(
     const alias = aliasIn(at.token);
     if (alias === undefined) {
       if (at.type !== undefined) return token.type ?? at.type;
-      findings.push({ path: pointer(...token.path), reason: 'has no type, and nothing says one' });
+      findings.push({ path: pointer(...token.path), reason: say('has-no-type') });
       return undefined;
     }
     const next = found.get(alias);
@@ -191,7 +191,7 @@ function typeOf(
       if (at === token)
         findings.push({
           path: pointer(...at.path, '$ref' in at.token ? '$ref' : '$value'),
-          reason: `names ${alias}, which is not there`,
+          reason: say('names-not-there', { name: alias }),
         });
       return undefined;
     }
@@ -227,7 +227,7 @@ function telling<T>({ path }: Found, findings: Finding[], make: () => T): T | un
     return make();
   } catch (error) {
     if (!(error instanceof WrongValue)) throw error;
-    findings.push({ path: pointer(...path, '$value', ...error.where), reason: error.message });
+    findings.push({ path: pointer(...path, '$value', ...error.where), reason: error.said });
     return undefined;
   }
 }

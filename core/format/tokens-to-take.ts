@@ -14,7 +14,8 @@ import {
   type Token,
   type TokensDoc,
 } from '../model';
-import { readBlock, readTokenText, readTokenValue } from '../style';
+import type { Said } from '../said';
+import { readBlock, readTokenText, readTokenValue, WrongDeclaration } from '../style';
 import type { ReadTokens } from './read-tokens';
 
 /** What of a file goes into a site: the records of its tokens and themes as they would be then. */
@@ -38,7 +39,7 @@ export function tokensToTake(
     styles: readStyles,
   }: Pick<Extract<ReadTokens, { ok: true }>, 'tokens' | 'styles'>,
   newId: () => string,
-): ToTake | { readonly refused: string; readonly path: readonly string[] } {
+): ToTake | { readonly refused: Said; readonly path: readonly string[] } {
   const doc = documents.tokens;
   const named = new Map(
     Object.entries(doc.tokens).map(([id, { name }]) => [name.toLowerCase(), id]),
@@ -60,7 +61,7 @@ export function tokensToTake(
     all[id] ??= { name, order: last!, type, group, value: { css: '0' } };
     return id;
   });
-  const valueOf = (type: Token['type'], css: string): Declared | string => {
+  const valueOf = (type: Token['type'], css: string): Declared | Said => {
     const inner = readTokenText(type, css, all);
     const text = inner.ok ? inner.css : css;
     const refs = Object.fromEntries(
@@ -78,7 +79,7 @@ export function tokensToTake(
     const id = ids[i]!;
     const { type } = TOKEN_GROUPS[group];
     const value = valueOf(type, css);
-    if (typeof value === 'string') return { refused: value, path };
+    if ('code' in value) return { refused: value, path };
     const before = own(doc.tokens, id);
     const made: Token = {
       ...(before ?? { order: all[id]!.order, group }),
@@ -91,7 +92,7 @@ export function tokensToTake(
     tokens[id] = made;
     for (const [theme, other] of Object.entries(inThemes)) {
       const otherValue = valueOf(type, other);
-      if (typeof otherValue === 'string') return { refused: otherValue, path };
+      if ('code' in otherValue) return { refused: otherValue, path };
       const themeId = themeCalled(doc, themes, theme) ?? newId();
       const kept = themes[themeId] ??
         own(doc.themes ?? {}, themeId) ?? { name: theme, order: 'a0', values: {} };
@@ -106,7 +107,8 @@ export function tokensToTake(
     try {
       style = readBlock(all, declares);
     } catch (error) {
-      return { refused: (error as Error).message, path };
+      if (!(error instanceof WrongDeclaration)) throw error;
+      return { refused: error.said, path };
     }
     const made: StyleDoc = before
       ? { ...before, style: { ...before.style, ...style } }

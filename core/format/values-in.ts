@@ -1,4 +1,5 @@
 import type { Json } from '../model';
+import { saidText, say, type Said } from '../said';
 import { written } from '../style';
 import { WEIGHTS } from './format-types';
 
@@ -30,9 +31,9 @@ const LINES = new Set([
 export class WrongValue extends Error {
   constructor(
     readonly where: readonly string[],
-    reason: string,
+    readonly said: Said,
   ) {
-    super(reason);
+    super(saidText(said));
   }
 }
 
@@ -61,7 +62,7 @@ export class ValuesIn {
     const alias = aliasOf(value);
     if (alias !== undefined) {
       const name = this.named.name(alias);
-      if (name === undefined) throw new WrongValue([], `names ${alias}, which is not there`);
+      if (name === undefined) throw new WrongValue([], say('names-not-there', { name: alias }));
       return `{${name}}`;
     }
     switch (type) {
@@ -72,7 +73,7 @@ export class ValuesIn {
       case 'duration':
         return dimensionIn(value, ['ms', 's']);
       case 'number':
-        if (typeof value !== 'number') throw new WrongValue([], 'a number is a JSON number');
+        if (typeof value !== 'number') throw new WrongValue([], say('number-is-json'));
         return written(value);
       case 'fontWeight':
         return weightIn(value);
@@ -82,7 +83,7 @@ export class ValuesIn {
         return curveIn(this.plain(value));
       case 'strokeStyle':
         if (typeof value === 'string' && LINES.has(value)) return value;
-        throw new WrongValue([], 'a stroke style is one of the kinds of line that CSS has');
+        throw new WrongValue([], say('stroke-kinds'));
       case 'border':
         return this.parts(value, { width: 'dimension', style: 'strokeStyle', color: 'color' });
       case 'shadow':
@@ -92,7 +93,7 @@ export class ValuesIn {
       case 'gradient':
         return this.gradient(value);
       default:
-        throw new WrongValue([], `tokens of the type ${type} are not kept here`);
+        throw new WrongValue([], say('type-not-kept', { type }));
     }
   }
 
@@ -124,14 +125,12 @@ export class ValuesIn {
   }
 
   private gradient(value: Json): string {
-    if (!Array.isArray(value) || value.length < 2)
-      throw new WrongValue([], 'a gradient is a list of two colours or more');
+    if (!Array.isArray(value) || value.length < 2) throw new WrongValue([], say('gradient-list'));
     const stops = value.map((stop, i) =>
       at(String(i), () => {
         const { color, position } = members(stop, ['color', 'position']);
         const place = this.plain(position!);
-        if (typeof place !== 'number')
-          throw new WrongValue(['position'], 'a place is a number from 0 to 1');
+        if (typeof place !== 'number') throw new WrongValue(['position'], say('place-in-gradient'));
         // What lies outside is the nearest that is inside (9.6, Gradient).
         const percent = written(Math.min(1, Math.max(0, place)) * 100);
         return `${at('color', () => this.css('color', color!))} ${percent}%`;
@@ -143,7 +142,7 @@ export class ValuesIn {
   private family(value: Json): string {
     const list = Array.isArray(value) ? value : [value];
     if (list.length === 0 || !list.every((each) => typeof each === 'string' && each !== ''))
-      throw new WrongValue([], 'a family is a name, or a list of names');
+      throw new WrongValue([], say('family-is-name'));
     return (list as string[])
       .map((name) => {
         if (aliasOf(name) !== undefined) return this.css('fontFamily', name);
@@ -165,7 +164,7 @@ function at<T>(member: string, read: () => T): T {
   try {
     return read();
   } catch (error) {
-    if (error instanceof WrongValue) throw new WrongValue([member, ...error.where], error.message);
+    if (error instanceof WrongValue) throw new WrongValue([member, ...error.where], error.said);
     throw error;
   }
 }
@@ -174,24 +173,24 @@ type Members = Readonly<Record<string, Json | undefined>>;
 
 function members(value: Json, needed: readonly string[]): Members {
   if (value === null || typeof value !== 'object' || Array.isArray(value))
-    throw new WrongValue([], `an object with ${needed.join(', ')} stands here`);
+    throw new WrongValue([], say('object-with', { members: needed }));
   const found = value as Members;
   for (const name of needed)
-    if (found[name] === undefined) throw new WrongValue([], `${name} is missing`);
+    if (found[name] === undefined) throw new WrongValue([], say('member-missing', { name }));
   return found;
 }
 
 function colourIn(value: Json): string {
   const { colorSpace, components, alpha, hex } = members(value, ['colorSpace', 'components']);
   if (typeof colorSpace !== 'string' || !(SPACES.has(colorSpace) || FUNCTIONS.has(colorSpace)))
-    throw new WrongValue(['colorSpace'], 'is no colour space of the format');
+    throw new WrongValue(['colorSpace'], say('no-colour-space'));
   const isComponent = (each: Json) => typeof each === 'number' || each === 'none';
   if (!Array.isArray(components) || components.length !== 3 || !components.every(isComponent))
-    throw new WrongValue(['components'], 'three numbers stand here, or "none"');
+    throw new WrongValue(['components'], say('three-numbers'));
   if (alpha !== undefined && (typeof alpha !== 'number' || alpha < 0 || alpha > 1))
-    throw new WrongValue(['alpha'], 'an opacity is a number from 0 to 1');
+    throw new WrongValue(['alpha'], say('opacity-range'));
   if (hex !== undefined && (typeof hex !== 'string' || !/^#[0-9a-f]{6}$/i.test(hex)))
-    throw new WrongValue(['hex'], 'a colour in hexadecimal digits is # and six of them');
+    throw new WrongValue(['hex'], say('hex-colour'));
   const numbers = components as (number | 'none')[];
   const opacity = typeof alpha === 'number' && alpha < 1 ? ` / ${written(alpha)}` : '';
   const isHex = numbers.every((each) => typeof each === 'number' && isByte(each));
@@ -216,24 +215,23 @@ function isByte(share: number): boolean {
 
 function dimensionIn(value: Json, units: readonly string[]): string {
   const { value: number, unit } = members(value, ['value', 'unit']);
-  if (typeof number !== 'number') throw new WrongValue(['value'], 'a number stands here');
+  if (typeof number !== 'number') throw new WrongValue(['value'], say('number-here'));
   if (typeof unit !== 'string' || !units.includes(unit))
-    throw new WrongValue(['unit'], `the unit is ${units.join(' or ')}`);
+    throw new WrongValue(['unit'], say('unit-is', { units }));
   return `${written(number)}${unit}`;
 }
 
 function weightIn(value: Json): string {
   if (typeof value === 'number' && value >= 1 && value <= 1000) return String(value);
   if (typeof value === 'string' && Object.hasOwn(WEIGHTS, value)) return String(WEIGHTS[value]);
-  throw new WrongValue([], 'a weight is a number from 1 to 1000 or one of the names of weights');
+  throw new WrongValue([], say('weight-range'));
 }
 
 function curveIn(value: Json): string {
   const numbers = Array.isArray(value) ? value : [];
   if (numbers.length !== 4 || !numbers.every((each) => typeof each === 'number'))
-    throw new WrongValue([], 'a curve is four numbers');
+    throw new WrongValue([], say('curve-four'));
   const [x1, , x2] = numbers;
-  if (x1! < 0 || x1! > 1 || x2! < 0 || x2! > 1)
-    throw new WrongValue([], 'the first and third number of a curve lie between 0 and 1');
+  if (x1! < 0 || x1! > 1 || x2! < 0 || x2! > 1) throw new WrongValue([], say('curve-range'));
   return `cubic-bezier(${numbers.map(written).join(',')})`;
 }

@@ -3,6 +3,7 @@
  * HTML (Living Standard) gives every element and each element of its own, `data-*`, and the states and properties of
  * WAI-ARIA 1.2 (section 6.6). None of them can run anything: handlers of events are not among them.
  */
+import { say, type Said } from '../said';
 import { own } from './own';
 import { BOOLEAN, DATE, IMAGE, LINK, NUMBER, TEXT, VIDEO, type TypeSpec } from './types';
 
@@ -157,13 +158,17 @@ const OWN_WORDS: Readonly<Record<string, Readonly<Record<string, readonly string
   },
 };
 
+/** What is said of a text that an attribute does not take. */
+type AttributeCode =
+  'attribute-no-spaces' | 'attribute-language' | 'attribute-words' | 'attribute-role';
+
 /** How a text that an attribute takes is made: BCP 47 for languages, HTML 3.2.6.1 for ids. */
-const PATTERNS: Readonly<Record<string, readonly [RegExp, string]>> = {
-  id: [/^\S+$/, 'holds no spaces'],
-  lang: [/^$|^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/i, 'is a language tag such as en or de-AT'],
-  hreflang: [/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/i, 'is a language tag such as en or de-AT'],
-  rel: [/^[a-z][a-z-]*( [a-z][a-z-]*)*$/, 'is words such as nofollow, with one space between'],
-  role: [/^[a-z]+( [a-z]+)*$/, 'is a role such as list or note'],
+const PATTERNS: Readonly<Record<string, readonly [RegExp, AttributeCode]>> = {
+  id: [/^\S+$/, 'attribute-no-spaces'],
+  lang: [/^$|^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/i, 'attribute-language'],
+  hreflang: [/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/i, 'attribute-language'],
+  rel: [/^[a-z][a-z-]*( [a-z][a-z-]*)*$/, 'attribute-words'],
+  role: [/^[a-z]+( [a-z]+)*$/, 'attribute-role'],
 };
 
 /** Names after `data-` that the canvas keeps for itself. */
@@ -192,12 +197,12 @@ function wordsOf(tag: string, name: string): readonly string[] | undefined {
 }
 
 /** Why an attribute does not take a text; `null` when it does. */
-export function attributeFault(tag: string, name: string, text: string): string | null {
+export function attributeFault(tag: string, name: string, text: string): Said | null {
   const aria = own(ARIA, name);
   const words = wordsOf(tag, name) ?? (aria === 'number' ? undefined : aria);
-  if (words && !words.includes(text)) return `${name} takes one of: ${words.join(', ')}`;
+  if (words && !words.includes(text)) return say('attribute-one-of', { name, words });
   const pattern = own(PATTERNS, name);
-  return pattern && !pattern[0].test(text) ? `${name} ${pattern[1]}` : null;
+  return pattern && !pattern[0].test(text) ? say(pattern[1], { name }) : null;
 }
 
 /** The words an attribute takes alone, to choose from; nothing where it takes any. */

@@ -12,7 +12,7 @@ const Label = Type.String({ minLength: 1, maxLength: 120 });
 const Slug = Type.String({
   pattern: '^[a-z0-9]+(-[a-z0-9]+)*$',
   maxLength: 120,
-  says: 'must be made of small letters, digits and single hyphens between them, as in “shed-intro”',
+  says: 'slug-form',
 });
 
 /** The current format of every kind; older documents are upgraded on reading. */
@@ -31,7 +31,7 @@ const Path = Type.String({
   pattern: PATH_PATTERN,
   minLength: 1,
   maxLength: 300,
-  says: 'must begin with “/” and be made of small letters, digits and single hyphens between them, as in “/sheds/shed-intro”',
+  says: 'path-form',
 });
 
 export const SiteDoc = document('site', {
@@ -40,7 +40,7 @@ export const SiteDoc = document('site', {
   /** BCP 47 language tag of the pages. */
   language: Type.String({
     pattern: '^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$',
-    says: 'must be a language tag, as “en” or “en-GB”',
+    says: 'language-form',
   }),
   surround: Type.Union([Id, Type.Null()]),
   /** The theme of every page; without one, tokens have the values they were given. */
@@ -160,7 +160,7 @@ export const Property = Type.Object(
     key: Type.String({
       pattern: '^[a-z][a-zA-Z0-9]*$',
       maxLength: 80,
-      says: 'must begin with a small letter and be made of letters and digits, as in “shedName”',
+      says: 'key-form',
     }),
     type: TypeSpec,
     group: Type.Union([Id, Type.Null()]),
@@ -253,7 +253,7 @@ export const ComponentDoc = document('component', {
     pattern: '^[^/]+(/[^/]+)*$',
     minLength: 1,
     maxLength: 200,
-    says: 'must have “/” between its folders and none that is empty, as in “Sections/Shed intro”',
+    says: 'component-name-form',
   }),
   properties: Type.Record(Id, Property, { additionalProperties: false }),
   groups: Type.Record(Id, Group, { additionalProperties: false }),
@@ -269,7 +269,7 @@ export const Field = Type.Object(
     key: Type.String({
       pattern: '^[a-z][a-zA-Z0-9]*$',
       maxLength: 80,
-      says: 'must begin with a small letter and be made of letters and digits, as in “shedName”',
+      says: 'key-form',
     }),
     type: TypeSpec,
     order: OrderKey,

@@ -1,3 +1,4 @@
+import { say, type Said } from '../said';
 import { own } from './own';
 
 /** What of HTML (Living Standard) a tree may hold: the elements, and which nesting an HTML parser keeps as it is. */
@@ -176,7 +177,7 @@ const INTERACTIVE = new Set(['a', 'button', 'input', 'textarea', 'select', 'labe
  * Why an element may not stand where it would; `null` when it may.
  * @param above the tags around it, nearest first
  */
-export function nestingFault(tag: string, above: readonly string[]): string | null {
+export function nestingFault(tag: string, above: readonly string[]): Said | null {
   const fault = parentFault(tag, above[0], above[1]);
   if (fault !== null) return fault;
   for (const around of FORBIDDEN_AROUND.get(tag) ?? NONE_AROUND)
@@ -192,32 +193,27 @@ export function parentFault(
   tag: string,
   parent: string | undefined,
   around: string | undefined,
-): string | null {
+): Said | null {
   if (parent === undefined) return null;
   if (isVoid(parent) || parent === 'textarea' || parent === 'video')
-    return `${parent} holds nothing`;
+    return say('holds-nothing', { parent });
   if ((parent === 'summary' || parent === 'legend') && !PHRASING.has(tag) && !HEADINGS.has(tag))
-    return `${parent} holds only text-level elements and headings, not ${tag}`;
-  if (PHRASING_ONLY.has(parent) && !PHRASING.has(tag))
-    return `${parent} holds only text-level elements, not ${tag}`;
-  if ((parent === 'ul' || parent === 'ol') && tag !== 'li')
-    return `${parent} holds only li, not ${tag}`;
+    return say('holds-text-and-headings', { parent, tag });
+  if (PHRASING_ONLY.has(parent) && !PHRASING.has(tag)) return say('holds-text', { parent, tag });
+  if ((parent === 'ul' || parent === 'ol') && tag !== 'li') return say('holds-li', { parent, tag });
   const holds = own(HOLDS_ONLY, parent);
-  if (holds && !holds.includes(tag))
-    return `${parent} holds only ${holds.join(', ') || 'words'}, not ${tag}`;
+  if (holds && !holds.includes(tag)) return say('holds-only', { parent, holds, tag });
   if (parent === 'dl' && tag !== 'dt' && tag !== 'dd' && tag !== 'div')
-    return `dl holds only dt and dd, not ${tag}`;
+    return say('dl-holds', { tag });
   const stands = own(STANDS_ONLY, tag);
-  if (stands && !stands.includes(parent)) return `${tag} stands only in ${stands.join(', ')}`;
-  if (tag === 'li' && parent !== 'ul' && parent !== 'ol') return 'li stands only in ul or ol';
+  if (stands && !stands.includes(parent)) return say('stands-only-in', { tag, parents: stands });
+  if (tag === 'li' && parent !== 'ul' && parent !== 'ol') return say('li-in-list');
   if (asksAround(tag, parent)) {
-    if (around !== undefined && around !== 'dl')
-      return `${tag} stands only in dl, or in a div in dl`;
-  } else if ((tag === 'dt' || tag === 'dd') && parent !== 'dl')
-    return `${tag} stands only in dl, or in a div in dl`;
-  if (tag === 'summary' && parent !== 'details') return 'summary stands only in details';
-  if (tag === 'legend' && parent !== 'fieldset') return 'legend stands only in fieldset';
-  if (HEADINGS.has(tag) && HEADINGS.has(parent)) return 'a heading cannot stand in a heading';
+    if (around !== undefined && around !== 'dl') return say('in-dl', { tag });
+  } else if ((tag === 'dt' || tag === 'dd') && parent !== 'dl') return say('in-dl', { tag });
+  if (tag === 'summary' && parent !== 'details') return say('summary-in-details');
+  if (tag === 'legend' && parent !== 'fieldset') return say('legend-in-fieldset');
+  if (HEADINGS.has(tag) && HEADINGS.has(parent)) return say('heading-in-heading');
   return null;
 }
 
@@ -243,15 +239,15 @@ export const FORBIDDEN_AROUND: ReadonlyMap<string, readonly string[]> = new Map(
   }),
 );
 
-/** Why an element may not stand in one of those, as a sentence. */
-export function aroundFault(tag: string, around: string): string {
-  if (around === 'caption') return 'a caption holds no table';
-  if (tag === 'a' && around === 'a') return 'a link cannot stand in a link';
-  if (around === 'label') return 'a label cannot stand in a label';
-  if (around === 'form') return 'a form cannot stand in a form';
-  if (around === 'p') return `${tag} cannot stand in p: the parser would close the p`;
-  if (tag === 'main') return 'main stands under no other landmark';
-  return `${tag} cannot stand in ${around}`;
+/** Why an element may not stand in one of those. */
+export function aroundFault(tag: string, around: string): Said {
+  if (around === 'caption') return say('caption-holds-no-table');
+  if (tag === 'a' && around === 'a') return say('link-in-link');
+  if (around === 'label') return say('label-in-label');
+  if (around === 'form') return say('form-in-form');
+  if (around === 'p') return say('in-p', { tag });
+  if (tag === 'main') return say('main-in-landmark');
+  return say('cannot-stand-in', { tag, around });
 }
 
 const WITHOUT_TEXT = new Set(

@@ -1,3 +1,4 @@
+import { say, type Said } from '../said';
 import { childrenOf } from './children';
 import { claim, partsOf } from './claims';
 import type { Documents } from './document-set';
@@ -39,21 +40,18 @@ export function invariantFindings(doc: Doc, only?: ReadonlySet<NodeId>): Finding
     case 'style':
       return [
         ...sharedFindings(doc.style, 'style'),
-        ...(doc.base === doc.id
-          ? [{ path: '/base', reason: 'a style does not modify itself' }]
-          : []),
+        ...(doc.base === doc.id ? [{ path: '/base', reason: say('style-modifies-itself') }] : []),
       ];
     case 'type':
       return [
         ...(Object.hasOwn(doc.fields, doc.title)
           ? []
-          : [{ path: '/title', reason: 'names a field that is not there' }]),
+          : [{ path: '/title', reason: say('no-field') }]),
         ...Object.keys(doc.fields)
           .filter((id) => NEVER_CONTENT.has(doc.fields[id]!.type.kind))
           .map((id) => ({
             path: pointer('fields', id, 'type'),
-            reason:
-              'content holds no tag, theme or shared style: what may be chosen belongs to a definition',
+            reason: say('content-no-choice'),
           })),
       ];
     default:
@@ -65,7 +63,7 @@ export function invariantFindings(doc: Doc, only?: ReadonlySet<NodeId>): Finding
 function sharedFindings(block: Block, ...where: string[]): Finding[] {
   return blockSources(block).map(([path]) => ({
     path: pointer(...where, ...path),
-    reason: 'what many elements share reads no source',
+    reason: say('shared-reads-source'),
   }));
 }
 
@@ -92,9 +90,9 @@ export function siteFindings(documents: Documents, only?: Iterable<string>): Sit
 
 function onlyFindings(documents: Documents, kind: (typeof ONLY_KINDS)[number]): SiteFinding[] {
   const [first, second] = allOf(documents, kind);
-  if (!first) return [{ doc: kind, path: '', reason: `a site has one document of kind ${kind}` }];
+  if (!first) return [{ doc: kind, path: '', reason: say('one-of-kind', { kind }) }];
   if (!second) return [];
-  return [{ doc: second.id, path: '', reason: `a site has one document of kind ${kind}, not two` }];
+  return [{ doc: second.id, path: '', reason: say('one-of-kind-not-two', { kind }) }];
 }
 
 /** What several claim that only one can have: everybody's but the first's. */
@@ -105,9 +103,11 @@ function claimFindings(documents: Documents, wanted: string): SiteFinding[] {
     .flatMap((id) => {
       const doc = documents.get(id);
       if (doc?.kind === 'entry')
-        return [{ doc: id, path: '/slug', reason: `the slug ${doc.slug} is taken` }];
+        return [{ doc: id, path: '/slug', reason: say('slug-taken', { slug: doc.slug }) }];
       if (doc?.kind === 'component')
-        return [{ doc: id, path: '/name', reason: `another component is named ${doc.name}` }];
+        return [
+          { doc: id, path: '/name', reason: say('component-name-taken', { name: doc.name }) },
+        ];
       return [];
     });
 }
@@ -131,7 +131,7 @@ function pathFindings(documents: Documents, path: string): SiteFinding[] {
   return pages.slice(1).map((page, i) => ({
     doc: page.id,
     path: '/path',
-    reason: `${pages[i]!.name} and ${page.name} would both have the path ${path}`,
+    reason: say('path-twice', { one: pages[i]!.name, other: page.name, path }),
   }));
 }
 
@@ -139,13 +139,13 @@ function treeFindings(doc: TreeDoc): Finding[] {
   const children = childrenOf(doc.nodes);
   const [top] = children.roots;
   if (top === undefined || children.roots.length !== 1)
-    return [{ path: '/nodes', reason: `has ${children.roots.length} roots; a tree has one` }];
+    return [{ path: '/nodes', reason: say('many-roots', { many: children.roots.length }) }];
   const count = Object.keys(doc.nodes).length;
   if (count > LARGEST_TREE)
     return [
       {
         path: '/nodes',
-        reason: `holds ${count} nodes; a document holds at most ${LARGEST_TREE}. Make components of its parts`,
+        reason: say('too-many-nodes', { many: count, most: LARGEST_TREE }),
       },
     ];
   const findings: Finding[] = [];
@@ -153,7 +153,7 @@ function treeFindings(doc: TreeDoc): Finding[] {
   if (root.kind !== 'element' && root.kind !== 'instance')
     findings.push({
       path: '/nodes',
-      reason: 'has a root that is neither an element nor an instance',
+      reason: say('root-not-placed'),
     });
   const reached = new Set<NodeId>();
   const open: { id: NodeId; depth: number }[] = [{ id: top, depth: 1 }];
@@ -163,7 +163,7 @@ function treeFindings(doc: TreeDoc): Finding[] {
       return [
         {
           path: pointer('nodes', id, 'place'),
-          reason: `would stand deeper than ${DEEPEST_TREE} in each other, more than browsers keep`,
+          reason: say('tree-too-deep', { most: DEEPEST_TREE }),
         },
       ];
     reached.add(id);
@@ -173,7 +173,7 @@ function treeFindings(doc: TreeDoc): Finding[] {
     if (!reached.has(id))
       findings.push({
         path: pointer('nodes', id, 'place', 'parent'),
-        reason: 'does not lead up to the root',
+        reason: say('not-below-root'),
       });
     else findings.push(...nodeFindings(doc, id, doc.nodes[id]!));
   }
@@ -184,25 +184,25 @@ function nodeFindings(doc: TreeDoc, id: NodeId, node: TreeNode): Finding[] {
   const findings: Finding[] = [];
   const at = (...rest: string[]) => pointer('nodes', id, ...rest);
   const parent = node.place.parent === null ? undefined : own(doc.nodes, node.place.parent);
-  if (parent?.kind === 'text') findings.push({ path: at('place'), reason: 'stands in a text' });
+  if (parent?.kind === 'text') findings.push({ path: at('place'), reason: say('in-text') });
   if (parent?.kind === 'element' && isVoid(parent.tag))
-    findings.push({ path: at('place'), reason: `stands in ${parent.tag}, which holds nothing` });
+    findings.push({ path: at('place'), reason: say('in-void', { tag: parent.tag }) });
   if (node.kind === 'text' && parent?.kind === 'element' && !isVoid(parent.tag))
     if (!takesText(parent.tag))
-      findings.push({ path: at('place'), reason: `${parent.tag} holds no words by itself` });
+      findings.push({ path: at('place'), reason: say('no-words', { tag: parent.tag }) });
   if (parent?.kind === 'instance' && node.place.slot === undefined)
-    findings.push({ path: at('place'), reason: 'stands in an instance, but in none of its slots' });
+    findings.push({ path: at('place'), reason: say('in-no-slot') });
   if (
     node.place.slot !== undefined &&
     parent?.kind !== 'instance' &&
     !(parent?.kind === 'repeat' && node.place.slot === NONE)
   )
-    findings.push({ path: at('place', 'slot'), reason: 'names a slot where there is none' });
+    findings.push({ path: at('place', 'slot'), reason: say('slot-where-none') });
   if (node.kind === 'element') {
     if (!TAGS.has(node.tag))
-      findings.push({ path: at('tag'), reason: `${node.tag} is no element that can be used` });
+      findings.push({ path: at('tag'), reason: say('no-element', { tag: node.tag }) });
     else if (!takesText(node.tag) && !isVoid(node.tag) && holdsWords(doc, id))
-      findings.push({ path: at('tag'), reason: `${node.tag} holds no words by itself` });
+      findings.push({ path: at('tag'), reason: say('no-words', { tag: node.tag }) });
     for (const name in node.attributes) {
       const reason = attributeReason(node.tag, name, node.attributes[name]!);
       if (reason) findings.push({ path: at('attributes', name), reason });
@@ -210,9 +210,9 @@ function nodeFindings(doc: TreeDoc, id: NodeId, node: TreeNode): Finding[] {
   }
   if (node.kind === 'slot') {
     if (doc.kind !== 'component' || !Object.hasOwn(doc.slots, node.slot))
-      findings.push({ path: at('slot'), reason: 'is no slot of this definition' });
+      findings.push({ path: at('slot'), reason: say('no-slot-of-definition') });
     if (repeatsAround(doc, id).length > 0)
-      findings.push({ path: at('place'), reason: 'a slot cannot stand in a repeat' });
+      findings.push({ path: at('place'), reason: say('slot-in-repeat') });
   }
   for (const [where, source] of sourcesOf(node))
     findings.push(
@@ -239,33 +239,29 @@ export function repeatsAround(doc: TreeDoc, id: NodeId): NodeId[] {
   return found;
 }
 
-function sourceFindings(doc: TreeDoc, node: NodeId, source: Source): string[] {
+function sourceFindings(doc: TreeDoc, node: NodeId, source: Source): Said[] {
   return chainOf(source).flatMap((each) => linkFindings(doc, node, each));
 }
 
-function linkFindings(doc: TreeDoc, node: NodeId, source: Source): string[] {
-  const reasons: string[] = [];
+function linkFindings(doc: TreeDoc, node: NodeId, source: Source): Said[] {
+  const reasons: Said[] = [];
   if (source.is === 'property') {
-    if (doc.kind !== 'component') reasons.push('a page has no properties to read');
-    else if (!Object.hasOwn(doc.properties, source.property))
-      reasons.push('names a property that is not there');
+    if (doc.kind !== 'component') reasons.push(say('page-no-properties'));
+    else if (!Object.hasOwn(doc.properties, source.property)) reasons.push(say('no-property'));
   }
   if (source.is === 'field') {
     if (source.from === 'page') {
-      if (doc.kind !== 'page')
-        reasons.push('a definition reads the entry of a page only through its properties');
-      else if (doc.entries === null) reasons.push('this page is made from no entries');
+      if (doc.kind !== 'page') reasons.push(say('entry-by-properties'));
+      else if (doc.entries === null) reasons.push(say('page-no-entries'));
     } else if (!repeatsAround(doc, node).includes(source.from.repeat))
-      reasons.push('reads the entry of a repeat that is not around it');
+      reasons.push(say('repeat-not-around'));
   }
   return reasons;
 }
 
 function pageFindings(doc: Extract<Doc, { kind: 'page' }>): Finding[] {
   if (isPerEntry(doc) !== (doc.entries !== null))
-    return [
-      { path: '/path', reason: 'a page ends in <slug> exactly when it is made from entries' },
-    ];
+    return [{ path: '/path', reason: say('slug-when-entries') }];
   return (['title', 'description', 'image'] as const).flatMap((which) => {
     const given = doc[which];
     const fits = (given ? chainOf(given) : []).every(
@@ -273,7 +269,7 @@ function pageFindings(doc: Extract<Doc, { kind: 'page' }>): Finding[] {
         source.is === 'value' ||
         (source.is === 'field' && source.from === 'page' && doc.entries !== null),
     );
-    return fits ? [] : [{ path: '/' + which, reason: 'reads what a page does not have' }];
+    return fits ? [] : [{ path: '/' + which, reason: say('page-has-not') }];
   });
 }
 
@@ -283,19 +279,22 @@ function componentFindings(doc: ComponentDoc): Finding[] {
   for (const id in doc.properties) {
     const { key, group, default: source } = doc.properties[id]!;
     if (keys.has(key))
-      findings.push({ path: pointer('properties', id, 'key'), reason: `the key ${key} is taken` });
+      findings.push({ path: pointer('properties', id, 'key'), reason: say('key-taken', { key }) });
     keys.add(key);
     if (group !== null && !Object.hasOwn(doc.groups, group))
       findings.push({
         path: pointer('properties', id, 'group'),
-        reason: 'names a group that is not there',
+        reason: say('no-group'),
       });
     if (source.is !== 'value')
-      findings.push({ path: pointer('properties', id, 'default'), reason: 'a default is a value' });
+      findings.push({
+        path: pointer('properties', id, 'default'),
+        reason: say('default-no-value'),
+      });
     if (doc.properties[id]!.axis && doc.properties[id]!.type.kind !== 'choice')
       findings.push({
         path: pointer('properties', id, 'axis'),
-        reason: 'only a choice is an axis',
+        reason: say('only-choice-axis'),
       });
   }
   for (const rule in doc.rules)
@@ -309,34 +308,33 @@ function componentFindings(doc: ComponentDoc): Finding[] {
 }
 
 /** Why an element cannot have an attribute, or not with the text that is written for it. */
-function attributeReason(tag: string, name: string, source: Source): string | null {
-  if (!attributeType(tag, name)) return `${tag} takes no ${name}`;
+function attributeReason(tag: string, name: string, source: Source): Said | null {
+  if (!attributeType(tag, name)) return say('takes-no', { tag, name });
   const text = source.is === 'value' && source.type === 'text' ? source.value : null;
   return text ? attributeFault(tag, name, text) : null;
 }
 
 /** What a rule cannot say of a node: each with the member that says it. Of a node that is gone it may say anything. */
-function patchFindings(doc: ComponentDoc, { when, patch }: Rule, id: NodeId): [string, string][] {
-  const found: [string, string][] = [];
+function patchFindings(doc: ComponentDoc, { when, patch }: Rule, id: NodeId): [string, Said][] {
+  const found: [string, Said][] = [];
   const node = own(doc.nodes, id);
   const { attributes, values, style, shown } = patch[id]!;
   if (when.pseudo)
     for (const member of ['attributes', 'values', 'shown'] as const)
-      if (patch[id]![member])
-        found.push([member, 'a rule for a state of somebody who visits changes declarations only']);
+      if (patch[id]![member]) found.push([member, say('state-rule-declares')]);
   if (!node) return found;
   if (attributes && node.kind !== 'element')
-    found.push(['attributes', 'only an element has attributes']);
+    found.push(['attributes', say('only-element-attributes')]);
   if (attributes && node.kind === 'element') {
     for (const name in attributes) {
       const reason = attributeReason(node.tag, name, attributes[name]!);
       if (reason) found.push(['attributes', reason]);
     }
   }
-  if (values && node.kind !== 'instance') found.push(['values', 'only an instance has values']);
+  if (values && node.kind !== 'instance') found.push(['values', say('only-instance-values')]);
   if (style && node.kind !== 'element' && node.kind !== 'instance')
-    found.push(['style', 'only an element or an instance has a style']);
+    found.push(['style', say('only-placed-style')]);
   if (shown && (node.kind === 'slot' || node.kind === 'repeat'))
-    found.push(['shown', 'a slot and a repeat are always shown']);
+    found.push(['shown', say('always-shown')]);
   return found;
 }

@@ -1,6 +1,7 @@
 import { Ajv } from 'ajv';
 import { FormatRegistry, type TSchema } from '@sinclair/typebox';
 import { Value } from '@sinclair/typebox/value';
+import { say } from '../said';
 import { own } from './own';
 import { isOrderKey } from './order';
 import { pointer } from './pointer';
@@ -69,7 +70,7 @@ function makesFunctions(): boolean {
 export function documentFindings(value: unknown): Finding[] {
   const kind = (value as Partial<Doc> | null)?.kind;
   if (typeof kind !== 'string' || !Object.hasOwn(SCHEMAS, kind))
-    return [{ path: '/kind', reason: 'this is no document of a kind that is known here' }];
+    return [{ path: '/kind', reason: say('no-document') }];
   return schemaFindings(SCHEMAS[kind], value);
 }
 
@@ -90,8 +91,7 @@ export function documentFindingsAt(value: unknown, paths: Iterable<readonly stri
     looked.add(prefix);
     if (part.value === undefined) continue;
     const name = part.tokens.at(-1)!;
-    if (!part.fits(name))
-      return [{ path: prefix, reason: `“${name}” is no name that can stand there` }];
+    if (!part.fits(name)) return [{ path: prefix, reason: say('no-such-name', { name }) }];
     const [finding] = schemaFindings(part.schema, part.value, part.tokens);
     if (finding) return [{ path: prefix + finding.path, reason: finding.reason }];
   }

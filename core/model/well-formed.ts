@@ -1,7 +1,8 @@
+import { say, type Said } from '../said';
 import { pointer } from './pointer';
 
 /** What is wrong with a value, and where: a JSON Pointer into it. */
-export type Finding = { path: string; reason: string };
+export type Finding = { path: string; reason: Said };
 
 // Half of a surrogate pair alone, or NUL. The first is no Unicode scalar value (Unicode 16, D76; RFC 8259, 8.2
 // warns of it), the second is what PostgreSQL's text and jsonb cannot hold.
@@ -14,8 +15,7 @@ export function isWellFormed(text: string): boolean {
   return !ILL_FORMED.test(text);
 }
 
-const REASON =
-  'holds a character that cannot be stored: NUL, or half of one that is written in two halves';
+const REASON = say('not-storable');
 
 /** How deep values may be nested: what reads them goes down step by step, and must not run out of steps. */
 const DEEPEST_JSON = 100;
@@ -31,7 +31,7 @@ export function illFormedText(value: unknown): Finding | undefined {
     if (path.length > DEEPEST_JSON)
       return {
         path: pointer(...path.slice(0, 4)),
-        reason: `is nested deeper than ${DEEPEST_JSON}, more than can be stored`,
+        reason: say('nested-too-deep', { most: DEEPEST_JSON }),
       };
     if (typeof at === 'string') {
       if (!isWellFormed(at)) return { path: pointer(...path), reason: REASON };

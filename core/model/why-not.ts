@@ -1,5 +1,6 @@
 import { Kind as TYPE, type TSchema } from '@sinclair/typebox';
 import { Value } from '@sinclair/typebox/value';
+import { say, type Said, type FormCode, type MemberCode } from '../said';
 import { own } from './own';
 import { pointer } from './pointer';
 import type { Finding } from './well-formed';
@@ -18,25 +19,28 @@ export function whyNot(
   within: readonly string[] = [],
 ): Finding {
   const { tokens, says } = new Look(referred).at(schema, value, []);
-  return { path: pointer(...tokens), reason: `${subjectOf([...within, ...tokens])} ${says}` };
+  return {
+    path: pointer(...tokens),
+    reason: say('member-is', { member: subjectOf([...within, ...tokens]), says }),
+  };
 }
 
 /** What is wrong somewhere: as what follows after its subject. */
 interface Wrong {
   readonly tokens: readonly string[];
-  readonly says: string;
+  readonly says: Said;
 }
 
 /** The members of schemas of JSON Schema (draft-07) that are read here; `says` is ours: what a pattern lets through. */
 interface Described extends TSchema {
   readonly anyOf?: readonly TSchema[];
-  readonly const?: unknown;
+  readonly const?: string | number | boolean;
   readonly properties?: Readonly<Record<string, TSchema>>;
   readonly required?: readonly string[];
   readonly patternProperties?: Readonly<Record<string, TSchema>>;
   readonly additionalProperties?: boolean;
   readonly items?: TSchema | readonly TSchema[];
-  readonly says?: string;
+  readonly says?: FormCode;
 }
 
 class Look {
@@ -49,7 +53,8 @@ class Look {
   at(given: TSchema, value: unknown, tokens: readonly string[]): Wrong {
     const schema = this.named(given) as Described;
     if (schema.anyOf) return this.inUnion(schema.anyOf, value, tokens);
-    if (schema.const !== undefined) return { tokens, says: `must be “${String(schema.const)}”` };
+    if (schema.const !== undefined)
+      return { tokens, says: say('must-be-this', { value: String(schema.const) }) };
     switch (schema.type) {
       case 'object':
         return this.inObject(schema, value, tokens);
@@ -61,9 +66,9 @@ class Look {
       case 'integer':
         return { tokens, says: numberSays(schema, value) };
       case 'boolean':
-        return { tokens, says: 'must be yes or no' };
+        return { tokens, says: say('must-be-yes-or-no') };
       case 'null':
-        return { tokens, says: 'must be empty' };
+        return { tokens, says: say('must-be-empty') };
       default:
         return { tokens, says: NOT_POSSIBLE };
     }
@@ -81,7 +86,7 @@ class Look {
     if (fixed.every((each) => each !== undefined))
       return {
         tokens,
-        says: `must be one of ${fixed.map((each) => `“${String(each)}”`).join(', ')}`,
+        says: say('must-be-one-of', { these: fixed.map((each) => `“${String(each)}”`) }),
       };
     const meant = branches.filter((each) => this.isMeant(this.named(each), value));
     if (meant.length === 0) return { tokens, says: NOT_POSSIBLE };
@@ -113,12 +118,12 @@ class Look {
       const member = own(properties, name) ?? (named?.test(name) ? pattern![1] : undefined);
       if (!member) {
         if (schema.additionalProperties === false)
-          return { tokens, says: `has no place for “${name}”` };
+          return { tokens, says: say('has-no-place-for', { name }) };
       } else if (!this.fits(member, value[name]))
         return this.at(member, value[name], [...tokens, name]);
     }
     const missing = required.find((name) => own(value, name) === undefined);
-    if (missing !== undefined) return { tokens: [...tokens, missing], says: 'is missing' };
+    if (missing !== undefined) return { tokens: [...tokens, missing], says: say('is-missing') };
     return { tokens, says: manySays(schema['maxProperties'], schema['minProperties']) };
   }
 
@@ -135,92 +140,96 @@ class Look {
   }
 }
 
-const NOT_POSSIBLE = 'is none that can stand there';
+const NOT_POSSIBLE: Said = say('not-possible');
 
 function isRecord(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
-function stringSays(schema: Described, value: unknown): string {
-  if (typeof value !== 'string') return 'must be words';
+function stringSays(schema: Described, value: unknown): Said {
+  if (typeof value !== 'string') return say('must-be-words');
   const { maxLength, minLength } = schema as { maxLength?: number; minLength?: number };
   if (minLength !== undefined && value.length < minLength)
-    return value === '' ? 'must not be empty' : `must have ${minLength} letters at least`;
+    return value === '' ? say('must-not-be-empty') : say('too-short', { least: minLength });
   if (maxLength !== undefined && value.length > maxLength)
-    return `is longer than ${maxLength} letters, the most there may be`;
-  return schema.says ?? `cannot be “${value.slice(0, 60)}”`;
+    return say('too-long', { most: maxLength });
+  return schema.says === undefined
+    ? say('cannot-be', { value: value.slice(0, 60) })
+    : say(schema.says);
 }
 
-function numberSays(schema: Described, value: unknown): string {
+function numberSays(schema: Described, value: unknown): Said {
   const whole = schema.type === 'integer';
   if (typeof value !== 'number' || (whole && !Number.isInteger(value)))
-    return whole ? 'must be a whole number' : 'must be a number';
+    return whole ? say('must-be-whole') : say('must-be-number');
   const { minimum, maximum } = schema as { minimum?: number; maximum?: number };
   if (minimum !== undefined && maximum !== undefined)
-    return `must be between ${minimum} and ${maximum}`;
-  return minimum !== undefined ? `must be ${minimum} at least` : `must be ${maximum} at most`;
+    return say('must-be-between', { least: minimum, most: maximum });
+  return minimum !== undefined
+    ? say('must-be-at-least', { least: minimum })
+    : say('must-be-at-most', { most: maximum ?? Infinity });
 }
 
-function manySays(most: unknown, least: unknown): string {
-  if (typeof most === 'number') return `holds more than ${most}, the most there may be`;
-  return typeof least === 'number' ? `must hold ${least} at least` : NOT_POSSIBLE;
+function manySays(most: unknown, least: unknown): Said {
+  if (typeof most === 'number') return say('holds-too-many', { most });
+  return typeof least === 'number' ? say('holds-too-few', { least }) : NOT_POSSIBLE;
 }
 
 /** What people call the members of documents and of the arguments of edits; for others, what those belong to. */
-const SUBJECTS: Readonly<Record<string, string>> = {
-  name: 'the name',
-  label: 'the label',
-  key: 'the key',
-  path: 'the path',
-  slug: 'the address',
-  language: 'the language',
-  title: 'the title',
-  description: 'the description',
-  help: 'the help',
-  about: 'what it is for',
-  plural: 'the plural',
-  css: 'the value',
-  refs: 'what stands in the value',
-  max: 'the width',
-  widths: 'the width',
-  weight: 'the weight of the font',
-  family: 'the name of the font',
-  tag: 'the tag',
-  text: 'the text',
-  href: 'the address',
-  address: 'the address',
-  anchor: 'the anchor',
-  number: 'the number',
-  subject: 'the subject',
-  alt: 'the alternative text',
-  part: 'the name of the part',
-  most: 'the largest number',
-  order: 'the place in the order',
-  query: 'the query',
-  where: 'the condition',
-  limit: 'the number of entries',
-  attributes: 'the attribute',
-  style: 'the declaration',
-  properties: 'the property',
-  options: 'the option',
-  fields: 'the field',
-  values: 'the value',
-  value: 'the value',
-  source: 'the value',
-  default: 'the default',
-  slots: 'the slot',
-  rules: 'the rule',
-  tokens: 'the token',
-  themes: 'the theme',
-  tags: 'the tag',
-  nodes: 'the element',
-  kind: 'the kind',
+const SUBJECTS: Readonly<Record<string, MemberCode>> = {
+  name: 'member-name',
+  label: 'member-label',
+  key: 'member-key',
+  path: 'member-path',
+  slug: 'member-address',
+  language: 'member-language',
+  title: 'member-title',
+  description: 'member-description',
+  help: 'member-help',
+  about: 'member-it-is-for',
+  plural: 'member-plural',
+  css: 'member-value',
+  refs: 'member-stands-in-the-value',
+  max: 'member-width',
+  widths: 'member-width',
+  weight: 'member-weight-of-the-font',
+  family: 'member-name-of-the-font',
+  tag: 'member-tag',
+  text: 'member-text',
+  href: 'member-address',
+  address: 'member-address',
+  anchor: 'member-anchor',
+  number: 'member-number',
+  subject: 'member-subject',
+  alt: 'member-alternative-text',
+  part: 'member-name-of-the-part',
+  most: 'member-largest-number',
+  order: 'member-place-in-the-order',
+  query: 'member-query',
+  where: 'member-condition',
+  limit: 'member-number-of-entries',
+  attributes: 'member-attribute',
+  style: 'member-declaration',
+  properties: 'member-property',
+  options: 'member-option',
+  fields: 'member-field',
+  values: 'member-value',
+  value: 'member-value',
+  source: 'member-value',
+  default: 'member-default',
+  slots: 'member-slot',
+  rules: 'member-rule',
+  tokens: 'member-token',
+  themes: 'member-theme',
+  tags: 'member-tag',
+  nodes: 'member-element',
+  kind: 'member-kind',
 };
 
-function subjectOf(tokens: readonly string[]): string {
+function subjectOf(tokens: readonly string[]): Said {
   for (let i = tokens.length - 1; i >= 0; i -= 1) {
     const subject = own(SUBJECTS, tokens[i]!);
-    if (subject !== undefined) return subject;
+    if (subject !== undefined) return say(subject);
   }
-  return 'what was given';
+  return say('member-given');
 }

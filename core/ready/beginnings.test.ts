@@ -1,3 +1,4 @@
+import { saidText } from '../said';
 import { htmlOf } from '../test/html';
 import { brackenfold } from '@sormet/demo';
 import { addressesOf, docOf } from '../model';
@@ -55,9 +56,9 @@ test('an empty page and an empty component can be added to any site', () => {
   const page = emptyPage(documents, '/more', 'More');
   const component = emptyComponent('Sections/Band');
   const added = doEdit(documents, { name: 'addPage', args: { page } });
-  if (isRefusal(added)) throw new Error(added.refused);
+  if (isRefusal(added)) throw new Error(saidText(added.refused));
   const both = doEdit(added.documents, { name: 'addComponent', args: { component } });
-  if (isRefusal(both)) throw new Error(both.refused);
+  if (isRefusal(both)) throw new Error(saidText(both.refused));
   expect(docOf(both.documents, 'page', page.id)?.draft).toBe(true);
   expect(docOf(both.documents, 'component', component.id)?.name).toBe('Sections/Band');
 });

@@ -4,6 +4,7 @@ import { doEdit, isRefusal } from '../edit';
 import { emptyComponent, plant, STARTERS } from '.';
 import { allOf, newId, type Documents } from '../model';
 import { build, Linker } from '../resolve';
+import { saidText } from '../said';
 import { documentsOf, htmlOf } from '../test';
 import { dataOf } from '../value';
 import { READY_SECTIONS } from './ready-sections';
@@ -18,7 +19,7 @@ function placed(documents: Documents, key: string): { documents: Documents; comp
     name: 'addComponent',
     args: { component: { ...component, nodes } },
   });
-  if (isRefusal(done)) throw new Error(done.refused);
+  if (isRefusal(done)) throw new Error(saidText(done.refused));
   return { documents: done.documents, component: component.id };
 }
 

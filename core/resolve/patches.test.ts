@@ -9,6 +9,7 @@ import {
   type Source,
 } from '../model';
 import { doEdit, isRefusal, danglingIn, type NamedEdit } from '../edit';
+import { saidText } from '../said';
 import {
   component,
   contentType,
@@ -167,12 +168,9 @@ describe('a rule', () => {
       when: { axes: {}, pseudo: { of: 'self', is: ':hover' } },
     };
     const reasons = (each: Rule) =>
-      invariantFindings(signWith({ each })).map(({ path, reason }) => [path, reason]);
+      invariantFindings(signWith({ each })).map(({ path, reason }) => [path, reason.code]);
     expect(reasons(pointed)).toEqual([
-      [
-        '/rules/each/patch/root/attributes',
-        'a rule for a state of somebody who visits changes declarations only',
-      ],
+      ['/rules/each/patch/root/attributes', 'state-rule-declares'],
     ]);
     const wrong = rule(
       {},
@@ -182,9 +180,9 @@ describe('a rule', () => {
       },
     );
     expect(reasons(wrong).map(([, reason]) => reason)).toEqual([
-      'div takes no href',
-      'only an instance has values',
-      'only an element has attributes',
+      'takes-no',
+      'only-instance-values',
+      'only-element-attributes',
     ]);
   });
 });
@@ -211,7 +209,7 @@ describe('a property that a rule reads', () => {
 
   test('is taken back from there too', () => {
     const done = doEdit(documents, taken);
-    if (isRefusal(done)) throw new Error(done.refused);
+    if (isRefusal(done)) throw new Error(saidText(done.refused));
     const { patch } = done.documents.ofKind('component', 'sign')!.rules['one']!;
     expect(patch['badge']!.values!['word']).toEqual(text('Handed in'));
     expect(danglingIn(done.documents)).toEqual([]);
@@ -228,7 +226,7 @@ describe('a property that a rule reads', () => {
     ]);
     for (const { doc, path } of found) {
       const done = doEdit(broken, { name: 'mend', args: { doc, path } });
-      if (isRefusal(done)) throw new Error(done.refused);
+      if (isRefusal(done)) throw new Error(saidText(done.refused));
       broken = done.documents;
     }
     expect(danglingIn(broken)).toEqual([]);
@@ -256,13 +254,13 @@ describe('setting something by a rule', () => {
       set('line', { of: 'shown' }, yesNo(false)),
     ]) {
       const done = doEdit(at, edit);
-      if (isRefusal(done)) throw new Error(done.refused);
+      if (isRefusal(done)) throw new Error(saidText(done.refused));
       at = done.documents;
     }
     const linked = new Linker().link(at, 'p');
     expect(write(prepare(linked, dataOf(at)))).toBe('<div title="Made loud"><b>Set</b></div>');
     const back = doEdit(at, set('line', { of: 'shown' }, null));
-    if (isRefusal(back)) throw new Error(back.refused);
+    if (isRefusal(back)) throw new Error(saidText(back.refused));
     expect(
       write(prepare(new Linker().link(back.documents, 'p'), dataOf(back.documents))),
     ).toContain('<hr>');

@@ -407,7 +407,7 @@ describe('a repeat over a list', () => {
       if (is === 'differs') return has !== wanted;
       if (is === 'atLeast') return has >= (wanted as string);
       if (is === 'atMost') return has <= (wanted as string);
-      return String(has).includes(String(wanted));
+      return String(has).includes(String(wanted as string));
     };
     const found = list.filter((record) => where.every((each) => meets(record, each)));
     if (order.length > 0)

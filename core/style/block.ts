@@ -7,6 +7,7 @@ import {
   type Finding,
   type PlaceholderType,
 } from '../model';
+import { saidText, say, type Said } from '../said';
 import { declarationKey, keyParts, type KeyParts, type Width } from './cascade';
 import { expand } from './expand';
 import { refsIn, withParts, type Refs } from './placeholders';
@@ -20,7 +21,7 @@ export function blockOf(
   const add = (declarations: Record<string, string>, width: Width) => {
     for (const [property, value] of Object.entries(declarations)) {
       const expanded = expand(property, value);
-      if (!expanded.ok) throw new Error(`${property}: ${expanded.reason}`);
+      if (!expanded.ok) throw new Error(`${property}: ${saidText(expanded.reason)}`);
       for (const [longhand, css] of Object.entries(expanded.longhands))
         block[declarationKey(longhand, width)] = { css };
     }
@@ -31,15 +32,15 @@ export function blockOf(
 }
 
 /** What keeps one declaration from being a CSS longhand with a value that fits, written as it is stored. */
-function declarationReason(key: string, { css, refs = {} }: Declared): string | undefined {
+function declarationReason(key: string, { css, refs = {} }: Declared): Said | undefined {
   const { property } = keyParts(key);
   const expanded = expand(property, css, refs);
   if (!expanded.ok) return expanded.reason;
   const written = own(expanded.longhands, property);
-  if (written === undefined) return `${property} is stored as its longhands`;
-  if (written !== css) return `“${css}” is stored as “${written}”`;
+  if (written === undefined) return say('stored-as-longhands', { property });
+  if (written !== css) return say('stored-otherwise', { css, written });
   const unused = Object.keys(refs).find((name) => !css.includes(`var(--${name})`));
-  return unused === undefined ? undefined : `--${unused} is in it nowhere`;
+  return unused === undefined ? undefined : say('placeholder-unused', { name: unused });
 }
 
 /** What keeps the declarations of a block from being CSS longhands with values that fit. */
@@ -83,12 +84,14 @@ export function borderParts({ css, refs }: Declared): Record<BorderPart, string>
 
 /** What keeps a token from holding a value of its type, written as it is stored. */
 export function tokenReason({ type, value }: { type: PlaceholderType; value: Declared }) {
-  if (WIDE.test(value.css.trim())) return `“${value.css}” is no ${WORDS[type]}`;
+  if (WIDE.test(value.css.trim())) return isNo(type, value.css);
   if (type !== 'border') return declarationReason(TAKES[type], value);
   const parts = borderParts(value);
-  if (!parts) return `“${value.css}” is no border`;
+  if (!parts) return say('is-no-border', { css: value.css });
   const whole = `${parts.width} ${parts.style} ${parts.color}`;
-  return whole === value.css ? undefined : `“${value.css}” is stored as “${whole}”`;
+  return whole === value.css
+    ? undefined
+    : say('stored-otherwise', { css: value.css, written: whole });
 }
 
 /** A token's value as it is stored, from CSS as it was typed; or why it is none. */
@@ -96,15 +99,14 @@ export function readTokenValue(
   type: PlaceholderType,
   css: string,
   refs: Refs = {},
-):
-  | { readonly ok: true; readonly value: Declared }
-  | { readonly ok: false; readonly reason: string } {
+): { readonly ok: true; readonly value: Declared } | { readonly ok: false; readonly reason: Said } {
   // What every property takes says where a value comes from and is none: a custom property would take it for itself.
-  if (WIDE.test(css.trim())) return { ok: false, reason: `“${css.trim()}” is no ${WORDS[type]}` };
+  if (WIDE.test(css.trim())) return { ok: false, reason: isNo(type, css.trim()) };
   const expanded = expand(TAKES[type], css, refs);
   if (!expanded.ok) {
-    const reason = expanded.reason.replace(`does not fit ${TAKES[type]}`, `is no ${WORDS[type]}`);
-    return { ok: false, reason };
+    // That it does not fit a property is for who declares; who writes a token hears of its type.
+    const isNone = expanded.reason.code === 'css-does-not-fit';
+    return { ok: false, reason: isNone ? isNo(type, css.trim()) : expanded.reason };
   }
   const parts = type === 'border' ? borderParts({ css, refs }) : undefined;
   const written = parts
@@ -117,19 +119,10 @@ export function readTokenValue(
 /** The keywords that every property takes (CSS Cascading and Inheritance Level 5, 7.3). */
 const WIDE = /^(inherit|initial|unset|revert|revert-layer)$/i;
 
-/** What people call what a token holds. */
-const WORDS: Record<PlaceholderType, string> = {
-  colour: 'colour',
-  length: 'length',
-  number: 'number',
-  font: 'list of fonts',
-  duration: 'duration',
-  easing: 'easing',
-  shadow: 'shadow',
-  border: 'border',
-  line: 'kind of line',
-  gradient: 'gradient',
-};
+/** That a text is nothing that a token of a type can hold. */
+function isNo(type: PlaceholderType, css: string): Said {
+  return say('is-no', { css, what: say(`value-${type}`) });
+}
 
 /** A declaration as it goes into a stylesheet. */
 export interface WrittenDeclaration extends KeyParts {

@@ -9,11 +9,12 @@ import {
   type Value,
 } from 'css-tree';
 import { BORDER_PARTS, own } from '../model';
+import { say, type Said } from '../said';
 import { isBorder, partName, placeholderIn, withSamples, type Refs } from './placeholders';
 
 /** A declaration taken apart into longhands, or why it cannot stand. */
 export type Expanded =
-  { ok: true; longhands: Record<string, string> } | { ok: false; reason: string };
+  { ok: true; longhands: Record<string, string> } | { ok: false; reason: Said };
 
 const SIDES = ['top', 'right', 'bottom', 'left'] as const;
 const CORNERS = ['top-left', 'top-right', 'bottom-right', 'bottom-left'] as const;
@@ -56,20 +57,26 @@ const LINE_SHORTHANDS: Record<string, readonly string[]> = {
 };
 
 /** Shorthands that are not taken apart: their longhands are written one by one. */
-const REFUSED: Record<string, string> = {
-  font: 'font-family, font-size, font-weight or line-height',
-  transition: 'transition-property and transition-duration',
-  animation: 'animation-name and the others',
-  grid: 'grid-template-columns and grid-template-rows',
-  'grid-area': 'grid-row-start, grid-column-start and the others',
-  'grid-column': 'grid-column-start and grid-column-end',
-  'grid-row': 'grid-row-start and grid-row-end',
-  'grid-template': 'grid-template-columns and grid-template-rows',
-  columns: 'column-count and column-width',
-  'flex-flow': 'flex-direction and flex-wrap',
-  'list-style': 'list-style-type',
-  all: 'the properties that are meant',
-};
+const REFUSED = new Set([
+  'font',
+  'transition',
+  'animation',
+  'grid',
+  'grid-area',
+  'grid-column',
+  'grid-row',
+  'grid-template',
+  'columns',
+  'flex-flow',
+  'list-style',
+  'all',
+] as const);
+
+type Refused = typeof REFUSED extends Set<infer P> ? P : never;
+
+function isRefused(name: string): name is Refused {
+  return REFUSED.has(name as Refused);
+}
 
 /**
  * Functions that a value may hold: those of CSS Values and Units 4, Color 5, Images 4 (gradients), Transforms
@@ -107,31 +114,28 @@ const CLOSES = new Map<number, number>([
  * Why a value could mean something else among other declarations than by itself; nothing when it cannot. A CSS
  * parser forgives what does not end (CSS Syntax 3, 4.3.5 and 5.4.8), at the cost of all that comes behind it.
  */
-function unboundedReason(css: string, refs: Refs): string | undefined {
-  if (/[;{}<>@\\!]/.test(css)) return 'A value holds no “!important” and none of ; { } < > @ \\.';
+function unboundedReason(css: string, refs: Refs): Said | undefined {
+  if (/[;{}<>@\\!]/.test(css)) return say('no-important');
   const open: number[] = [];
-  let reason: string | undefined;
+  let reason: Said | undefined;
   tokenize(css, (type, start, end) => {
     if (reason !== undefined) return;
     const token = css.slice(start, end);
     const closing = CLOSES.get(type);
-    if (type === tokenTypes.Comment) reason = 'A value holds no comment.';
-    else if (type === tokenTypes.Url || type === tokenTypes.BadUrl)
-      reason = 'A value holds no address; what a page loads is an asset.';
+    if (type === tokenTypes.Comment) reason = say('no-comment');
+    else if (type === tokenTypes.Url || type === tokenTypes.BadUrl) reason = say('no-address');
     else if (type === tokenTypes.Function && !mayBeUsed(token.slice(0, -1).toLowerCase(), refs))
-      reason = `${token}) cannot be used here.`;
+      reason = say('not-usable', { what: token });
     else if (
       type === tokenTypes.BadString ||
       (type === tokenTypes.String && (token.length < 2 || token[0] !== token.at(-1)))
     )
-      reason = `“${token}” does not end: there is no closing ${token[0]}.`;
+      reason = say('string-open', { text: token, sign: token[0]! });
     else if (closing !== undefined) open.push(closing);
     else if ([...CLOSES.values()].includes(type) && open.pop() !== type)
-      reason = `“${token}” closes nothing.`;
+      reason = say('closes-nothing', { sign: token });
   });
-  return (
-    reason ?? (open.length > 0 ? `“${css}” does not end: a bracket is not closed.` : undefined)
-  );
+  return reason ?? (open.length > 0 ? say('bracket-open', { css }) : undefined);
 }
 
 /**
@@ -143,17 +147,20 @@ function unboundedReason(css: string, refs: Refs): string | undefined {
 export function expand(property: string, value: string, refs: Refs = NO_REFS): Expanded {
   const name = property.trim().toLowerCase();
   const css = value.trim();
-  if (css === '') return { ok: false, reason: 'There is no value.' };
-  const instead = own(REFUSED, name);
-  if (instead !== undefined) return { ok: false, reason: `Write ${instead} in place of ${name}.` };
+  if (css === '') return { ok: false, reason: say('no-value') };
+  if (isRefused(name))
+    return {
+      ok: false,
+      reason: say('write-instead', { instead: say(`instead-of-${name}`), name }),
+    };
   const unbounded = unboundedReason(css, refs);
   if (unbounded !== undefined) return { ok: false, reason: unbounded };
   const ast = parsed(css);
-  if (!ast) return { ok: false, reason: `“${css}” is no CSS value.` };
+  if (!ast) return { ok: false, reason: say('no-css', { css }) };
   const longhand = own(ONE_LONGHAND, name) ?? name;
   const checked = withSamples(ast, refs);
   if ('unknown' in checked)
-    return { ok: false, reason: `${checked.unknown} stands for nothing here.` };
+    return { ok: false, reason: say('stands-for-nothing', { name: checked.unknown }) };
   const match = lexer.matchProperty(longhand, checked);
   if (match.error) return { ok: false, reason: reasonOf(longhand, css, match.error) };
   const words = ast.children.toArray().map((node) => generate(node));
@@ -164,7 +171,7 @@ export function expand(property: string, value: string, refs: Refs = NO_REFS): E
   if (own(LINE_SHORTHANDS, name)) return line(name, ast, refs);
   const written = generate(ast);
   if (written.length > LONGEST_VALUE)
-    return { ok: false, reason: `A value has at most ${LONGEST_VALUE} characters.` };
+    return { ok: false, reason: say('value-too-long', { most: LONGEST_VALUE }) };
   return { ok: true, longhands: { [longhand]: written } };
 }
 
@@ -193,14 +200,14 @@ function parsed(css: string): Value | null {
   }
 }
 
-function reasonOf(name: string, css: string, error: Error): string {
-  return error.message.startsWith('Unknown property')
-    ? `There is no property “${name}”.`
-    : `“${css}” does not fit ${name}.`;
+function reasonOf(name: string, css: string, error: Error): Said {
+  return error.name === 'SyntaxReferenceError'
+    ? say('no-css-property', { name })
+    : say('css-does-not-fit', { css, property: name });
 }
 
 function four(name: string, words: string[]): Expanded {
-  if (words.includes('/')) return { ok: false, reason: `Write the corners of ${name} one by one.` };
+  if (words.includes('/')) return { ok: false, reason: say('corners-one-by-one', { name }) };
   const [a, b = a, c = a, d = b] = words;
   const values = [a, b, c, d];
   return {

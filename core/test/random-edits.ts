@@ -45,6 +45,7 @@ import {
   type TypeSpec,
   treeDocOf,
 } from '../model';
+import { say } from '../said';
 import { feeds } from '../value';
 import { valuesOf } from './arbitrary-values';
 import { SPECS } from './every-kind';
@@ -1162,6 +1163,8 @@ export function runEdits(
 export function pastOf(done: readonly DoneEdit[]): Past {
   return (id) => {
     const found = done.find((each) => each.id === id);
-    return found && { changes: found.changes, says: found.edit.name };
+    return (
+      found && { changes: found.changes, said: say('as-it-was-told', { words: found.edit.name }) }
+    );
   };
 }

@@ -44,10 +44,10 @@ function isValue(where: string): boolean {
 
 /** What tells one branch of a union from the others: the words that are fixed in it. */
 function branchName(schema: Described, i: number): string {
-  if (schema.const !== undefined) return String(schema.const);
+  if (schema.const !== undefined) return String(schema.const as string);
   const fixed = Object.entries(schema.properties ?? {}).flatMap(([name, member]) => {
     const value = (member as Described).const;
-    return value === undefined ? [] : [`${name}=${String(value)}`];
+    return value === undefined ? [] : [`${name}=${String(value as string)}`];
   });
   return fixed.length > 0 ? fixed.join(',') : (schema.$id ?? String(schema.type ?? i));
 }

@@ -7,11 +7,12 @@ import {
   type NodeId,
   type TreeDoc,
 } from '../model';
+import { say, type Said } from '../said';
 
 /** A tree with every definition written out in place, once for each tag that anything may have: slow, and plain to see. */
 export class WrittenOut {
   /** The first thing in it that stands where it may not, as a sentence. */
-  fault: string | undefined;
+  fault: Said | undefined;
 
   constructor(
     private readonly documents: Documents,
@@ -49,7 +50,7 @@ export class WrittenOut {
       }
       case 'text':
         if (node.rich === 'blocks') {
-          if (above.includes('a')) this.fault ??= 'a link in a link';
+          if (above.includes('a')) this.fault ??= say('link-in-link');
           this.fault ??= nestingFault('p', above) ?? undefined;
         }
     }

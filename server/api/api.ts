@@ -1,5 +1,6 @@
 import express, { Router } from 'express';
 import * as shapes from '@sormet/core/api';
+import { say } from '@sormet/core/said';
 import { SiteEntity } from '../database/entities';
 import { answer } from '../http/check';
 import { LARGEST_REQUEST, Problem } from '../http/problem';
@@ -28,8 +29,7 @@ export function api(parts: ApiParts): Router {
   router.use((request) => {
     throw new Problem(
       404,
-      'Not found',
-      `There is nothing at ${request.method} ${request.originalUrl}.`,
+      say('nothing-at', { method: request.method, path: request.originalUrl }),
     );
   });
   return router;

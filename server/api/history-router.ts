@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import * as shapes from '@sormet/core/api';
+import { say } from '@sormet/core/said';
 import { documentAfter, historyAfter, historyLines, lastChanges } from '../edits/history';
 import { answer } from '../http/check';
 import { Problem } from '../http/problem';
@@ -46,7 +47,7 @@ export function historyRouter({ store }: ApiParts): Router {
     const document = await database.transaction('REPEATABLE READ', (manager) =>
       documentAfter(manager, site.id, id, revision),
     );
-    if (!document) throw new Problem(404, 'Not found', `There was no ${id} after ${revision}.`);
+    if (!document) throw new Problem(404, say('no-document-then', { id, revision }));
     answer(response, shapes.DocumentAnswer, { revision, document: { ...document } });
   });
   return router;

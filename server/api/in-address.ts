@@ -1,5 +1,6 @@
 import type { Request } from 'express';
 import { ID_PATTERN } from '@sormet/core/model';
+import { say } from '@sormet/core/said';
 import type { SiteRow } from '../database/entities';
 import type { SiteStore } from '../database/site-store';
 import { Problem } from '../http/problem';
@@ -9,7 +10,7 @@ export async function siteIn(store: SiteStore, request: Request): Promise<SiteRo
   const id = String(request.params['site']);
   // What is no id names no site; the database is not asked about it.
   const site = new RegExp(ID_PATTERN).test(id) ? await store.site(id) : null;
-  if (!site) throw new Problem(404, 'Not found', 'There is no such site.');
+  if (!site) throw new Problem(404, say('no-site'));
   return site;
 }
 
@@ -17,7 +18,7 @@ export async function siteIn(store: SiteStore, request: Request): Promise<SiteRo
 export function revisionIn(request: Request, site: SiteRow): number {
   const revision = wholeNumber(request.params['revision'], 'revision', site.revision);
   if (revision < 1 || revision > site.revision)
-    throw new Problem(404, 'Not found', `There is no revision ${revision} of this site.`);
+    throw new Problem(404, say('no-revision', { revision }));
   return revision;
 }
 
@@ -29,8 +30,7 @@ export function idIn(request: Request, name: string): string {
 /** The same of what was given elsewhere. */
 export function idFrom(given: unknown, name: string): string {
   const id = String(given);
-  if (!new RegExp(ID_PATTERN).test(id))
-    throw new Problem(404, 'Not found', `There is no such ${name}.`);
+  if (!new RegExp(ID_PATTERN).test(id)) throw new Problem(404, say('no-such', { what: name }));
   return id;
 }
 
@@ -42,9 +42,6 @@ export function wholeNumber(value: unknown, name: string, byDefault: number): nu
   if (value === undefined) return byDefault;
   const number = Number(value);
   if (!Number.isInteger(number) || number < 0 || number > LARGEST_INTEGER)
-    throw new Problem(400, 'Bad request', `“${name}” must be a whole number.`, {
-      pointer: '/' + name,
-      reason: 'is no whole number',
-    });
+    throw new Problem(400, say('must-be-whole-number', { name }), { pointer: '/' + name });
   return number;
 }

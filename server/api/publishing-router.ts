@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import * as shapes from '@sormet/core/api';
+import { say } from '@sormet/core/said';
 import { ReleaseEntity, type ReleaseRow, type SiteRow } from '../database/entities';
 import { answer } from '../http/check';
 import { Problem } from '../http/problem';
@@ -49,7 +50,7 @@ export function publishingRouter({ store, planner, publisher }: ApiParts): Route
       site: idIn(request, 'site'),
     });
     const site = await siteIn(store, request);
-    if (!row) throw new Problem(404, 'Not found', 'There is no such release.');
+    if (!row) throw new Problem(404, say('no-release'));
     answer(response, shapes.ReleaseSummary, releaseSummary(row, site));
   });
 

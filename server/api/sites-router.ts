@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import * as shapes from '@sormet/core/api';
+import { say } from '@sormet/core/said';
 import { answer, read } from '../http/check';
 import { Problem } from '../http/problem';
 import { bringBack, makeSite, removedSites, removeSite } from '../sites/making-sites';
@@ -13,7 +14,7 @@ export function sitesRouter({ store, sitesPort }: ApiParts): Router {
   const { manager } = store.database;
   const summaryOf = async (id: string): Promise<shapes.SiteSummary> => {
     const [summary] = await siteSummaries(manager, sitesPort, id);
-    if (!summary) throw new Problem(404, 'Not found', 'There is no such site.');
+    if (!summary) throw new Problem(404, say('no-site'));
     return summary;
   };
 

@@ -1,6 +1,7 @@
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
 import { newId } from '@sormet/core/model';
 import { COMPILER } from '@sormet/core/compile';
+import { say } from '@sormet/core/said';
 import {
   CompilationEntity,
   ReleaseEntity,
@@ -124,12 +125,7 @@ export class Compilations {
       if (row.state !== 'making') return (await rows.findOneBy({ id })) ?? undefined;
       if (Date.now() - asked > this.patience) {
         asked = Date.now();
-        if ((await this.queue.workers()) === 0)
-          throw new Problem(
-            503,
-            'No worker',
-            'Nothing makes pages at the moment: no worker is there. “npm run worker” starts one.',
-          );
+        if ((await this.queue.workers()) === 0) throw new Problem(503, say('no-worker'));
       }
       await new Promise((done) => setTimeout(done, pause));
     }

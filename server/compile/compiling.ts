@@ -12,6 +12,7 @@ import {
   type MadePages,
 } from '@sormet/core/compile';
 import type { Documents } from '@sormet/core/model';
+import type { Said } from '@sormet/core/said';
 import {
   CompilationEntity,
   ReleaseEntity,
@@ -133,14 +134,14 @@ export class Compiling {
   }
 
   /** Ends a compilation that cannot be made, and the releases that wait for it, with what people are told of it. */
-  async fail(manager: EntityManager, id: string, error: string): Promise<void> {
+  async fail(manager: EntityManager, id: string, error: Said): Promise<void> {
     const { affected } = await manager
       .getRepository(CompilationEntity)
       .update({ id, state: 'making' }, { state: 'failed', error });
     if (affected !== 1) return;
     await manager.query(
       `UPDATE releases SET state = 'failed', error = $2 WHERE compilation = $1 AND state IN ('waiting', 'making')`,
-      [id, error],
+      [id, JSON.stringify(error)],
     );
   }
 

@@ -1,5 +1,6 @@
 import { In, type EntityManager } from 'typeorm';
 import { COMPILER, Release, type Manifest } from '@sormet/core/compile';
+import { say, type Said } from '@sormet/core/said';
 import {
   CompilationEntity,
   ReleaseEntity,
@@ -18,13 +19,13 @@ import type { Compilations, Wanted } from './compilations';
 import { NOTHING, type Compiling, type Ending } from './compiling';
 
 /** What is said of a release whose site went away under it. */
-const SITE_REMOVED = 'The site was removed while this was published.';
+const SITE_REMOVED = say('site-removed');
 
 /** The states of a release that is not ended. */
 export const UNDER_WAY: ReleaseState[] = ['waiting', 'making'];
 
 /** What is said of a release that turns out to change nothing. */
-export const NOTHING_TO_PUBLISH = 'Every page is published as it is; there is nothing to publish.';
+export const NOTHING_TO_PUBLISH = say('nothing-to-publish');
 
 /** Ends releases whose pages are made. */
 export class Releasing {
@@ -49,7 +50,8 @@ export class Releasing {
       .findOneBy({ id: row.compilation ?? '', compiler: COMPILER });
     if (!made) return this.anew(id, { ...site, revision: row.revision });
     if (made.state === 'making') return NOTHING;
-    if (made.state === 'failed') return (manager) => failRelease(manager, id, made.error ?? '');
+    if (made.state === 'failed')
+      return (manager) => failRelease(manager, id, made.error ?? say('failed-too-often'));
     if (made.plan.length === 0) return (manager) => failRelease(manager, id, NOTHING_TO_PUBLISH);
     return this.ended(row, made);
   }
@@ -100,11 +102,7 @@ export class Releasing {
 }
 
 /** Ends a release that cannot be made, with what people are told of it. */
-export async function failRelease(
-  manager: EntityManager,
-  id: string,
-  error: string,
-): Promise<void> {
+export async function failRelease(manager: EntityManager, id: string, error: Said): Promise<void> {
   await manager
     .getRepository(ReleaseEntity)
     .update({ id, state: In(UNDER_WAY) }, { state: 'failed', error });
@@ -141,15 +139,15 @@ async function storeFilesOf(manager: EntityManager, compilation: string): Promis
 }
 
 /** Why files cannot go live: one is not stored, or a picture holds what runs. */
-async function faultOf(manager: EntityManager, manifest: Manifest): Promise<string | undefined> {
+async function faultOf(manager: EntityManager, manifest: Manifest): Promise<Said | undefined> {
   const files = Object.entries(manifest);
   const there = await storedAmong(manager, [...new Set(files.map(([, { sha256 }]) => sha256))]);
   for (const [path, { sha256, mediaType }] of files) {
-    if (!there.has(sha256)) return `The file of ${path} is not stored; bring it in again.`;
+    if (!there.has(sha256)) return say('file-not-stored', { path });
     if (mediaType !== 'image/svg+xml') continue;
     const { bytes } = (await wholeFile(manager, sha256))!;
     const unsafe = unsafeInSvg(bytes.toString('utf8'));
-    if (unsafe !== undefined) return `The picture ${path} holds ${unsafe}; bring it in again.`;
+    if (unsafe !== undefined) return say('picture-unsafe', { path, what: unsafe });
   }
   return undefined;
 }

@@ -1,5 +1,6 @@
 import { randomInt } from 'node:crypto';
 import { Client } from 'pg';
+import { say } from '@sormet/core/said';
 import type { SiteStore } from '../database/site-store';
 import { logFault } from '../http/log';
 import { Compilations } from './compilations';
@@ -16,8 +17,7 @@ const AGAIN = 1000;
 const PATIENCE = 5000;
 
 /** What is said of what no worker could make. */
-const FAILED_TOO_OFTEN =
-  'No worker could make it, though it was tried several times; nothing was changed. Look at what the workers said.';
+const FAILED_TOO_OFTEN = say('failed-too-often');
 
 /**
  * Takes jobs one after the other. As long as it is there its connection holds a lock, which tells others that what it has

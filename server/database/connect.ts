@@ -8,6 +8,7 @@ import {
   SiteEntity,
   UseEntity,
 } from './entities';
+import { CodesForSentences1764900000000 } from './codes-for-sentences';
 import { Compilations1764800000000 } from './compilations-tables';
 import { Consistency1764100000000 } from './consistency';
 import { FileParts1764500000000 } from './file-parts-table';
@@ -58,6 +59,7 @@ export async function connect(url: string, migrate = true): Promise<DataSource> 
       Standing1764600000000,
       UsesAnew1764700000000,
       Compilations1764800000000,
+      CodesForSentences1764900000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

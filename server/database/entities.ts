@@ -2,6 +2,7 @@ import { EntitySchema } from 'typeorm';
 import type { Doc } from '@sormet/core/model';
 import type { Change } from '@sormet/core/edit';
 import type { Manifest, PlannedPage, ReleaseFile, Work } from '@sormet/core/compile';
+import type { Said } from '@sormet/core/said';
 
 export interface SiteRow {
   id: string;
@@ -82,7 +83,7 @@ export interface HistoryRow {
   name: string;
   args: unknown;
   changes: Change[];
-  says: string;
+  said: Said;
   /** How many documents the site held after it; not known of edits from before this was noted. */
   documents: number | null;
   /** What it was part of: one stretch of typing or moving. */
@@ -101,7 +102,7 @@ export const HistoryEntity = new EntitySchema<HistoryRow>({
     name: { type: 'text' },
     args: { type: 'jsonb' },
     changes: { type: 'jsonb' },
-    says: { type: 'text' },
+    said: { type: 'jsonb' },
     documents: { type: 'int', nullable: true },
     stretch: { type: 'text', nullable: true },
   },
@@ -119,7 +120,7 @@ export interface ReleaseRow {
   of: number;
   plan: PlannedPage[];
   manifest: Manifest;
-  error: string | null;
+  error: Said | null;
   at: Date;
   /** The version of the compiler that made it. */
   compiler: number;
@@ -140,7 +141,7 @@ export const ReleaseEntity = new EntitySchema<ReleaseRow>({
     of: { type: 'int', name: 'total' },
     plan: { type: 'jsonb' },
     manifest: { type: 'jsonb' },
-    error: { type: 'text', nullable: true },
+    error: { type: 'jsonb', nullable: true },
     at: { type: 'timestamptz' },
     compiler: { type: 'int' },
     compilation: { type: 'text', nullable: true },
@@ -168,7 +169,7 @@ export interface CompilationRow {
   /** The release that `changes` are changes of; nothing where they are everything. */
   base: string | null;
   changes: [path: string, file: ReleaseFile | null][];
-  error: string | null;
+  error: Said | null;
   at: Date;
 }
 
@@ -190,7 +191,7 @@ export const CompilationEntity = new EntitySchema<CompilationRow>({
     plan: { type: 'jsonb' },
     base: { type: 'text', nullable: true },
     changes: { type: 'jsonb' },
-    error: { type: 'text', nullable: true },
+    error: { type: 'jsonb', nullable: true },
     at: { type: 'timestamptz' },
   },
 });

@@ -12,6 +12,7 @@ import {
   type EntryDoc,
   type PageDoc,
 } from '@sormet/core/model';
+import { say, type Said } from '@sormet/core/said';
 import { HistoryEntity } from './entities';
 import { eventually, startTestServer, type TestServer } from '../test/test-server';
 
@@ -26,7 +27,7 @@ afterAll(() => server.stop());
 
 const lines = async () => {
   const { body } = await server.api.get('/api/sites/brackenfold/history/lines').expect(200);
-  return (body as { lines: { who: string; says: string; first: number }[] }).lines;
+  return (body as { lines: { who: string; said: Said; first: number }[] }).lines;
 };
 
 const setTitle = (title: string) =>
@@ -43,14 +44,14 @@ test('what it declared is stored as it is stored now, and what no stylesheet can
   expect(stored).toContain('"color":{"css":"RGB(10,20,30)"}');
   expect(stored).toContain('"width":{"css":"calc(10px + 20px)"}');
   expect(stored).not.toContain('red/*');
-  expect((await lines())[0]!.says).toContain('wrote every declaration');
+  expect((await lines())[0]!.said).toEqual(say('tidied'));
 });
 
 test('it is brought to this format by a revision of its own, and what it was before can be read', async () => {
-  const upgrade = (await lines()).find(({ says }) => says.includes('from format 1'))!;
+  const upgrade = (await lines()).find(({ said }) => said.code === 'upgraded')!;
   expect(upgrade).toMatchObject({
     who: 'Sormet',
-    says: `brought the site from format 1 to format ${FORMAT}`,
+    said: say('upgraded', { from: 1, to: FORMAT }),
   });
   const findings = (documents: Documents) => [...documents].flatMap((doc) => documentFindings(doc));
   for (const revision of [1, 2, upgrade.first - 1, upgrade.first]) {

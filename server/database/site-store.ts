@@ -162,9 +162,9 @@ export class SiteStore {
   async past(site: string, edits: readonly string[], manager: EntityManager): Promise<Past> {
     const rows = await manager.getRepository(HistoryEntity).find({
       where: { site, edit: In([...edits]) },
-      select: { edit: true, changes: true, says: true },
+      select: { edit: true, changes: true, said: true },
     });
-    const byEdit = new Map(rows.map(({ edit, changes, says }) => [edit, { changes, says }]));
+    const byEdit = new Map(rows.map(({ edit, changes, said }) => [edit, { changes, said }]));
     return (edit) => byEdit.get(edit);
   }
 }

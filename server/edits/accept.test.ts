@@ -1,3 +1,5 @@
+import { STATUS_CODES } from 'node:http';
+import { isSaid, say } from '@sormet/core/said';
 import { brackenfold } from '@sormet/demo';
 import { applyChanges, runEdit, type Change, type NamedEdit } from '@sormet/core/edit';
 import { plant } from '@sormet/core/ready';
@@ -38,7 +40,7 @@ describe('an edit that is sent', () => {
       .getRepository(HistoryEntity)
       .findOneByOrFail({ revision: 2 });
     expect(history).toMatchObject({
-      says: 'set the title of /about',
+      said: say('set-of-page', { what: 'title', page: '/about' }),
       who: 'a window',
       name: 'setPage',
     });
@@ -84,14 +86,16 @@ describe('an edit that is sent', () => {
     const changes = runEdit(before, setTitle('Away')) as Change[];
     const seen = seeing(before, setTitle('Away'));
     await server.send(setTitle('Away'), before, 'edit-away').expect(200);
-    const past = () => ({ changes, says: '' });
+    const past = () => ({ changes, said: say('tidied') });
     await server
       .send({ name: 'revert', args: { edits: ['edit-away'] } }, seen, undefined, past)
       .expect(200);
     const last = await server.database
       .getRepository(HistoryEntity)
       .findOneByOrFail({ revision: 3 });
-    expect(last.says).toBe('took back: set the title of /about');
+    expect(last.said).toEqual(
+      say('did-take-back', { what: say('set-of-page', { what: 'title', page: '/about' }) }),
+    );
     expect(canonicalJson(await server.documents())).toBe(canonicalJson(before));
   });
 });
@@ -204,7 +208,7 @@ describe('two windows', () => {
     });
     await server.send(into('box-a', 'box-b'), seen).expect(200);
     const answer = await server.send(into('box-b', 'box-a'), seen).expect(422);
-    expect((answer.body as { detail: string }).detail).toContain('inside itself');
+    expect(answer.body).toMatchObject({ said: say('inside-itself') });
   });
 
   test('at the very same moment get revisions without a gap, and all is kept', async () => {
@@ -264,11 +268,8 @@ describe('what is no sound edit gets problem details and changes nothing', () =>
     const answer = await send(body)
       .expect(status)
       .expect('content-type', /problem\+json/);
-    expect(answer.body).toMatchObject({
-      status,
-      title: expect.any(String) as string,
-      detail: expect.any(String) as string,
-    });
+    expect(answer.body).toMatchObject({ status, title: STATUS_CODES[status] });
+    expect(isSaid((answer.body as { said: unknown }).said)).toBe(true);
     expect((answer.body as { pointer: string }).pointer).toContain(pointer);
     expect(canonicalJson(await server.documents())).toBe(before);
   });
@@ -297,7 +298,7 @@ describe('what is no sound edit gets problem details and changes nothing', () =>
   test('an id that another edit was sent under', async () => {
     await server.send(setTitle('One'), undefined, 'the-same-edit').expect(200);
     const answer = await server.send(setTitle('Two'), undefined, 'the-same-edit').expect(409);
-    expect(answer.body).toMatchObject({ title: 'Id taken', pointer: '/id' });
+    expect(answer.body).toMatchObject({ said: say('edit-id-taken'), pointer: '/id' });
     expect(titleOf(await server.documents())).toEqual(text('One'));
   });
 
@@ -314,7 +315,7 @@ describe('what is no sound edit gets problem details and changes nothing', () =>
         },
       ];
       const answer = await send({ ...whole, ...edit, changes }).expect(422);
-      expect((answer.body as { reason: string }).reason).toContain('cannot be stored');
+      expect(answer.body).toMatchObject({ said: say('sent-ill', { why: say('not-storable') }) });
     },
   );
 
@@ -415,7 +416,7 @@ describe('bringing back', () => {
       const { body } = await server
         .send({ name: 'bringBack', args: { was, revision: 1 } }, documents)
         .expect(422);
-      expect((body as { detail: string }).detail).toContain('is not how it was');
+      expect(body).toMatchObject({ said: say('was-not-so', { revision: 1 }) });
     }
   });
 });

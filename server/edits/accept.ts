@@ -5,7 +5,7 @@ import {
   EDITS,
   isRefusal,
   mismatches,
-  sayEdit,
+  toldOf,
   touched,
   type ArgsOf,
   type Change,
@@ -14,6 +14,7 @@ import {
   type Past,
 } from '@sormet/core/edit';
 import { usesOf } from '@sormet/core/reach';
+import { say } from '@sormet/core/said';
 import { DocumentEntity, HistoryEntity, SiteEntity, UseEntity } from '../database/entities';
 import { storeDocument } from '../database/documents';
 import { heldSite } from '../database/held-site';
@@ -41,25 +42,19 @@ export async function acceptEdit(
   request: EditRequest,
 ): Promise<number> {
   if (!own(EDITS, request.name))
-    throw new Problem(400, 'Bad request', `There is no edit named “${request.name}”.`, {
-      pointer: '/name',
-      reason: 'is no edit',
-    });
+    throw new Problem(400, say('no-edit-named', { name: request.name }), { pointer: '/name' });
   const edit = { name: request.name, args: request.args } as NamedEdit;
   read(EDITS[edit.name].args, request.args);
 
   const accepted = await store.database.transaction(async (manager) => {
     const site = await heldSite(manager, siteId);
-    if (!site || site.removed) throw new Problem(404, 'Not found', 'There is no such site.');
+    if (!site || site.removed) throw new Problem(404, say('no-site'));
     const earlier = await manager
       .getRepository(HistoryEntity)
       .findOneBy({ site: siteId, edit: request.id });
     if (earlier) {
       if (isSameEdit(earlier, request)) return { revision: earlier.revision };
-      throw new Problem(409, 'Id taken', 'Another edit was sent under this id already.', {
-        pointer: '/id',
-        reason: 'is the id of another edit',
-      });
+      throw new Problem(409, say('edit-id-taken'), { pointer: '/id' });
     }
 
     const { documents } = await store.state(site, manager);
@@ -80,7 +75,7 @@ export async function acceptEdit(
       name: request.name,
       args: request.args,
       changes: done.changes,
-      says: sayEdit(documents, edit, past),
+      said: toldOf(documents, edit, past),
       documents: count,
       stretch: request.stretch ?? null,
     });
@@ -121,7 +116,7 @@ function doneEdit(
 ): Done {
   const wrong = mismatches(documents, expected)[0];
   if (wrong)
-    throw new Problem(409, 'Changed meanwhile', 'Somebody has changed the same value meanwhile.', {
+    throw new Problem(409, say('changed-meanwhile'), {
       doc: wrong.change.doc,
       pointer: wrong.change.path,
       was: wrong.change.was ?? null,
@@ -130,13 +125,9 @@ function doneEdit(
     });
   const done = doEdit(documents, edit, past);
   if (isRefusal(done))
-    throw new Problem(422, 'Refused', done.refused, {
-      doc: done.doc ?? null,
-      pointer: done.path ?? '',
-      reason: done.refused,
-    });
+    throw new Problem(422, done.refused, { doc: done.doc ?? null, pointer: done.path ?? '' });
   if (!sameJson(done.changes, expected))
-    throw new Problem(409, 'Changed meanwhile', 'Something it would touch has changed meanwhile.', {
+    throw new Problem(409, say('touched-meanwhile'), {
       doc: done.changes[0]?.doc ?? null,
       pointer: done.changes[0]?.path ?? '',
     });
@@ -151,12 +142,7 @@ async function checkThatItWas(
 ): Promise<void> {
   const stood = await documentAfter(manager, site, was.id, revision);
   if (!stood || !sameJson(stood, was))
-    throw new Problem(
-      422,
-      'Refused',
-      `That is not how it was after ${revision}; nothing was brought back.`,
-      { doc: was.id, pointer: '', reason: 'is not how it was' },
-    );
+    throw new Problem(422, say('was-not-so', { revision }), { doc: was.id, pointer: '' });
 }
 
 /** @throws a 422 problem when an asset names a file that is not stored: no release could be made from then on */
@@ -169,12 +155,10 @@ async function checkFiles(manager: EntityManager, { documents, changes }: Done):
   );
   const missing = assets.find(({ sha256 }) => !stored.has(sha256));
   if (missing)
-    throw new Problem(
-      422,
-      'Refused',
-      `The file of “${missing.name}” is not stored here; bring it in again.`,
-      { doc: missing.id, pointer: '/sha256', reason: 'is not stored' },
-    );
+    throw new Problem(422, say('file-of-not-stored', { name: missing.name }), {
+      doc: missing.id,
+      pointer: '/sha256',
+    });
 }
 
 async function storeDocuments(

@@ -8,6 +8,7 @@ import {
   type Doc,
   type PageDoc,
 } from '@sormet/core/model';
+import { say } from '@sormet/core/said';
 import { startTestServer, type TestServer } from '../test/test-server';
 
 let server: TestServer;
@@ -92,7 +93,7 @@ describe('the history of one document', () => {
     expect(sameJson(await then('page-about', 3), was)).toBe(true);
     expect((await linesOf('page-about'))[0]).toMatchObject({
       last: 3,
-      says: 'brought back /about as it was after 1',
+      said: say('brought-back', { what: '/about', revision: 1 }),
     });
     await send({ name: 'removePage', args: { page: 'page-about' } });
     expect(await then('page-about', 4)).toBeNull();

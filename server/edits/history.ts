@@ -53,13 +53,13 @@ export async function historyAfter(
     .getMany();
   return {
     more: count < sizes.length,
-    edits: rows.map(({ revision, edit, who, at, name, says, changes }) => ({
+    edits: rows.map(({ revision, edit, who, at, name, said, changes }) => ({
       revision,
       edit,
       who,
       at: at.toISOString(),
       name,
-      says,
+      said,
       changes,
     })),
   };
@@ -78,7 +78,7 @@ export async function historyLines(
   const query = database
     .getRepository(HistoryEntity)
     .createQueryBuilder('h')
-    .select(['h.site', 'h.revision', 'h.who', 'h.at', 'h.says', 'h.stretch'])
+    .select(['h.site', 'h.revision', 'h.who', 'h.at', 'h.said', 'h.stretch'])
     .where('h.site = :site AND h.revision < :before', { site, before });
   if (document !== undefined)
     query.andWhere(
@@ -90,14 +90,14 @@ export async function historyLines(
   const rows = await query.orderBy('h.revision', 'DESC').take(MOST_EDITS).getMany();
   const lines: HistoryLine[] = [];
   let open: { who: string; stretch: string | null } | undefined;
-  for (const { revision, who, at, says, stretch } of rows) {
+  for (const { revision, who, at, said, stretch } of rows) {
     const line = lines.at(-1);
     if (line && open && stretch !== null && open.stretch === stretch && open.who === who) {
       line.first = revision;
       continue;
     }
     if (lines.length === MOST_LINES) return { lines, more: true };
-    lines.push({ first: revision, last: revision, who, at: at.toISOString(), says });
+    lines.push({ first: revision, last: revision, who, at: at.toISOString(), said });
     open = { who, stretch };
   }
   return { lines, more: rows.length === MOST_EDITS };

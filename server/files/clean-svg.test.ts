@@ -1,3 +1,4 @@
+import { say } from '@sormet/core/said';
 import { cleanSvg, unsafeInSvg, UnreadableSvg } from './clean-svg';
 
 const svg = (inner: string, more = '') =>
@@ -66,6 +67,6 @@ describe('an SVG that is brought in', () => {
     ['too deep', svg('<g>'.repeat(500) + '</g>'.repeat(500))],
   ])('is refused with the reason when it is %s', (_, text) => {
     expect(() => cleanSvg(text)).toThrow(UnreadableSvg);
-    expect(unsafeInSvg(text)).toBe('what cannot be read as SVG');
+    expect(unsafeInSvg(text)).toEqual([say('svg-left-unread')]);
   });
 });

@@ -1,8 +1,17 @@
 import { generate, parse, walk, type CssNode, type List, type ListItem } from 'css-tree';
 import { SaxesParser } from 'saxes';
+import { saidText, say, type Said, type Told } from '@sormet/core/said';
 
 /** An SVG that cannot be used, with the reason for whoever brought it in. */
-export class UnreadableSvg extends Error {}
+export class UnreadableSvg extends Error {
+  constructor(readonly said: Said) {
+    super(saidText(said));
+  }
+}
+
+/** What is left out that is no element and no attribute by itself. */
+const FOREIGN = say('svg-foreign');
+const NAMES_ADDRESS = say('svg-style-address');
 
 /**
  * Elements of SVG 2 that draw and do nothing else. Not among them: `script`, `foreignObject`, links, and
@@ -39,16 +48,16 @@ function staysInside(address: string): boolean {
  * @returns the clean text, and what was left out
  * @throws UnreadableSvg for what is no well-formed XML with an svg element as its root
  */
-export function cleanSvg(text: string): { svg: string; leftOut: readonly string[] } {
-  const leftOut = new Set<string>();
+export function cleanSvg(text: string): { svg: string; leftOut: readonly Told[] } {
+  const leftOut = new Set<Told>();
   let out = '';
   /** The open elements that are written, and how many are open inside one that is not. */
   const open: string[] = [];
   let skipping = 0;
   let style: string | undefined;
   const parser = new SaxesParser({ xmlns: true });
-  parser.on('error', (error) => {
-    throw new UnreadableSvg(`This SVG cannot be read: ${error.message}`);
+  parser.on('error', () => {
+    throw new UnreadableSvg(say('svg-unreadable'));
   });
   parser.on('opentag', ({ local, uri, attributes }) => {
     if (skipping > 0) {
@@ -56,10 +65,10 @@ export function cleanSvg(text: string): { svg: string; leftOut: readonly string[
       return;
     }
     if (open.length === 0 && (uri !== XMLNS || local !== 'svg'))
-      throw new UnreadableSvg('This is no SVG: its root is no svg element.');
-    if (open.length >= DEEPEST) throw new UnreadableSvg('This SVG is too deep to be drawn.');
+      throw new UnreadableSvg(say('svg-no-root'));
+    if (open.length >= DEEPEST) throw new UnreadableSvg(say('svg-too-deep'));
     if (uri !== XMLNS || !ELEMENTS.has(local)) {
-      leftOut.add(uri === XMLNS ? local : 'foreign content');
+      leftOut.add(uri === XMLNS ? local : FOREIGN);
       skipping = 1;
       return;
     }
@@ -71,7 +80,7 @@ export function cleanSvg(text: string): { svg: string; leftOut: readonly string[
       const kept = attributeOf(local, space, attribute, value);
       if (kept === undefined) leftOut.add(attribute);
       else if (attribute === 'style' && kept.value !== writtenCss(value, 'declarationList'))
-        leftOut.add('style that names an address');
+        leftOut.add(NAMES_ADDRESS);
       if (kept !== undefined) out += ` ${kept.name}="${escapeXml(kept.value)}"`;
     }
     out += '>';
@@ -92,24 +101,29 @@ export function cleanSvg(text: string): { svg: string; leftOut: readonly string[
     }
     if (style !== undefined) {
       const css = cleanCss(style, 'stylesheet');
-      if (css !== writtenCss(style, 'stylesheet')) leftOut.add('style that names an address');
+      if (css !== writtenCss(style, 'stylesheet')) leftOut.add(NAMES_ADDRESS);
       out += escapeXml(css);
       style = undefined;
     }
     out += `</${open.pop()}>`;
   });
   parser.write(text.replace(/^\ufeff/, '')).close();
-  if (out === '') throw new UnreadableSvg('This is no SVG: it holds no svg element.');
-  return { svg: out, leftOut: [...leftOut].sort() };
+  if (out === '') throw new UnreadableSvg(say('svg-none'));
+  return { svg: out, leftOut: [...leftOut].sort(byText) };
+}
+
+function byText(a: Told, b: Told): number {
+  const [one, other] = [JSON.stringify(a), JSON.stringify(b)];
+  return one < other ? -1 : one > other ? 1 : 0;
 }
 
 /** What of a stored SVG would not come through cleaning; nothing when it is safe as it is. */
-export function unsafeInSvg(text: string): string | undefined {
+export function unsafeInSvg(text: string): readonly Told[] | undefined {
   try {
     const { leftOut } = cleanSvg(text);
-    return leftOut.length > 0 ? leftOut.join(', ') : undefined;
+    return leftOut.length > 0 ? leftOut : undefined;
   } catch (error) {
-    if (error instanceof UnreadableSvg) return 'what cannot be read as SVG';
+    if (error instanceof UnreadableSvg) return [say('svg-left-unread')];
     throw error;
   }
 }

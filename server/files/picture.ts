@@ -1,5 +1,6 @@
 import { imageSize } from 'image-size';
 import type { AssetDoc } from '@sormet/core/model';
+import { say, type Said, type Told } from '@sormet/core/said';
 import { cleanSvg, UnreadableSvg } from './clean-svg';
 
 const KINDS: Readonly<Record<string, AssetDoc['mediaType']>> = {
@@ -20,11 +21,11 @@ export interface Picture {
   readonly width: number;
   readonly height: number;
   /** What was left out of an SVG because it does not draw. */
-  readonly leftOut: readonly string[];
+  readonly leftOut: readonly Told[];
 }
 
 /** What came of reading a picture: the picture, or why it cannot be used. */
-export type PictureRead = { readonly picture: Picture } | { readonly refused: string };
+export type PictureRead = { readonly picture: Picture } | { readonly refused: Said };
 
 /** Reads a picture, told from its bytes and never from its name. Takes as long as the bytes make it: run by the worker. */
 export function readPicture(bytes: Uint8Array): PictureRead {
@@ -41,7 +42,7 @@ export function readPicture(bytes: Uint8Array): PictureRead {
   const height = Math.round(size.height);
   if (width < 1 || height < 1 || width * height > MOST_PIXELS)
     return {
-      refused: `This picture is ${width} by ${height} pixels; ${MOST_PIXELS / 1e6} million are the most.`,
+      refused: say('picture-too-many-pixels', { width, height, most: MOST_PIXELS / 1e6 }),
     };
   if (mediaType !== 'image/svg+xml')
     return { picture: { bytes, mediaType, width, height, leftOut: [] } };
@@ -51,10 +52,10 @@ export function readPicture(bytes: Uint8Array): PictureRead {
       picture: { bytes: new TextEncoder().encode(svg), mediaType, width, height, leftOut },
     };
   } catch (error) {
-    if (error instanceof UnreadableSvg) return { refused: error.message };
-    if (error instanceof TypeError) return { refused: 'This SVG is not written in UTF-8.' };
+    if (error instanceof UnreadableSvg) return { refused: error.said };
+    if (error instanceof TypeError) return { refused: say('svg-not-utf8') };
     throw error;
   }
 }
 
-const NO_PICTURE = 'This is no picture that can be used: SVG, PNG, JPEG, WebP and GIF can.';
+const NO_PICTURE = say('no-picture');

@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
+import { say } from '@sormet/core/said';
 import { Problem } from '../http/problem';
 import type { Picture, PictureRead } from './picture';
 
@@ -22,7 +23,7 @@ export class Pictures {
     const turn = this.last.then(() => this.one(bytes));
     this.last = turn.catch(() => undefined);
     const read = await turn;
-    if ('refused' in read) throw new Problem(415, 'No picture', read.refused);
+    if ('refused' in read) throw new Problem(415, read.refused);
     return read.picture;
   }
 
@@ -48,9 +49,9 @@ export class Pictures {
       const onMessage = (message: { id: number; read: PictureRead }) => {
         if (message.id === id) end(message.read, true);
       };
-      const onGone = () => end({ refused: 'This picture could not be read.' }, false);
+      const onGone = () => end({ refused: say('picture-unreadable') }, false);
       const timer = setTimeout(
-        () => end({ refused: 'This picture takes too long to be read.' }, false),
+        () => end({ refused: say('picture-takes-too-long') }, false),
         fresh ? STARTING + LONGEST : LONGEST,
       );
       worker.on('message', onMessage);

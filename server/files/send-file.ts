@@ -2,6 +2,7 @@ import { pipeline } from 'node:stream/promises';
 import { Readable } from 'node:stream';
 import type { Request, Response } from 'express';
 import type { DataSource } from 'typeorm';
+import { say } from '@sormet/core/said';
 import { Problem } from '../http/problem';
 import { bytesOf, PART_BYTES, type StoredFile } from './stored-files';
 
@@ -64,12 +65,7 @@ export async function sendStored(
   response: Response,
 ): Promise<void> {
   const large = file.size > PART_BYTES;
-  if (large && sending >= MOST_SENT)
-    throw new Problem(
-      503,
-      'Busy',
-      'Too many large files are being sent right now; try again in a moment.',
-    );
+  if (large && sending >= MOST_SENT) throw new Problem(503, say('too-many-sendings'));
   const part = partAsked(request, response, file.size);
   if (!part) return;
   response.set('content-length', String(part.end + 1 - part.start));

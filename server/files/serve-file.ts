@@ -1,5 +1,6 @@
 import type { Request, Response } from 'express';
 import type { DataSource } from 'typeorm';
+import { say } from '@sormet/core/said';
 import { FILE_POLICY } from '../http/policies';
 import { Problem } from '../http/problem';
 import { sendStored } from './send-file';
@@ -14,7 +15,7 @@ export async function serveFile(
 ): Promise<void> {
   const hash = /^([0-9a-f]{16})\.[a-z0-9]+$/.exec(name)?.[1];
   const file = hash === undefined ? undefined : await findFile(database.manager, hash);
-  if (!file) throw new Problem(404, 'Not found', 'There is no such file.');
+  if (!file) throw new Problem(404, say('no-file'));
   response.set({
     'content-type': file.mediaType,
     'cache-control': 'public, max-age=31536000, immutable',

@@ -1,6 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { connect } from 'node:net';
 import type { AddressInfo } from 'node:net';
+import { say } from '@sormet/core/said';
 import { startTestServer, type TestServer } from '../test/test-server';
 import { bytesOf, findFile, PART_BYTES, storeFiles, wholeFile } from './stored-files';
 
@@ -102,7 +103,5 @@ test('an asset whose file is not stored is refused where it is made, and what st
       },
     } as never)
     .expect(422);
-  expect((body as { detail: string }).detail).toBe(
-    'The file of “gone.png” is not stored here; bring it in again.',
-  );
+  expect(body).toMatchObject({ said: say('file-of-not-stored', { name: 'gone.png' }) });
 });

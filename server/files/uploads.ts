@@ -7,6 +7,7 @@ import multer from 'multer';
 import type { DataSource } from 'typeorm';
 import type { FileAnswer } from '@sormet/core/api';
 import { isWellFormed } from '@sormet/core/model';
+import { say } from '@sormet/core/said';
 import { logFault } from '../http/log';
 import { Problem } from '../http/problem';
 import { filmType, LARGEST_FILM } from './film';
@@ -30,12 +31,7 @@ export function takeUpload(): RequestHandler[] {
     defParamCharset: 'utf8',
   });
   const inTurn = (_: Request, response: Response, next: NextFunction) => {
-    if (under >= MOST_AT_ONCE)
-      throw new Problem(
-        503,
-        'Busy',
-        'Others are bringing in files right now; try again in a moment.',
-      );
+    if (under >= MOST_AT_ONCE) throw new Problem(503, say('others-bring-files'));
     under += 1;
     response.once('close', () => (under -= 1));
     next();
@@ -62,11 +58,7 @@ export async function storeUpload(
   pictures: Pictures,
   file: Express.Multer.File | undefined,
 ): Promise<FileAnswer> {
-  if (!file)
-    throw new Problem(400, 'Bad request', 'No file was sent.', {
-      pointer: '/file',
-      reason: 'is missing',
-    });
+  if (!file) throw new Problem(400, say('no-file-sent'), { pointer: '/file' });
   const name = wellFormedName(file.originalname);
   const film = filmType(await headOf(file.path));
   if (film) {
@@ -77,11 +69,7 @@ export async function storeUpload(
     return { sha256, name, mediaType: film, leftOut: [] };
   }
   if (file.size > LARGEST_FILE)
-    throw new Problem(
-      413,
-      'Too large',
-      `This file is larger than ${LARGEST_FILE / 2 ** 20} MB, the most for a picture.`,
-    );
+    throw new Problem(413, say('picture-too-large', { most: LARGEST_FILE / 2 ** 20 }));
   const { bytes, leftOut, ...kind } = await pictures.read(await readFile(file.path));
   const sha256 = hashOf(bytes);
   await database.transaction((manager) =>

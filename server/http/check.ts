@@ -1,32 +1,16 @@
 import type { Static, TSchema } from '@sinclair/typebox';
 import { illFormedText, isTooDeep, schemaFindings } from '@sormet/core/model';
 import type { Response } from 'express';
+import { saidText, say } from '@sormet/core/said';
 import { Problem } from './problem';
 
 /** A request's value as its schema says. @throws a 400 problem with a JSON Pointer and the reason. */
 export function read<S extends TSchema>(schema: S, value: unknown): Static<S> {
-  if (isTooDeep(value))
-    throw new Problem(400, 'Bad request', 'What was sent stands too deep in itself to be read.', {
-      pointer: '',
-      reason: 'is too deep',
-    });
+  if (isTooDeep(value)) throw new Problem(400, say('sent-too-deep'), { pointer: '' });
   const ill = illFormedText(value);
-  if (ill)
-    throw new Problem(422, 'Refused', `What was sent ${ill.reason}.`, {
-      pointer: ill.path,
-      reason: ill.reason,
-    });
+  if (ill) throw new Problem(422, say('sent-ill', { why: ill.reason }), { pointer: ill.path });
   const [finding] = schemaFindings(schema, value);
-  if (finding)
-    throw new Problem(
-      400,
-      'Bad request',
-      `${finding.reason[0]!.toUpperCase()}${finding.reason.slice(1)}.`,
-      {
-        pointer: finding.path,
-        reason: finding.reason,
-      },
-    );
+  if (finding) throw new Problem(400, finding.reason, { pointer: finding.path });
   return value;
 }
 
@@ -43,6 +27,8 @@ export function answer<S extends TSchema>(
   const text = JSON.stringify(value);
   const [finding] = IS_CHECKED ? schemaFindings(schema, JSON.parse(text)) : [];
   if (finding)
-    throw new Error(`An answer does not fit its schema: ${finding.path} ${finding.reason}`);
+    throw new Error(
+      `An answer does not fit its schema: ${finding.path} ${saidText(finding.reason)}`,
+    );
   response.status(status).type('json').send(text);
 }

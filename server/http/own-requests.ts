@@ -1,4 +1,5 @@
 import type { NextFunction, Request, Response } from 'express';
+import { say } from '@sormet/core/said';
 import { Problem } from './problem';
 
 /** The names of this machine for itself. */
@@ -12,18 +13,12 @@ const LOOPBACK = ['localhost', '127.0.0.1', '[::1]', '::1'];
 export function ownRequestsOnly(names: readonly string[]) {
   const allowed = new Set([...LOOPBACK, ...names]);
   return (request: Request, _: Response, next: NextFunction): void => {
-    if (!allowed.has(request.hostname ?? ''))
-      throw new Problem(
-        403,
-        'Another host',
-        'The application answers to its own names only; others are allowed in SORMET_NAMES.',
-      );
+    if (!allowed.has(request.hostname ?? '')) throw new Problem(403, say('another-host'));
     const { origin } = request.headers;
     if (request.method !== 'GET' && request.method !== 'HEAD' && origin !== undefined) {
       // “null” and other origins that are no address are another origin.
       const host = URL.canParse(origin) ? new URL(origin).host : undefined;
-      if (host !== request.headers.host)
-        throw new Problem(403, 'Another origin', 'Changes are taken from the application only.');
+      if (host !== request.headers.host) throw new Problem(403, say('another-origin'));
     }
     next();
   };

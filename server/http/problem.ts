@@ -1,4 +1,6 @@
+import { STATUS_CODES } from 'node:http';
 import type { NextFunction, Request, Response } from 'express';
+import { saidText, say, type Said } from '@sormet/core/said';
 import { isAway } from '../database/away';
 import { logFault } from './log';
 
@@ -10,17 +12,18 @@ const LARGEST_REQUEST_WORDS = '8 MB';
 const BROKEN_UPLOAD =
   /Unexpected end of form|Malformed part header|Boundary not found|Malformed content type|Missing field name/i;
 
-/** An answer that says what is wrong, as problem details (RFC 9457). */
+/**
+ * An answer that says what is wrong, as problem details (RFC 9457). What it says is a code with what it is about, in a
+ * member of its own: whoever shows it has the words. Its title is the phrase of its status, as 4.2.1 has it.
+ */
 export class Problem extends Error {
   constructor(
     readonly status: number,
-    /** A short name of the kind of problem. */
-    readonly title: string,
-    detail: string,
+    readonly said: Said,
     /** More members of the problem: a JSON Pointer, both sides of a conflict. */
     readonly more: Readonly<Record<string, unknown>> = {},
   ) {
-    super(detail);
+    super(saidText(said));
   }
 }
 
@@ -41,9 +44,9 @@ export function sendProblem(
     .send(
       JSON.stringify({
         type: 'about:blank',
-        title: problem.title,
+        title: STATUS_CODES[problem.status],
         status: problem.status,
-        detail: problem.message,
+        said: problem.said,
         ...problem.more,
       }),
     );
@@ -58,26 +61,15 @@ function foreseen(error: unknown): Problem {
     name?: string;
     driverError?: { code?: string };
   };
-  if (isAway(error))
-    return new Problem(
-      503,
-      'Away',
-      'The database does not answer in time; nothing was changed. Try again in a moment.',
-    );
-  if (code === 'LIMIT_FILE_SIZE')
-    return new Problem(413, 'Too large', 'The file is larger than 32 MB, the most for a film.');
+  if (isAway(error)) return new Problem(503, say('database-away'));
+  if (code === 'LIMIT_FILE_SIZE') return new Problem(413, say('film-too-large'));
   if (status === 413)
-    return new Problem(
-      413,
-      'Too large',
-      `What was sent is larger than ${LARGEST_REQUEST_WORDS}. Do it in parts.`,
-    );
+    return new Problem(413, say('sent-too-large', { most: LARGEST_REQUEST_WORDS }));
   // Class 22, data exceptions: a value that PostgreSQL cannot hold.
-  if (/^22/.test(driverError?.code ?? ''))
-    return new Problem(422, 'Refused', 'It holds a value that cannot be stored.');
+  if (/^22/.test(driverError?.code ?? '')) return new Problem(422, say('value-not-stored'));
   if (name === 'MulterError' || BROKEN_UPLOAD.test(message ?? ''))
-    return new Problem(400, 'Bad request', `The upload could not be read: ${message}.`);
+    return new Problem(400, say('upload-unreadable'));
   if (typeof status === 'number' && status >= 400 && status < 500)
-    return new Problem(status, 'Bad request', message ?? 'The request could not be read.');
-  return new Problem(500, 'Unexpected', 'Something went wrong here; nothing was changed.');
+    return new Problem(status, say('request-unreadable'));
+  return new Problem(500, say('went-wrong'));
 }

@@ -1,5 +1,6 @@
 import type { AddressInfo } from 'node:net';
 import { text } from '@sormet/core/model';
+import { say } from '@sormet/core/said';
 import { eventually, startTestServer, type TestServer } from '../test/test-server';
 import { LiveChanges } from './live-changes';
 
@@ -150,7 +151,7 @@ test('where as many listen as can be told, the next one is told so', async () =>
     few.listen('brackenfold', () => Promise.resolve(1), {} as never, {} as never),
   ).rejects.toMatchObject({
     status: 503,
-    message: expect.stringContaining('windows are open') as string,
+    said: say('too-many-windows', { most: 0 }),
   });
   await few.stop();
 });

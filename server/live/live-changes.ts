@@ -1,5 +1,6 @@
 import { Client } from 'pg';
 import type { Request, Response } from 'express';
+import { say } from '@sormet/core/said';
 import { logFault } from '../http/log';
 import { Problem } from '../http/problem';
 import { CHANNEL } from './channel';
@@ -104,11 +105,7 @@ export class LiveChanges {
     response: Response,
   ): Promise<void> {
     if (this.windows >= this.most)
-      throw new Problem(
-        503,
-        'Busy',
-        `${this.most} windows are open at this server already; this one is not told of changes until others close.`,
-      );
+      throw new Problem(503, say('too-many-windows', { most: this.most }));
     const windows = this.open.get(site) ?? new Set();
     this.open.set(site, windows.add(response));
     this.windows += 1;

@@ -1,3 +1,4 @@
+import { say } from '@sormet/core/said';
 import type { CompilationRow, SiteRow } from '../database/entities';
 import type { SiteStore } from '../database/site-store';
 import { Problem } from '../http/problem';
@@ -30,10 +31,10 @@ export class Planner {
       const { id } = await this.compilations.begin(newest);
       const made = await this.compilations.ended(id);
       if (made?.state === 'done') return made;
-      if (made) throw new Problem(422, 'Cannot be published', made.error ?? '');
+      if (made) throw new Problem(422, made.error ?? say('failed-too-often'));
       newest = await this.store.site(site.id);
     }
-    if (!newest) throw new Problem(404, 'Not found', 'There is no such site.');
-    throw new Problem(503, 'Busy', 'The site kept changing while it was looked at. Try again.');
+    if (!newest) throw new Problem(404, say('no-site'));
+    throw new Problem(503, say('site-kept-changing'));
   }
 }

@@ -1,6 +1,7 @@
 import { In, type EntityManager } from 'typeorm';
 import { newId } from '@sormet/core/model';
 import { COMPILER } from '@sormet/core/compile';
+import { say } from '@sormet/core/said';
 import { CompilationEntity, ReleaseEntity, type ReleaseRow } from '../database/entities';
 import { heldSite } from '../database/held-site';
 import type { SiteStore } from '../database/site-store';
@@ -29,16 +30,14 @@ export class Publisher {
     const { database } = this.store;
     for (let tries = 0; tries < TRIES; tries += 1) {
       const site = await this.store.site(siteId);
-      if (!site) throw new Problem(404, 'Not found', 'There is no such site.');
+      if (!site) throw new Problem(404, say('no-site'));
       await this.refuseWhileBusy(siteId, database.manager);
       const { id } = await this.compilations.begin(site);
       const made = await Promise.race([this.compilations.ended(id), waited(PATIENCE)]);
       if (made === undefined) continue;
       if (made !== LATE) {
-        if (made.state === 'failed')
-          throw new Problem(422, 'Cannot be published', made.error ?? '');
-        if (made.plan.length === 0)
-          throw new Problem(409, 'Nothing to publish', NOTHING_TO_PUBLISH);
+        if (made.state === 'failed') throw new Problem(422, made.error ?? say('failed-too-often'));
+        if (made.plan.length === 0) throw new Problem(409, NOTHING_TO_PUBLISH);
       }
       const release = await database.transaction(async (manager) => {
         // Of two who ask at once the second sees the first's release.
@@ -73,14 +72,14 @@ export class Publisher {
       });
       if (release) return release;
     }
-    throw new Problem(503, 'Busy', 'What is live kept changing; nothing was published. Try again.');
+    throw new Problem(503, say('live-kept-changing'));
   }
 
   private async refuseWhileBusy(site: string, manager: EntityManager): Promise<void> {
     const busy = await manager
       .getRepository(ReleaseEntity)
       .existsBy({ site, state: In(UNDER_WAY) });
-    if (busy) throw new Problem(409, 'Already publishing', 'A release is being made already.');
+    if (busy) throw new Problem(409, say('publishing-already'));
   }
 
   /** Makes a past release live again: one pointer moves, and every window hears of it. */
@@ -90,7 +89,7 @@ export class Publisher {
       const there = await manager
         .getRepository(ReleaseEntity)
         .existsBy({ id, site: siteId, state: 'done' });
-      if (!held || !there) throw new Problem(404, 'Not found', 'There is no such release.');
+      if (!held || !there) throw new Problem(404, say('no-release'));
       await makeLive(manager, held, id);
     });
   }

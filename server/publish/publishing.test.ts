@@ -1,5 +1,6 @@
 import { PageCompiler } from '@sormet/core/compile';
 import { addressesOf, text } from '@sormet/core/model';
+import { say, type Said } from '@sormet/core/said';
 import { means } from '@sormet/core/test';
 import { Client } from 'pg';
 import { Compiling } from '../compile/compiling';
@@ -14,7 +15,7 @@ interface Release {
   live: boolean;
   done: number;
   of: number;
-  pages: { path: string; what: string; reasons: string[] }[];
+  pages: { path: string; what: string; reasons: Said[] }[];
 }
 
 let server: TestServer;
@@ -92,7 +93,7 @@ test('pages carry a policy, pictures one under which nothing runs', async () => 
 
 test('a site without changes publishes nothing', async () => {
   const { body } = await server.api.post('/api/sites/brackenfold/releases').expect(409);
-  expect(body).toMatchObject({ title: 'Nothing to publish' });
+  expect(body).toMatchObject({ said: say('nothing-to-publish') });
   expect(await server.database.getRepository(ReleaseEntity).count()).toBe(1);
 });
 
@@ -103,7 +104,7 @@ test('the next release changes what has changed, says why, and stores only new f
   expect((await published('/about')).text).toContain('<title>About us</title>');
   const release = await publish();
   expect(release.pages).toEqual([
-    { path: '/about', what: 'changed', reasons: ['the page /about changed'] },
+    { path: '/about', what: 'changed', reasons: [say('page-changed', { path: '/about' })] },
   ]);
   expect((await published('/about')).text).toContain('<title>Who we are</title>');
   expect(await server.database.getRepository(FileEntity).count()).toBe(before + 1);
@@ -142,7 +143,7 @@ test('a page that moves keeps its links and leaves a redirect', async () => {
   const release = await publish();
   expect(release.pages.find(({ path }) => path === '/about')).toMatchObject({
     what: 'redirect',
-    reasons: ['leads to /who now'],
+    reasons: [say('leads-to', { path: '/who' })],
   });
   await published('/about').expect(308).expect('location', '/who');
   expect((await published('/')).text).toContain('href="/who"');
@@ -218,7 +219,7 @@ test('a site that was removed while it was published, and brought back, can be p
     const row = await stored();
     return row.state === 'failed' ? row : undefined;
   });
-  expect(ended.error).toBe('The site was removed while this was published.');
+  expect(ended.error).toEqual(say('site-removed'));
   await server.api.post('/api/sites/brackenfold/back').expect(204);
   expect((await publish()).state).toBe('done');
 });
@@ -254,10 +255,9 @@ test('what no worker can make is told in our words where it is asked for, and th
   const { store } = await server.startWorker();
   const failing = jest.spyOn(store, 'stateAt').mockRejectedValue(new Error('words of a package'));
   const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
-  const told = expect.stringContaining('No worker could make it') as string;
   const { body } = await server.api.get('/api/sites/brackenfold/plan').expect(422);
-  expect(body).toMatchObject({ title: 'Cannot be published', detail: told });
-  expect(await publish()).toMatchObject({ state: 'failed', error: told });
+  expect(body).toMatchObject({ said: say('failed-too-often') });
+  expect(await publish()).toMatchObject({ state: 'failed', error: say('failed-too-often') });
   failing.mockRestore();
   quiet.mockRestore();
   expect((await publish()).state).toBe('done');
@@ -278,7 +278,7 @@ test('an edit that changes nothing that visitors get is nothing to publish, also
     const row = await stored();
     return row.state === 'failed' ? row : undefined;
   });
-  expect(ended.error).toContain('there is nothing to publish');
+  expect(ended.error).toEqual(say('nothing-to-publish'));
   await server.api.post('/api/sites/brackenfold/releases').expect(409);
 });
 

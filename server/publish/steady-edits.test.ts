@@ -2,6 +2,7 @@ import { compileSite } from '@sormet/core/compile';
 import { text, type Documents, type PageDoc, newId, placeAt, rootOf } from '@sormet/core/model';
 import type { NamedEdit } from '@sormet/core/edit';
 import { plant } from '@sormet/core/ready';
+import { saidText } from '@sormet/core/said';
 import { means } from '@sormet/core/test';
 import { HistoryEntity, ReleaseEntity } from '../database/entities';
 import { SiteStore } from '../database/site-store';
@@ -76,7 +77,7 @@ test('twelve releases while two windows type: each is its revision compiled anew
     });
     await eventually(async () => {
       const row = await server.database.getRepository(ReleaseEntity).findOneByOrFail({ id });
-      if (row.state === 'failed') throw new Error(row.error ?? 'failed');
+      if (row.state === 'failed') throw new Error(row.error ? saidText(row.error) : 'failed');
       return row.state === 'done' ? true : undefined;
     });
     await server.sites.get('/about').set('host', host).expect(200);

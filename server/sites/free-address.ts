@@ -1,4 +1,5 @@
 import { QueryFailedError } from 'typeorm';
+import { say, type Said } from '@sormet/core/said';
 import type { SiteRow } from '../database/entities';
 import { Problem } from '../http/problem';
 
@@ -12,8 +13,8 @@ export async function freeAddress(
   if (other && other.id !== site)
     throw taken(
       other.removed
-        ? `“${slug}” is the address of ${other.name}, which was removed and is still kept.`
-        : `“${slug}” is the address of ${other.name} already.`,
+        ? say('address-of-removed', { slug, site: other.name })
+        : say('address-of-other', { slug, site: other.name }),
     );
 }
 
@@ -27,7 +28,7 @@ export async function withFreeAddress<T>(slug: string, store: () => Promise<T>):
   } catch (error) {
     const { code, table, detail } = driverErrorOf(error);
     if (code === UNIQUE_VIOLATION && table === 'sites' && detail?.startsWith('Key (slug)'))
-      throw taken(`“${slug}” has just been taken by another site.`);
+      throw taken(say('address-just-taken', { slug }));
     throw error;
   }
 }
@@ -39,6 +40,6 @@ function driverErrorOf(error: unknown): { code?: string; table?: string; detail?
   return error instanceof QueryFailedError ? error.driverError : {};
 }
 
-function taken(detail: string): Problem {
-  return new Problem(422, 'Refused', detail, { pointer: '/slug', reason: 'is taken' });
+function taken(why: Said): Problem {
+  return new Problem(422, why, { pointer: '/slug' });
 }

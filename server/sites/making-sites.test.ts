@@ -1,5 +1,6 @@
 import type { SiteSummary } from '@sormet/core/api';
 import { addressesOf } from '@sormet/core/model';
+import { say } from '@sormet/core/said';
 import { SiteEntity } from '../database/entities';
 import { startTestServer, type TestServer } from '../test/test-server';
 import { deleteExpired, KEPT_DAYS } from './making-sites';
@@ -55,7 +56,10 @@ describe('a site', () => {
   test('has an address of its own: one that is taken is refused at that place', async () => {
     await make('once');
     const { body } = await server.api.post('/api/sites').send(asked('once')).expect(422);
-    expect(body).toMatchObject({ pointer: '/slug', detail: expect.stringContaining('Site once') });
+    expect(body).toMatchObject({
+      pointer: '/slug',
+      said: say('address-of-other', { slug: 'once', site: 'Site once' }),
+    });
     for (const slug of ['', 'Two Words', '-x', 'a'.repeat(200)])
       await server.api.post('/api/sites').send(asked(slug)).expect(400);
     await server.api
@@ -76,7 +80,7 @@ describe('a site', () => {
         changes: [{ doc: 'site', path: '/slug', was: 'address-one', now: slug }],
       });
     const { body } = await move('address-two').expect(422);
-    expect((body as { detail: string }).detail).toContain('is the address of');
+    expect(body).toMatchObject({ said: { code: 'address-of-other' } });
     await move('address-three').expect(200);
     expect((await listed()).sites.find(({ id }) => id === one.id)?.slug).toBe('address-three');
   });

@@ -2,6 +2,7 @@ import { IsNull, LessThan, MoreThanOrEqual, Not } from 'typeorm';
 import { newId } from '@sormet/core/model';
 import { beginSite, copySite } from '@sormet/core/ready';
 import type { RemovedSite, SiteRequest } from '@sormet/core/api';
+import { say } from '@sormet/core/said';
 import { SiteEntity, type SiteRow } from '../database/entities';
 import type { SiteStore } from '../database/site-store';
 import { Problem } from '../http/problem';
@@ -34,7 +35,7 @@ export async function makeSite(
 
   async function copied(from: SiteStore, of: string) {
     const site = await from.site(of);
-    if (!site) throw new Problem(404, 'Not found', 'The site to copy is not there.');
+    if (!site) throw new Problem(404, say('no-site-to-copy'));
     return copySite((await from.state(site)).documents, asked);
   }
 }
@@ -42,10 +43,7 @@ export async function makeSite(
 /** Removes a site: from now on it is not there, and kept for some time. @throws a 422 problem when its name is another */
 export async function removeSite(store: SiteStore, site: SiteRow, name: string): Promise<void> {
   if (name.trim() !== site.name.trim())
-    throw new Problem(422, 'Refused', `The name of this site is “${site.name}”.`, {
-      pointer: '/name',
-      reason: 'is not its name',
-    });
+    throw new Problem(422, say('name-of-site-is', { name: site.name }), { pointer: '/name' });
   await store.database.getRepository(SiteEntity).update({ id: site.id }, { removed: new Date() });
 }
 
@@ -73,5 +71,5 @@ export async function removedSites(store: SiteStore): Promise<RemovedSite[]> {
 export async function bringBack(store: SiteStore, id: string): Promise<void> {
   const sites = store.database.getRepository(SiteEntity);
   const { affected } = await sites.update({ id, removed: Not(IsNull()) }, { removed: null });
-  if (affected !== 1) throw new Problem(404, 'Not found', 'No site of this name was removed.');
+  if (affected !== 1) throw new Problem(404, say('none-removed-of-name'));
 }

@@ -4,6 +4,7 @@ import type { Server } from 'node:http';
 import { Client } from 'pg';
 import request from 'supertest';
 import type { DataSource } from 'typeorm';
+import { saidText } from '@sormet/core/said';
 import { brackenfold } from '@sormet/demo';
 import { applyChanges, isRefusal, runEdit, type NamedEdit, type Past } from '@sormet/core/edit';
 import { newId, Documents } from '@sormet/core/model';
@@ -138,7 +139,7 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
     published,
     send(edit, seen = first, id = newId(), past) {
       const changes = runEdit(seen, edit, past);
-      if (isRefusal(changes)) throw new Error(changes.refused);
+      if (isRefusal(changes)) throw new Error(saidText(changes.refused));
       return api
         .post('/api/sites/brackenfold/edits')
         .send({ id, who: 'a window', name: edit.name, args: edit.args, changes });
@@ -172,7 +173,7 @@ async function inDatabase(url: string, statement: string): Promise<void> {
 /** The documents after an edit, as a window that made it sees them. */
 export function seeing(documents: Documents, edit: NamedEdit): Documents {
   const changes = runEdit(documents, edit);
-  if (isRefusal(changes)) throw new Error(changes.refused);
+  if (isRefusal(changes)) throw new Error(saidText(changes.refused));
   return applyChanges(documents, changes);
 }
 

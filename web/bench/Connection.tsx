@@ -7,7 +7,7 @@ import { useAppDispatch, useSite } from '../store/store';
 import { Dangling } from '../site/Dangling';
 import { useDerived, useSync } from '../site/SiteProvider';
 import type { Conflict, SetAside } from '../store/pending';
-import { count } from '../words';
+import { count, sentence, inWords } from '../words';
 import './Connection.css';
 
 /** Whether everything done here is saved; what waits; what was not taken in; who else is here: each by words and mark. */
@@ -125,7 +125,7 @@ function ConflictRow({ conflict }: { conflict: Conflict }): ReactNode {
   return (
     <section className="conflict">
       <p>
-        You {conflict.says}. {conflict.reason}
+        You {inWords(conflict.said)}. {sentence(conflict.reason)}
       </p>
       <dl>
         <dt>yours</dt>
@@ -150,7 +150,7 @@ function FailedRow({ conflict }: { conflict: Conflict }): ReactNode {
   return (
     <section className="conflict">
       <p>
-        You {conflict.says}. {conflict.reason} Everything else goes on.
+        You {inWords(conflict.said)}. {sentence(conflict.reason)} Everything else goes on.
       </p>
       <Held words="All that it holds, as it is sent" text={held} />
       <CopyButton text={held} />{' '}
@@ -203,7 +203,7 @@ function CopyButton({ text }: { text: string }): ReactNode {
 /** A stored value in words, without its type. */
 function plainWords(value: unknown): string {
   if (value === null || value === undefined) return 'nothing';
-  if (typeof value !== 'object') return String(value);
+  if (typeof value !== 'object') return String(value as string | number | boolean);
   const record = value as Record<string, unknown>;
   for (const member of ['value', 'css', 'name'])
     if (member in record) return plainWords(record[member]);

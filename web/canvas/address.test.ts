@@ -1,3 +1,4 @@
+import { saidText } from '@sormet/core/said';
 import { brackenfold } from '@sormet/demo';
 import { applyChanges, isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
 import { docOf, text, type Documents, type PageDoc } from '@sormet/core/model';
@@ -156,7 +157,7 @@ describe('where typing goes', () => {
 describe('the CSS of the canvas', () => {
   const after = (edit: NamedEdit) => {
     const changes = runEdit(documents, edit);
-    if (isRefusal(changes)) throw new Error(changes.refused);
+    if (isRefusal(changes)) throw new Error(saidText(changes.refused));
     return applyChanges(documents, changes);
   };
 

@@ -16,6 +16,7 @@ import { useDerived, useSync } from '../site/SiteProvider';
 import { placeholderPicture } from '../values/placeholder-picture';
 import { benchActions } from '../store/bench-slice';
 import { rememberChoice } from '../store/recent';
+import { sentence } from '../words';
 
 /** Something that can be placed: a component, or a ready section or element to begin from. */
 export type Placeable =
@@ -131,5 +132,5 @@ export function reasonAgainst(
   const placed = placingEdit(documents, doc, placeable, at);
   if (!placed) return 'A slot stands in a definition.';
   const done = doEdit(documents, placed.edit);
-  return isRefusal(done) ? done.refused : undefined;
+  return isRefusal(done) ? sentence(done.refused) : undefined;
 }

@@ -6,7 +6,7 @@ import { api } from '../site/api';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
-import { documentWords, momentWords } from '../words';
+import { documentWords, momentWords, inWords } from '../words';
 import './HistoryList.css';
 
 /** Who did what and when, to what is open or on the whole site, newest first: one line for one stretch of typing or moving. */
@@ -98,7 +98,7 @@ function Lines({ doc, document }: { doc: TreeDoc; document: string | undefined }
 }
 
 function Line({
-  line: { first, last, says, at, who },
+  line: { first, last, said, at, who },
   doc,
   isHere,
 }: {
@@ -110,12 +110,14 @@ function Line({
   return (
     <li>
       <span className="history-revision">{first === last ? last : `${first}–${last}`}</span>
-      <span>{says}</span>
+      <span>{inWords(said)}</span>
       <span className="quiet">
         {isHere ? 'in this window' : who === 'Sormet' ? 'by Sormet' : 'in another window'}
       </span>
       <time dateTime={at}>{momentWords(at)}</time>
-      <span>{doc ? <LookBack doc={doc} revision={last} at={at} says={says} /> : null}</span>
+      <span>
+        {doc ? <LookBack doc={doc} revision={last} at={at} says={inWords(said)} /> : null}
+      </span>
     </li>
   );
 }

@@ -5,6 +5,7 @@ import { ownerIn } from '../canvas/address';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';
+import { inWords } from '../words';
 import { GroupCell } from './GroupCell';
 
 /** What of a page's landmarks is missing or doubled, each leading to what is concerned. */
@@ -28,10 +29,10 @@ export function LandmarkRow({ page }: { page: PageDoc }): ReactNode {
             : findings.map(({ says, element }, i) => {
                 const node = element && ownerIn(element, page.id);
                 return (
-                  <span key={says} className="landmark">
+                  <span key={inWords(says)} className="landmark">
                     {i > 0 ? '; ' : ''}
                     {node === undefined ? (
-                      says
+                      inWords(says)
                     ) : (
                       <button
                         type="button"
@@ -40,7 +41,7 @@ export function LandmarkRow({ page }: { page: PageDoc }): ReactNode {
                           dispatch(benchActions.select({ doc: page.id, nodes: [node] }))
                         }
                       >
-                        {says}
+                        {inWords(says)}
                       </button>
                     )}
                   </span>

@@ -2,6 +2,7 @@ import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
 import { Button } from 'antd';
 import { danglingIn, documentWord } from '@sormet/core/edit';
 import { Dialog } from '../parts/Dialog';
+import { toldWords, inWords } from '../words';
 import { useDerived, useSync } from './SiteProvider';
 import './Dangling.css';
 
@@ -33,7 +34,7 @@ export function Dangling(): ReactNode {
           {dangling.map(({ doc, path, reason }) => (
             <li key={doc + path}>
               <span>
-                {documentWord(documents.get(doc))}: {reason}
+                {toldWords(documentWord(documents.get(doc)))}: {inWords(reason)}
               </span>
               <Button size="small" onClick={() => sync.edit({ name: 'mend', args: { doc, path } })}>
                 Mend

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { TriangleAlert } from 'lucide-react';
+import { sentence } from '../words';
 import { refusedAt } from '../store/pending';
 import { siteActions } from '../store/site-slice';
 import { useApp, useAppDispatch } from '../store/store';
@@ -18,8 +19,8 @@ export function RefusedMark({ doc, path }: { doc: string; path: string }): React
     <button
       type="button"
       className="icon-button refused-mark"
-      title={conflict.reason}
-      aria-label={`Not taken in: ${conflict.reason} Decide`}
+      title={sentence(conflict.reason)}
+      aria-label={`Not taken in: ${sentence(conflict.reason)} Decide`}
       onClick={() => dispatch(siteActions.deciding(true))}
     >
       <TriangleAlert size={13} aria-hidden />

@@ -2,27 +2,29 @@ import { memo, type ReactNode } from 'react';
 import { Button, Tooltip } from 'antd';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import type { Said } from '@sormet/core/said';
 import { wasCovered } from '../parts/covering';
 import { useApp } from '../store/store';
+import { inWords } from '../words';
 import { useSync } from './SiteProvider';
 
 /** The last step back, and the same again: wherever something of a site is changed. */
 export const Steps = memo(function Steps(): ReactNode {
   const sync = useSync();
-  const undoes = useApp((state) => state.site.undo.at(-1)?.says);
-  const redoes = useApp((state) => state.site.redo.at(-1)?.says);
+  const undoes = useApp((state) => state.site.undo.at(-1)?.said);
+  const redoes = useApp((state) => state.site.redo.at(-1)?.said);
   return (
     <>
       <StepButton
         name="Undo"
-        says={undoes}
+        said={undoes}
         keys="Ctrl+Z"
         icon={<Undo2 size={16} />}
         onPress={() => sync.undo()}
       />
       <StepButton
         name="Redo"
-        says={redoes}
+        said={redoes}
         keys="Ctrl+Shift+Z"
         icon={<Redo2 size={16} />}
         onPress={() => sync.redo()}
@@ -42,26 +44,30 @@ export function useStepKeys(): void {
 /** Takes the last step back, or does it again; what that would be is said where it is pointed at. */
 function StepButton({
   name,
-  says,
+  said,
   keys,
   icon,
   onPress,
 }: {
   name: 'Undo' | 'Redo';
-  says: string | undefined;
+  said: Said | undefined;
   keys: string;
   icon: ReactNode;
   onPress: () => void;
 }): ReactNode {
   return (
     <Tooltip
-      title={says === undefined ? `Nothing to ${name.toLowerCase()}` : `${name}: ${says} (${keys})`}
+      title={
+        said === undefined
+          ? `Nothing to ${name.toLowerCase()}`
+          : `${name}: ${inWords(said)} (${keys})`
+      }
     >
       <Button
         size="small"
         type="text"
         aria-label={name}
-        disabled={says === undefined}
+        disabled={said === undefined}
         icon={icon}
         onClick={onPress}
       />

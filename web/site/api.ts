@@ -11,24 +11,32 @@ import type {
   SiteSummary,
 } from '@sormet/core/api';
 import type { Change } from '@sormet/core/edit';
+import { isSaid, say, type Said } from '@sormet/core/said';
+import { sentence } from '../words';
+
+/** An error that people are told of. */
+class TellingError extends Error {
+  constructor(readonly said: Said) {
+    super(sentence(said));
+  }
+}
 
 /** What the server said was wrong (RFC 9457 problem details). */
-export class ApiProblem extends Error {
+export class ApiProblem extends TellingError {
   constructor(
     readonly status: number,
-    readonly title: string,
-    detail: string,
+    said: Said,
     readonly more: Readonly<Record<string, unknown>>,
   ) {
-    super(detail);
+    super(said);
   }
 }
 
 /** The server could not be reached, or says that it cannot serve now: the same may go well later. */
-export class Unreachable extends Error {}
+export class Unreachable extends TellingError {}
 
 /** The server was reached and failed on what it was asked: the same may fail again. */
-export class ServerFault extends Error {}
+export class ServerFault extends TellingError {}
 
 /** Statuses that say: not now (RFC 9110, 15.6; a gateway in front of a server that is away). */
 const NOT_NOW = new Set([502, 503, 504]);
@@ -38,16 +46,17 @@ async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
   try {
     response = await fetch('/api' + path, init);
   } catch {
-    throw new Unreachable('The server cannot be reached.');
+    throw new Unreachable(say('server-unreachable'));
   }
   if (response.ok)
     return response.status === 204 ? (undefined as T) : ((await response.json()) as T);
   if (NOT_NOW.has(response.status))
-    throw new Unreachable(`The server cannot serve now (${response.status}).`);
+    throw new Unreachable(say('server-busy', { status: response.status }));
   if (response.status >= 500)
-    throw new ServerFault(`The server fails on it (${response.status}); it is kept here.`);
-  const problem = (await response.json()) as { title: string; detail: string };
-  throw new ApiProblem(response.status, problem.title, problem.detail, { ...problem });
+    throw new ServerFault(say('server-fails', { status: response.status }));
+  const problem = (await response.json()) as Readonly<Record<string, unknown>>;
+  const said = isSaid(problem['said']) ? problem['said'] : say('no-reason-known');
+  throw new ApiProblem(response.status, said, problem);
 }
 
 function post<T>(path: string, body: unknown): Promise<T> {

@@ -1,6 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import { Change, EDIT_ID_PATTERN, EDITS } from '@sormet/core/edit';
 import { isTooDeep, own, schemaFindings } from '@sormet/core/model';
+import { say, type Said, SAID } from '@sormet/core/said';
 import type { Conflict, PendingEdit } from '../store/pending';
 
 const exact = { additionalProperties: false };
@@ -27,8 +28,8 @@ const Undecided = Type.Object(
     failed: Type.Boolean(),
     unstored: Type.Optional(Type.String()),
     edit: Edit,
-    says: Type.String(),
-    reason: Type.String(),
+    said: SAID,
+    reason: SAID,
     yours: Type.Unknown(),
     stands: Type.Unknown(),
     at: Type.Optional(Type.Array(Type.Object({ doc: Type.String(), path: Type.String() }, exact))),
@@ -43,7 +44,17 @@ export function waitingIn(value: unknown): PendingEdit | undefined {
 
 /** The same of one that somebody has to decide on. */
 export function undecidedIn(value: unknown): Conflict | undefined {
-  return fits(Undecided, value) ? (value as Conflict) : undefined;
+  const read = asCodes(value);
+  return fits(Undecided, read) ? (read as Conflict) : undefined;
+}
+
+/** Earlier versions kept sentences in the place of codes: those are told as they were. */
+function asCodes(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null || !('says' in value)) return value;
+  const { says, reason, ...rest } = value as { says: unknown; reason?: unknown };
+  if (typeof says !== 'string' || typeof reason !== 'string') return value;
+  const told = (words: string): Said => say('as-it-was-told', { words });
+  return { ...rest, said: told(says), reason: told(reason) };
 }
 
 /** Whether it has the shape, and its edit is one that this version can do: named, with arguments as it takes them. */

@@ -2,12 +2,13 @@ import { Documents, newId } from '@sormet/core/model';
 import {
   doEdit,
   isRefusal,
-  sayEdit,
+  toldOf,
   type NamedEdit,
   type Past,
   type Refusal,
 } from '@sormet/core/edit';
 import type { AppStore } from '../store/store';
+import { sentence } from '../words';
 import { api, ApiProblem, ServerFault, Unreachable } from './api';
 import {
   dropSetAside,
@@ -159,9 +160,9 @@ export class SiteSync {
           continue;
         }
         if (error instanceof ServerFault)
-          return { edit, reason: error.message, stands: null, failed: true };
+          return { edit, reason: error.said, stands: null, failed: true };
         if (error instanceof ApiProblem)
-          return { edit, reason: error.message, stands: error.more['stands'] };
+          return { edit, reason: error.said, stands: error.more['stands'] };
         throw error;
       }
   }
@@ -206,7 +207,7 @@ export class SiteSync {
   }
 
   private refuse(edit: NamedEdit, { group = null }: EditOptions, { refused }: Refusal): void {
-    this.store.dispatch(siteActions.refused(refused));
+    this.store.dispatch(siteActions.refused(sentence(refused)));
     // What is being typed stands on the screen already: that it is not stored is said until it is.
     if (group !== null && HOLDS_WORDS.has(edit.name))
       this.store.dispatch(
@@ -222,7 +223,7 @@ export class SiteSync {
     const { changes } = done;
     const stretch = group === null ? null : group.replace(/ \d+$/, '');
     const made = { id: newId(), edit, changes, group, stretch, sent: false };
-    return { made, says: sayEdit(documents, edit, past), documents: done.documents };
+    return { made, said: toldOf(documents, edit, past), documents: done.documents };
   }
 
   undo(): void {

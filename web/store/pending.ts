@@ -1,5 +1,6 @@
 import type { Documents } from '@sormet/core/model';
-import { sayEdit, type Change, type NamedEdit, type Past } from '@sormet/core/edit';
+import { toldOf, type Change, type NamedEdit, type Past } from '@sormet/core/edit';
+import type { Said } from '@sormet/core/said';
 
 /** An edit made here that the server has not confirmed yet. */
 export interface PendingEdit {
@@ -22,8 +23,8 @@ export interface Conflict {
   /** Whether it was refused here while it was typed, and nothing of the kind has been stored since: by its group. */
   readonly unstored?: string;
   readonly edit: NamedEdit;
-  readonly says: string;
-  readonly reason: string;
+  readonly said: Said;
+  readonly reason: Said;
   readonly yours: unknown;
   readonly stands: unknown;
   /** Where it was made; left out by earlier versions of what a browser keeps. */
@@ -40,7 +41,7 @@ export interface SetAside {
 /** An edit that the server, or somebody else's edit, did not let through. */
 export interface RefusedEdit {
   readonly edit: PendingEdit;
-  readonly reason: string;
+  readonly reason: Said;
   readonly stands: unknown;
   readonly failed?: boolean;
 }
@@ -54,7 +55,7 @@ export function conflictOf(
     id: edit.id,
     failed,
     edit: edit.edit,
-    says: sayEdit(documents, edit.edit),
+    said: toldOf(documents, edit.edit),
     reason,
     yours: edit.changes[0]?.now ?? null,
     stands: stands ?? null,
@@ -67,14 +68,14 @@ export function unstoredOf(
   documents: Documents,
   edit: NamedEdit,
   group: string,
-  reason: string,
+  reason: Said,
 ): Conflict {
   return {
     id: ('unstored-' + group.toLowerCase().replace(/[^a-z0-9-]+/g, '-')).slice(0, 60),
     failed: true,
     unstored: group,
     edit,
-    says: sayEdit(documents, edit),
+    said: toldOf(documents, edit),
     reason,
     yours: null,
     stands: null,
@@ -83,14 +84,14 @@ export function unstoredOf(
 
 /** One thing to undo: the edits it was done by, in order, each with what it changed. */
 export interface Step {
-  readonly says: string;
+  readonly said: Said;
   readonly edits: readonly StepEdit[];
   readonly group: string | null;
 }
 
 export interface StepEdit {
   readonly id: string;
-  readonly says: string;
+  readonly said: Said;
   readonly changes: readonly Change[];
 }
 

@@ -4,9 +4,10 @@ import {
   doEdit,
   isRefusal,
   runEdit,
-  sayEdit,
+  toldOf,
   type NamedEdit,
 } from '@sormet/core/edit';
+import { saidText, say } from '@sormet/core/said';
 import { documentsOf, page } from '@sormet/core/test';
 import type { HistoryEntry } from '@sormet/core/api';
 import { pastOf, unstoredOf } from './pending';
@@ -52,16 +53,16 @@ function edit(
 function madeOf(state: SiteState, named: NamedEdit, id: string, group: string | null = null): Made {
   const past = pastOf([...state.undo, ...state.redo]);
   const done = doEdit(state.documents, named, past);
-  if (isRefusal(done)) throw new Error(done.refused);
+  if (isRefusal(done)) throw new Error(saidText(done.refused));
   const made = { id, edit: named, changes: done.changes, group, stretch: null, sent: false };
-  return { made, says: sayEdit(state.documents, named, past), documents: done.documents };
+  return { made, said: toldOf(state.documents, named, past), documents: done.documents };
 }
 
 /** What the server tells of an edit. */
 function told(documents: Documents, named: NamedEdit, revision: number, id: string): HistoryEntry {
   const changes = runEdit(documents, named);
-  if (isRefusal(changes)) throw new Error(changes.refused);
-  return { revision, edit: id, who: 'w', at: '', name: named.name, says: '', changes };
+  if (isRefusal(changes)) throw new Error(saidText(changes.refused));
+  return { revision, edit: id, who: 'w', at: '', name: named.name, said: say('tidied'), changes };
 }
 
 const shown = (state: SiteState) => JSON.stringify(state.documents.get('home'));
@@ -119,7 +120,7 @@ describe('undoing', () => {
     expect(state.undo).toEqual([]);
     expect(state.redo[0]!.edits.map(({ id }) => id)).toEqual(['edit-three']);
     const redone = madeOf(state, takeBack('edit-three'), 'edit-four');
-    expect(redone.says).toMatch(/^did again: /);
+    expect(redone.said.code).toBe('did-again');
     state = reducer(state, siteActions.redone(redone));
     expect(shown(state)).toContain('Mine');
     expect(state.redo).toEqual([]);
@@ -186,18 +187,24 @@ describe('what the server says', () => {
 
   test('a refusal is kept aside with its reason, and what stood on it is laid again', () => {
     let state = edit(opened(), typing('Mine'), 'e1');
-    state = reducer(state, siteActions.refusedByServer({ id: 'e1', reason: 'No.', stands: null }));
+    state = reducer(
+      state,
+      siteActions.refusedByServer({ id: 'e1', reason: say('no-site'), stands: null }),
+    );
     expect(shown(state)).toContain('One');
-    expect(state.conflicts).toMatchObject([{ id: 'e1', reason: 'No.' }]);
+    expect(state.conflicts).toMatchObject([{ id: 'e1', reason: say('no-site') }]);
     expect(
-      reducer(state, siteActions.refusedByServer({ id: 'gone', reason: '', stands: null })),
+      reducer(
+        state,
+        siteActions.refusedByServer({ id: 'gone', reason: say('no-site'), stands: null }),
+      ),
     ).toBe(state);
   });
 
   test('what the server fails on is set aside as such, and what comes after it goes on', () => {
     let state = edit(opened(), typing('Mine'), 'e1');
     state = edit(state, { name: 'setPage', args: { page: 'home', set: { name: 'Front' } } }, 'e2');
-    const refusal = { id: 'e1', reason: 'It fails.', stands: null, failed: true };
+    const refusal = { id: 'e1', reason: say('went-wrong'), stands: null, failed: true };
     state = reducer(state, siteActions.refusedByServer(refusal));
     expect(state.conflicts).toMatchObject([{ id: 'e1', failed: true, yours: text('Mine') }]);
     expect(state.pending.map(({ id }) => id)).toEqual(['e2']);
@@ -216,10 +223,10 @@ test('what is typed and cannot be stored is said and kept, until something of th
   const edit = { name: 'setPage', args: { page: 'home', set: { name: 'x'.repeat(200) } } } as const;
   let state = opened();
   const { documents } = state;
-  for (const reason of ['The name is longer.', 'The name is longer still.'])
+  for (const reason of [say('too-long', { most: 60 }), say('too-long', { most: 80 })])
     state = reducer(state, siteActions.unstored(unstoredOf(documents, edit, 'Name 1', reason)));
   expect(state.conflicts).toMatchObject([
-    { failed: true, reason: 'The name is longer still.', edit },
+    { failed: true, reason: say('too-long', { most: 80 }), edit },
   ]);
   const made = {
     id: 'edit-number-1',
@@ -229,6 +236,6 @@ test('what is typed and cannot be stored is said and kept, until something of th
     stretch: null,
     sent: false,
   };
-  state = reducer(state, siteActions.edited({ made, says: 'named it', documents }));
+  state = reducer(state, siteActions.edited({ made, said: say('tidied'), documents }));
   expect(state.conflicts).toEqual([]);
 });

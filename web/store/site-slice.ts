@@ -1,6 +1,7 @@
 import { Documents, sameJson } from '@sormet/core/model';
 import { applyChanges, joinChanges, replay, samePlaces } from '@sormet/core/edit';
 import type { HistoryEntry, PlanAnswer, SiteSummary } from '@sormet/core/api';
+import { say, type Said } from '@sormet/core/said';
 import type { SetAside } from './pending';
 import { conflictOf, type Conflict, type PendingEdit, type Step, type StepEdit } from './pending';
 import { plainSlice } from './plain-slice';
@@ -55,7 +56,7 @@ const initialState: SiteState = {
 /** An edit that was made here: as it is sent, how it is named, and the documents after it. */
 export interface Made {
   readonly made: PendingEdit;
-  readonly says: string;
+  readonly said: Said;
   readonly documents: Documents;
 }
 
@@ -88,7 +89,7 @@ function relaid(
     return { ...state, documents: same ? state.documents : documents, pending: kept };
   }
   const conflicts = lost.map((each) =>
-    conflictOf(documents, { ...each, reason: 'Somebody has changed the same value meanwhile.' }),
+    conflictOf(documents, { ...each, reason: say('changed-meanwhile') }),
   );
   return { ...state, documents, pending: kept, conflicts: [...state.conflicts, ...conflicts] };
 }
@@ -109,7 +110,7 @@ export const siteSlice = plainSlice('site', initialState, {
     confirmed: given.documents,
   }),
   /** An edit was made here. */
-  edited: (state: SiteState, { made, says, documents }: Made): SiteState => {
+  edited: (state: SiteState, { made, said, documents }: Made): SiteState => {
     const { pending, joined } = pendingWith(state.pending, made);
     return {
       ...state,
@@ -117,7 +118,7 @@ export const siteSlice = plainSlice('site', initialState, {
       pending,
       refusal: null,
       conflicts: storedNow(state.conflicts, made.group),
-      undo: stepsWith(state.undo, made, says, joined),
+      undo: stepsWith(state.undo, made, said, joined),
       redo: [],
     };
   },
@@ -180,7 +181,7 @@ export const siteSlice = plainSlice('site', initialState, {
       reason,
       stands,
       failed = false,
-    }: { id: string; reason: string; stands: unknown; failed?: boolean },
+    }: { id: string; reason: Said; stands: unknown; failed?: boolean },
   ): SiteState => {
     const edit = state.pending.find((each) => each.id === id);
     if (!edit) return state;
@@ -242,11 +243,11 @@ function tookBack(state: SiteState, { made, documents }: Made): SiteState {
 }
 
 /** The step that takes this taking back back. */
-function takingBack(step: Step, { made, says }: Made): Step {
+function takingBack(step: Step, { made, said }: Made): Step {
   return {
-    says: step.says,
+    said: step.said,
     group: null,
-    edits: [{ id: made.id, says, changes: made.changes }],
+    edits: [{ id: made.id, said, changes: made.changes }],
   };
 }
 
@@ -276,22 +277,22 @@ function pendingWith(
 function stepsWith(
   steps: readonly Step[],
   made: PendingEdit,
-  says: string,
+  said: Said,
   joined: PendingEdit | null | undefined,
 ): Step[] {
   const last = steps.at(-1);
-  const edit: StepEdit = { id: made.id, says, changes: made.changes };
+  const edit: StepEdit = { id: made.id, said, changes: made.changes };
   if (last === undefined || made.group === null || last.group !== made.group)
-    return [...steps, { says, group: made.group, edits: [edit] }].slice(-UNDO_DEPTH);
+    return [...steps, { said, group: made.group, edits: [edit] }].slice(-UNDO_DEPTH);
   const edits =
     joined === undefined
       ? [...last.edits, edit]
       : [
           ...last.edits.slice(0, -1),
-          ...(joined ? [{ id: joined.id, says, changes: joined.changes }] : []),
+          ...(joined ? [{ id: joined.id, said, changes: joined.changes }] : []),
         ];
   if (edits.length === 0) return steps.slice(0, -1);
-  return [...steps.slice(0, -1), { says, group: made.group, edits }];
+  return [...steps.slice(0, -1), { said, group: made.group, edits }];
 }
 
 export const siteActions = siteSlice.actions;

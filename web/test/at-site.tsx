@@ -32,7 +32,7 @@ export async function atSite(
   let revision = 1;
   const answers = (address: string, init?: RequestInit): unknown => {
     if (address.endsWith('/edits')) {
-      sent.push(JSON.parse(String(init?.body)) as NamedEdit);
+      sent.push(JSON.parse(init?.body as string) as NamedEdit);
       return { revision: (revision += 1) };
     }
     if (address.endsWith('/plan')) return { revision, pages: [], unchanged: 0 };
@@ -42,7 +42,7 @@ export async function atSite(
     Promise.resolve({
       ok: true,
       status: 200,
-      json: () => Promise.resolve(JSON.parse(JSON.stringify(answers(String(address), init)))),
+      json: () => Promise.resolve(JSON.parse(JSON.stringify(answers(address as string, init)))),
     } as Response);
   const store = makeStore();
   render(

@@ -4,6 +4,7 @@ import { useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';
 import { useDraft } from '../parts/use-draft';
+import { refusalWords } from '../words';
 
 /**
  * A field whose text becomes an edit when it is done: by Enter or by leaving it. What is refused stays as it was typed,
@@ -27,7 +28,7 @@ export function DraftField({
   const { draft, wrong, type, commit, drop } = useDraft(
     label,
     stored,
-    (text) => sync.attempt(edit(text))?.refused ?? '',
+    (text) => refusalWords(sync.attempt(edit(text))),
     (text, reason) => dispatch(benchActions.notice(`“${text}” was not kept. ${reason}`)),
   );
   return (

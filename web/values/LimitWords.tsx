@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Typed, TypeSpec } from '@sormet/core/model';
 import { limitFault } from '@sormet/core/value';
+import { sentence } from '../words';
 import { useDerived } from '../site/SiteProvider';
 
 /** Why what stands in a cell counts as empty there: told at the cell, and nothing of it is lost. */
@@ -15,7 +16,7 @@ export function LimitWords({
   const reason = value ? limitFault(value, type, data) : null;
   return reason === null ? null : (
     <span className="cell-error" role="status">
-      {reason} Nothing shows.
+      {sentence(reason)} Nothing shows.
     </span>
   );
 }

@@ -5,6 +5,7 @@ import { useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { siteActions } from '../store/site-slice';
 import { useAppDispatch } from '../store/store';
+import { toldWords } from '../words';
 
 /** Bringing pictures and films in: each is read by the server, pictures are cleaned; then it is a file of the site. */
 export function usePictures(): {
@@ -26,7 +27,7 @@ export function usePictures(): {
           if (stored.leftOut.length > 0)
             dispatch(
               benchActions.notice(
-                `${stored.name} was brought in without what does not draw: ${stored.leftOut.join(', ')}.`,
+                `${stored.name} was brought in without what does not draw: ${stored.leftOut.map(toldWords).join(', ')}.`,
               ),
             );
           if (sync.edit({ name: 'addAsset', args: { asset: doc } })) brought.push(doc);

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { AssetDoc } from '../../model';
+import { say } from '../../said';
 import { exact } from '../args';
 import { change } from '../changes';
 import { defineEdit, refuse } from '../define';
@@ -7,9 +8,8 @@ import { defineEdit, refuse } from '../define';
 export const addAsset = defineEdit({
   args: Type.Object({ asset: AssetDoc }, exact),
   run(documents, { asset }) {
-    if (documents.get(asset.id))
-      return refuse('A document with this id is there already.', asset.id);
+    if (documents.get(asset.id)) return refuse(say('id-taken'), asset.id);
     return [change(asset.id, '', undefined, asset)];
   },
-  says: (_, { asset }) => `added the file ${asset.name}`,
+  told: (_, { asset }) => say('added-file', { name: asset.name }),
 });

@@ -7,6 +7,7 @@ import {
   sameJson,
   type Documents,
 } from '../../model';
+import type { Said } from '../../said';
 
 /**
  * One change to one document: what stood at a JSON Pointer and what stands there now; a missing member
@@ -25,7 +26,7 @@ export type Change = Static<typeof Change>;
 
 /** Why an edit is not done, for the person who asked for it. */
 export interface Refusal {
-  readonly refused: string;
+  readonly refused: Said;
   readonly doc?: string;
   /** Where, as a JSON Pointer into that document. */
   readonly path?: string;

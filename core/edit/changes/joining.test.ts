@@ -1,4 +1,5 @@
 import { text, type Documents } from '../../model';
+import { saidText } from '../../said';
 import { documentsOf, page } from '../../test';
 import { isRefusal, runEdit, type NamedEdit } from '..';
 import { applyChanges, joinChanges, replay, samePlaces, type Change } from '.';
@@ -22,7 +23,7 @@ function typing(node: string, words: string): NamedEdit {
 
 function changesOf(documents: Documents, edit: NamedEdit): Change[] {
   const changes = runEdit(documents, edit);
-  if (isRefusal(changes)) throw new Error(changes.refused);
+  if (isRefusal(changes)) throw new Error(saidText(changes.refused));
   return changes;
 }
 

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { docOf, OrderKey, own, pointer, TypeSpec, type ComponentDoc } from '../../model';
+import { say } from '../../said';
 import { exact, Id, Label } from '../args';
 import { change, type Change, type Refusal } from '../changes';
 import { emptyLiteral } from '../control';
@@ -9,7 +10,7 @@ import { componentName } from '../names';
 export const PropertyKey = Type.String({
   pattern: '^[a-z][a-zA-Z0-9]*$',
   maxLength: 80,
-  says: 'must begin with a small letter and be made of letters and digits, as in “shedName”',
+  says: 'key-form',
 });
 
 /** Makes a property that nothing is connected to yet: what it should feed is chosen later. */
@@ -28,8 +29,8 @@ export const addProperty = defineEdit({
   ),
   run(documents, { component, property, label, key, type, group, order }) {
     const doc = docOf(documents, 'component', component);
-    if (!doc) return gone('The component', component);
-    if (own(doc.properties, property)) return refuse('The ids given are taken.', component);
+    if (!doc) return gone('the-component', component);
+    if (own(doc.properties, property)) return refuse(say('ids-taken'), component);
     const taken = keyTaken(doc, key, property);
     if (taken) return taken;
     const made = {
@@ -43,8 +44,8 @@ export const addProperty = defineEdit({
     const changes: Change[] = [change(component, pointer('properties', property), undefined, made)];
     return changes;
   },
-  says: (documents, { component, label }) =>
-    `added the property ${label} to ${componentName(documents, component)}`,
+  told: (documents, { component, label }) =>
+    say('added-property', { label, component: componentName(documents, component) }),
 });
 
 /** Why a key cannot be that of a property: another of the component has it. */
@@ -55,7 +56,7 @@ export function keyTaken(doc: ComponentDoc, key: string, but: string): Refusal |
   return other === undefined
     ? undefined
     : refuse(
-        `${doc.properties[other]!.label} has the key ${key} already.`,
+        say('key-of-other', { label: doc.properties[other]!.label, key }),
         doc.id,
         pointer('properties', other),
       );

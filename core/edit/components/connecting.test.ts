@@ -1,4 +1,5 @@
 import { docOf, literal, nodeIn, text, type ComponentDoc, type Typed } from '../../model';
+import { saidText } from '../../said';
 import { component, documentsOf, page } from '../../test';
 import { blockOf } from '../../style';
 import { isRefusal } from '../changes';
@@ -49,7 +50,7 @@ function connected(
     name: 'connect',
     args: { component: 'card', property, controls: [{ node, control }], holds },
   });
-  if (isRefusal(done)) throw new Error(done.refused);
+  if (isRefusal(done)) throw new Error(saidText(done.refused));
   const { default: byDefault } = docOf(done.documents, 'component', 'card')!.properties[property]!;
   return { byDefault: (byDefault as Typed).value, node: nodeIn(done.documents, 'card', node) };
 }

@@ -10,6 +10,7 @@ import {
   type Literal,
 } from '../../model';
 import { sourceAt } from '../../resolve';
+import { say } from '../../said';
 import { convert, dataOf, feeds } from '../../value';
 import { exact, Id } from '../args';
 import { applyChanges, change, joinChanges, type Change } from '../changes';
@@ -87,10 +88,10 @@ export const connect = defineEdit({
   run(documents, { component, property, controls, holds }) {
     const doc = docOf(documents, 'component', component);
     const made = doc && own(doc.properties, property);
-    if (!doc) return gone('The component', component);
-    if (!made) return gone('The property', component);
+    if (!doc) return gone('the-component', component);
+    if (!made) return gone('the-property', component);
     const found = connecting(documents, doc, property, controls);
-    if (!found) return gone('A control that should be connected', component);
+    if (!found) return gone('control-to-connect', component);
     let changes: Change[] = [];
     const taken =
       found.is === 'taken' || (found.is === 'asked' && holds === 'what stands there')
@@ -104,7 +105,11 @@ export const connect = defineEdit({
     for (const { node, control } of controls) {
       const type = controlType(documents, doc.nodes[node]!, control)!;
       if (!feeds(made.type.kind, type.kind))
-        return refuse(`${made.label} does not fit there.`, component, pointer('nodes', node));
+        return refuse(
+          say('does-not-fit-there', { label: made.label }),
+          component,
+          pointer('nodes', node),
+        );
       // Several may be chosen for one node: each is given on top of those before.
       const given = giveControl(state, component, node, control, { is: 'property', property });
       state = applyChanges(state, given);
@@ -112,9 +117,14 @@ export const connect = defineEdit({
     }
     return changes;
   },
-  says(documents, { component, property, controls }) {
+  told(documents, { component, property, controls }) {
     const label = docOf(documents, 'component', component)?.properties[property]?.label;
-    const what = controls.length === 1 ? 'a control' : `${controls.length} controls`;
-    return `connected ${what} of ${componentName(documents, component)} with ${label ?? 'a property'}`;
+    const what =
+      controls.length === 1 ? say('a-control') : say('controls-counted', { many: controls.length });
+    return say('connected', {
+      what,
+      component: componentName(documents, component),
+      property: label ?? say('a-property'),
+    });
   },
 });

@@ -11,6 +11,7 @@ import {
   type PropertyId,
   type SlotId,
 } from '../../model';
+import { say } from '../../said';
 import { feeds } from '../../value';
 import { exact, Id } from '../args';
 import { changeTo, type Change } from '../changes';
@@ -88,14 +89,14 @@ export const exchangeInstances = defineEdit({
   ),
   run(documents, { instances, component }) {
     const to = docOf(documents, 'component', component);
-    if (!to) return gone('The component', component);
+    if (!to) return gone('the-component', component);
     const changes: Change[] = [];
     for (const { doc, node } of instances) {
       const stored = nodeIn(documents, doc, node);
-      if (stored?.kind !== 'instance') return gone('The instance', doc);
+      if (stored?.kind !== 'instance') return gone('the-instance', doc);
       const from = docOf(documents, 'component', stored.component);
-      if (!from) return gone('The component', stored.component);
-      if (from.id === to.id) return refuse('It is one of these already.', doc);
+      if (!from) return gone('the-component', stored.component);
+      if (from.id === to.id) return refuse(say('one-of-these-already'), doc);
       const { properties, slots, parts } = matchingOf(from, to);
       const values = Object.fromEntries(
         Object.entries(stored.values).flatMap(([id, source]) => {
@@ -131,8 +132,11 @@ export const exchangeInstances = defineEdit({
     }
     return changes;
   },
-  says: (documents, { instances, component }) =>
+  told: (documents, { instances, component }) =>
     instances.length === 1
-      ? `put ${componentName(documents, component)} in the place of an instance`
-      : `put ${componentName(documents, component)} in the place of ${instances.length} instances`,
+      ? say('exchanged-one', { component: componentName(documents, component) })
+      : say('exchanged', {
+          component: componentName(documents, component),
+          many: instances.length,
+        }),
 });

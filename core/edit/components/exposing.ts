@@ -13,6 +13,7 @@ import {
   withSources,
 } from '../../model';
 import { sourceAt } from '../../resolve';
+import { say } from '../../said';
 import { exact, Id, Label } from '../args';
 import {
   applyChanges,
@@ -24,7 +25,7 @@ import {
   type Refusal,
 } from '../changes';
 import { ControlArg, controlAt, controlType, defaultOf, giveControl, propertyOf } from '../control';
-import { defineEdit, refuse } from '../define';
+import { defineEdit, gone, refuse } from '../define';
 import { componentName } from '../names';
 
 /**
@@ -45,7 +46,7 @@ export const expose = defineEdit({
             key: Type.String({
               pattern: '^[a-z][a-zA-Z0-9]*$',
               maxLength: 80,
-              says: 'must begin with a small letter and be made of letters and digits, as in “shedName”',
+              says: 'key-form',
             }),
             order: OrderKey,
             group: Type.Union([
@@ -62,7 +63,7 @@ export const expose = defineEdit({
   ),
   run(documents, { component, controls }) {
     const doc = docOf(documents, 'component', component);
-    if (!doc) return refuse('The component is gone.', component);
+    if (!doc) return gone('the-component', component);
     let changes: Change[] = [];
     let state = documents;
     const groups = new Set(Object.keys(doc.groups));
@@ -70,19 +71,15 @@ export const expose = defineEdit({
     for (const { node, control, property, label, key, order, group } of controls) {
       const stored = own(doc.nodes, node);
       const type = stored && controlType(documents, stored, control);
-      if (!stored || !type) return refuse('A control that should be exposed is gone.', component);
-      if (own(doc.properties, property)) return refuse('The ids given are taken.', component);
+      if (!stored || !type) return gone('control-to-expose', component);
+      if (own(doc.properties, property)) return refuse(say('ids-taken'), component);
       const shared = here.get(property);
       if (shared && !sameJson(shared, type))
-        return refuse(`${label} is of another type.`, component, pointer('nodes', node));
+        return refuse(say('of-another-type', { label }), component, pointer('nodes', node));
       here.set(property, type);
       const source = sourceAt(stored, control);
       if (source && source.is !== 'value')
-        return refuse(
-          `${label} has its value from elsewhere already.`,
-          component,
-          pointer('nodes', node),
-        );
+        return refuse(say('from-elsewhere-already', { label }), component, pointer('nodes', node));
       if (group && !groups.has(group.id)) {
         groups.add(group.id);
         changes.push(
@@ -110,8 +107,14 @@ export const expose = defineEdit({
     }
     return changes;
   },
-  says: (documents, { component, controls }) =>
-    `exposed ${controls.length === 1 ? controls[0]!.label : `${controls.length} controls`} of ${componentName(documents, component)}`,
+  told: (documents, { component, controls }) =>
+    say('exposed', {
+      what:
+        controls.length === 1
+          ? controls[0]!.label
+          : say('controls-counted', { many: controls.length }),
+      component: componentName(documents, component),
+    }),
 });
 
 /**
@@ -134,19 +137,22 @@ export const unexpose = defineEdit({
     }
     return changes;
   },
-  says: (documents, { component, properties }) => {
+  told: (documents, { component, properties }) => {
     const of = componentName(documents, component);
     const [first] = properties;
     return properties.length === 1
-      ? `took back the property ${propertyOf(documents, component, first!)?.label ?? 'that is gone'} of ${of}`
-      : `took back ${properties.length} properties of ${of}`;
+      ? say('took-back-property', {
+          property: propertyOf(documents, component, first!)?.label ?? say('gone-name'),
+          component: of,
+        })
+      : say('took-back-properties', { many: properties.length, component: of });
   },
 });
 
 function takingBack(documents: Documents, component: string, property: string): Change[] | Refusal {
   const doc = docOf(documents, 'component', component);
   const made = doc && own(doc.properties, property);
-  if (!doc || !made) return refuse('The property is gone.', component);
+  if (!doc || !made) return gone('the-property', component);
   const changes: Change[] = [];
   const byDefault = (source: Source) =>
     source.is === 'property' && source.property === property ? made.default : source;
@@ -173,10 +179,9 @@ function takingBack(documents: Documents, component: string, property: string): 
 export const labelProperty = defineEdit({
   args: Type.Object({ component: Id, property: Id, label: Label }, exact),
   run(documents, { component, property, label }) {
-    if (!propertyOf(documents, component, property))
-      return refuse('The property is gone.', component);
+    if (!propertyOf(documents, component, property)) return gone('the-property', component);
     return changeTo(documents, component, ['properties', property, 'label'], label);
   },
-  says: (documents, { component, label }) =>
-    `labelled a property of ${componentName(documents, component)} ${label}`,
+  told: (documents, { component, label }) =>
+    say('labelled-property', { component: componentName(documents, component), label }),
 });

@@ -21,10 +21,11 @@ import {
   withDescendants,
   WorkingCopy,
 } from '../../model';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { change, type Refusal } from '../changes';
 import { controlPath, controlsOf, emptyLiteral, keyFor } from '../control';
-import { defineEdit, refuse } from '../define';
+import { defineEdit, gone, refuse } from '../define';
 import { nodeName, shortName } from '../names';
 
 /**
@@ -48,17 +49,14 @@ export const makeComponent = defineEdit({
   run(documents, { doc, node, name, component, instance, ids }) {
     const tree = treeDocOf(documents, doc);
     const selected = tree && own(tree.nodes, node);
-    if (!tree || !selected) return refuse('What should become a component is gone.', doc);
-    if (node === rootOf(tree.nodes))
-      return refuse('The root of a document stays where it is.', doc);
+    if (!tree || !selected) return gone('to-become-component', doc);
+    if (node === rootOf(tree.nodes)) return refuse(say('root-stays'), doc);
     if (selected.kind !== 'element' && selected.kind !== 'instance')
-      return refuse('An element or an instance can become a component.', doc);
-    if (documents.get(component) || own(tree.nodes, instance))
-      return refuse('The ids given are taken.', doc);
+      return refuse(say('only-placed-becomes-component'), doc);
+    if (documents.get(component) || own(tree.nodes, instance)) return refuse(say('ids-taken'), doc);
     const inside = withDescendants(tree.nodes, node);
     for (const id of inside)
-      if (tree.nodes[id]!.kind === 'slot')
-        return refuse('It holds a slot of the definition around; that stays where it is.', doc);
+      if (tree.nodes[id]!.kind === 'slot') return refuse(say('holds-slot-of-definition'), doc);
     const lifted = liftReads(documents, tree, inside, ids);
     if ('refused' in lifted) return lifted;
     const nodes: Tree = { ...lifted.nodes };
@@ -91,9 +89,12 @@ export const makeComponent = defineEdit({
       change(doc, pointer('nodes', instance), undefined, placed),
     ];
   },
-  says: (documents, { doc, node, name }) => {
+  told: (documents, { doc, node, name }) => {
     const stored = nodeIn(documents, doc, node);
-    return `made ${stored ? nodeName(documents, stored) : 'a part'} the component ${shortName(name)}`;
+    return say('made-component', {
+      what: stored ? nodeName(documents, stored) : say('a-part'),
+      component: shortName(name),
+    });
   },
 });
 
@@ -102,10 +103,10 @@ export const addComponent = defineEdit({
   args: Type.Object({ component: ComponentDoc }, exact),
   run(documents, { component }) {
     return documents.get(component.id)
-      ? refuse('A document with this id is there already.', component.id)
+      ? refuse(say('id-taken'), component.id)
       : [change(component.id, '', undefined, component)];
   },
-  says: (_, { component }) => `added the component ${shortName(component.name)}`,
+  told: (_, { component }) => say('added-component', { component: shortName(component.name) }),
 });
 
 /** The nodes with everything read from outside turned into properties. */
@@ -127,19 +128,15 @@ function liftReads(
       if (id === inside[0] && path[0] === 'shown') continue;
       if (!readsOutside(tree, id, source, within)) continue;
       const property = ids[Object.keys(properties).length];
-      if (property === undefined)
-        return refuse('It reads more of its surroundings than was expected.');
+      if (property === undefined) return refuse(say('reads-more-than-expected'));
       // A text's controls belong to the element around it.
       const owner = node.kind === 'text' ? (node.place.parent ?? id) : id;
       const row = controlsOf(documents, tree, owner).find(
         ({ node: of, control }) => of === id && controlPath(control).join() === path.join(),
       );
       if (path[0] === 'style' || path[0] === 'chosen')
-        return refuse(
-          'One of its declarations reads its surroundings; that cannot be handed in yet.',
-        );
-      if (!row || node.kind === 'repeat')
-        return refuse('It repeats by a condition read from outside; that cannot be handed in yet.');
+        return refuse(say('declaration-reads-around'));
+      if (!row || node.kind === 'repeat') return refuse(say('repeats-by-outside'));
       order = orderBetween(order, null);
       properties[property] = {
         label: row.label,

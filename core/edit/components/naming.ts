@@ -1,19 +1,19 @@
 import { Type } from '@sinclair/typebox';
 import { docOf, ComponentDoc } from '../../model';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { change, changeTo } from '../changes';
-import { defineEdit, refuse } from '../define';
+import { defineEdit, gone } from '../define';
 import { componentName } from '../names';
 
 export const nameComponent = defineEdit({
   args: Type.Object({ component: Id, name: ComponentDoc.properties.name }, exact),
   run(documents, { component, name }) {
-    if (!docOf(documents, 'component', component))
-      return refuse('The component is gone.', component);
+    if (!docOf(documents, 'component', component)) return gone('the-component', component);
     return changeTo(documents, component, ['name'], name);
   },
-  says: (documents, { component, name }) =>
-    `renamed ${componentName(documents, component)} to ${name}`,
+  told: (documents, { component, name }) =>
+    say('renamed-component', { component: componentName(documents, component), name }),
 });
 
 /** Removes a component that nothing places. */
@@ -21,9 +21,9 @@ export const removeComponent = defineEdit({
   args: Type.Object({ component: Id }, exact),
   run(documents, { component }) {
     const doc = docOf(documents, 'component', component);
-    if (!doc) return refuse('The component is gone.', component);
+    if (!doc) return gone('the-component', component);
     return [change(component, '', doc, undefined)];
   },
-  says: (documents, { component }) =>
-    `removed the component ${componentName(documents, component)}`,
+  told: (documents, { component }) =>
+    say('removed-component', { component: componentName(documents, component) }),
 });

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { docOf, OrderKey, own, TypeSpec } from '../../model';
+import { say } from '../../said';
 import { exact, Id, Label } from '../args';
 import { type Change, changeTo } from '../changes';
 import { propertyOf } from '../control';
@@ -41,7 +42,7 @@ export const setProperty = defineEdit({
   run(documents, { component, property, set }) {
     const doc = docOf(documents, 'component', component);
     const made = doc && own(doc.properties, property);
-    if (!doc || !made) return gone('The property', component);
+    if (!doc || !made) return gone('the-property', component);
     const at = ['properties', property];
     if ('help' in set)
       return changeTo(documents, component, [...at, 'help'], set.help.trim() || undefined);
@@ -55,10 +56,7 @@ export const setProperty = defineEdit({
       return changeTo(documents, component, [...at, 'typedOnly'], set.typedOnly || undefined);
     if ('type' in set) {
       if (made.axis && set.type.kind !== 'choice')
-        return refuse(
-          'Variants are chosen by it: it stays a choice until it is no axis any more.',
-          component,
-        );
+        return refuse(say('stays-choice-while-axis'), component);
       return changeTo(documents, component, [...at, 'type'], set.type);
     }
     const { group, before } = set.place;
@@ -81,16 +79,21 @@ export const setProperty = defineEdit({
     if (isEmpty) changes.push(...changeTo(documents, component, ['groups', left], undefined));
     return changes;
   },
-  says(documents, { component, property, set }) {
-    const label = propertyOf(documents, component, property)?.label ?? 'a property';
-    const of = `${label} of ${componentName(documents, component)}`;
-    if ('help' in set) return `wrote help for ${of}`;
-    if ('key' in set) return `gave ${of} the key ${set.key}`;
-    if ('type' in set) return `made ${of} a ${set.type.kind}`;
+  told(documents, { component, property, set }) {
+    const label = propertyOf(documents, component, property)?.label ?? say('a-property');
+    const of = say('of-component', { what: label, component: componentName(documents, component) });
+    if ('help' in set) return say('wrote-help', { property: of });
+    if ('key' in set) return say('gave-key', { property: of, key: set.key });
+    if ('type' in set) return say('made-of-type', { property: of, type: set.type.kind });
     if ('typedOnly' in set)
-      return set.typedOnly ? `kept ${of} to typed values` : `opened ${of} to content`;
-    if ('required' in set) return set.required ? `made ${of} required` : `made ${of} optional`;
-    return `moved ${of}`;
+      return set.typedOnly
+        ? say('kept-to-typed', { property: of })
+        : say('opened-to-content', { property: of });
+    if ('required' in set)
+      return set.required
+        ? say('made-required', { property: of })
+        : say('made-optional', { property: of });
+    return say('moved-property', { property: of });
   },
 });
 
@@ -109,7 +112,7 @@ export const setGroup = defineEdit({
   ),
   run(documents, { component, group, set }) {
     const doc = docOf(documents, 'component', component);
-    if (!doc || !own(doc.groups, group)) return gone('The group', component);
+    if (!doc || !own(doc.groups, group)) return gone('the-group', component);
     if ('label' in set)
       return changeTo(documents, component, ['groups', group, 'label'], set.label);
     const others = Object.entries(doc.groups).filter(([id]) => id !== group);
@@ -117,6 +120,8 @@ export const setGroup = defineEdit({
       changeTo(documents, component, ['groups', id, 'order'], order),
     );
   },
-  says: (documents, { component, set }) =>
-    `${'label' in set ? 'named' : 'moved'} a group of ${componentName(documents, component)}`,
+  told: (documents, { component, set }) =>
+    say('label' in set ? 'named-group' : 'moved-group', {
+      component: componentName(documents, component),
+    }),
 });

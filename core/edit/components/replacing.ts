@@ -15,6 +15,7 @@ import {
   treeDocOf,
   withDescendants,
 } from '../../model';
+import { say } from '../../said';
 import { keyParts } from '../../style';
 import { feeds } from '../../value';
 import { exact, Id } from '../args';
@@ -103,11 +104,11 @@ export const replaceElement = defineEdit({
   run(documents, { doc, node, component, instance }) {
     const tree = treeDocOf(documents, doc);
     const stored = tree && own(tree.nodes, node);
-    if (!tree || !stored) return gone('What should be replaced', doc);
-    if (stored.kind !== 'element') return refuse('Only an element is replaced like this.', doc);
+    if (!tree || !stored) return gone('to-be-replaced', doc);
+    if (stored.kind !== 'element') return refuse(say('only-element-replaced'), doc);
     const to = docOf(documents, 'component', component);
-    if (!to) return gone('The component', component);
-    if (own(tree.nodes, instance)) return refuse('The ids given are taken.', doc);
+    if (!to) return gone('the-component', component);
+    if (own(tree.nodes, instance)) return refuse(say('ids-taken'), doc);
     const taken = remove.run(documents, { doc, nodes: [node] }, () => undefined);
     if (isRefusal(taken)) return taken;
     const { place, name, shown } = stored;
@@ -122,8 +123,11 @@ export const replaceElement = defineEdit({
     };
     return [...taken, ...changeTo(documents, doc, ['nodes', instance], placed)];
   },
-  says: (documents, { doc, node, component }) =>
-    `put ${componentName(documents, component)} in the place of ${named(documents, doc, node)}`,
+  told: (documents, { doc, node, component }) =>
+    say('put-in-place-of', {
+      component: componentName(documents, component),
+      what: named(documents, doc, node),
+    }),
 });
 
 function roomOf(style: Block): Block {

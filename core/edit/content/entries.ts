@@ -1,47 +1,53 @@
 import { Type } from '@sinclair/typebox';
 import { claim, docOf, type Documents, EntryDoc, own, TypeDoc, Typed } from '../../model';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { change, type Change, changeTo } from '../changes';
-import { defineEdit, refuse } from '../define';
+import { defineEdit, gone, refuse } from '../define';
 import { entryName } from '../names';
 
 export const addEntry = defineEdit({
   args: Type.Object({ entry: EntryDoc }, exact),
   run(documents, { entry }) {
-    if (documents.get(entry.id))
-      return refuse('A document with this id is there already.', entry.id);
+    if (documents.get(entry.id)) return refuse(say('id-taken'), entry.id);
     return [
       change(entry.id, '', undefined, entry),
       ...slugTaken(documents, entry.type, entry.slug),
     ];
   },
-  says: (documents, { entry }) =>
-    `added the ${docOf(documents, 'type', entry.type)?.name.toLowerCase() ?? 'entry'} ${entry.slug}`,
+  told: (documents, { entry }) =>
+    say('added-entry', {
+      type: docOf(documents, 'type', entry.type)?.name.toLowerCase() ?? 'entry',
+      slug: entry.slug,
+    }),
 });
 
 export const removeEntry = defineEdit({
   args: Type.Object({ entry: Id }, exact),
   run(documents, { entry }) {
     const doc = docOf(documents, 'entry', entry);
-    return doc ? [change(entry, '', doc, undefined)] : refuse('The entry is gone.', entry);
+    return doc ? [change(entry, '', doc, undefined)] : gone('the-entry', entry);
   },
-  says: (documents, { entry }) => `removed ${entryName(documents, entry)}`,
+  told: (documents, { entry }) => say('removed-thing', { what: entryName(documents, entry) }),
 });
 
 export const setField = defineEdit({
   args: Type.Object({ entry: Id, field: Id, value: Type.Union([Typed, Type.Null()]) }, exact),
   run(documents, { entry, field, value }) {
     const doc = docOf(documents, 'entry', entry);
-    if (!doc) return refuse('The entry is gone.', entry);
+    if (!doc) return gone('the-entry', entry);
     const type = docOf(documents, 'type', doc.type);
-    if (!type || !own(type.fields, field)) return refuse('The field is gone.', entry);
+    if (!type || !own(type.fields, field)) return gone('the-field', entry);
     return changeTo(documents, entry, ['values', field], value ?? undefined);
   },
-  says: (documents, { entry, field }) => {
+  told: (documents, { entry, field }) => {
     const doc = docOf(documents, 'entry', entry);
     const type = doc && docOf(documents, 'type', doc.type);
     const label = type && own(type.fields, field)?.label;
-    return `set ${label?.toLowerCase() ?? 'a field'} of ${entryName(documents, entry)}`;
+    return say('set-field', {
+      field: label?.toLowerCase() ?? say('a-field'),
+      entry: entryName(documents, entry),
+    });
   },
 });
 
@@ -59,7 +65,7 @@ export const setEntry = defineEdit({
   ),
   run(documents, { entry, set }) {
     const doc = docOf(documents, 'entry', entry);
-    if (!doc) return refuse('The entry is gone.', entry);
+    if (!doc) return gone('the-entry', entry);
     if ('draft' in set) return changeTo(documents, entry, ['draft'], set.draft);
     if (set.slug === doc.slug) return [];
     const former: Record<string, true> = { ...doc.former };
@@ -76,10 +82,10 @@ export const setEntry = defineEdit({
       ...slugTaken(documents, doc.type, set.slug).filter(({ doc: id }) => id !== entry),
     ];
   },
-  says: (documents, { entry, set }) => {
+  told: (documents, { entry, set }) => {
     const name = entryName(documents, entry);
-    if ('slug' in set) return `gave ${name} the slug ${set.slug}`;
-    return set.draft ? `made ${name} a draft` : `made ${name} ready to publish`;
+    if ('slug' in set) return say('gave-slug', { entry: name, slug: set.slug });
+    return set.draft ? say('made-draft', { what: name }) : say('made-ready', { what: name });
   },
 });
 
@@ -95,8 +101,8 @@ export const addType = defineEdit({
   args: Type.Object({ type: TypeDoc }, exact),
   run(documents, { type }) {
     return documents.get(type.id)
-      ? refuse('A document with this id is there already.', type.id)
+      ? refuse(say('id-taken'), type.id)
       : [change(type.id, '', undefined, type)];
   },
-  says: (_, { type }) => `added the content type ${type.plural}`,
+  told: (_, { type }) => say('added-type', { type: type.plural }),
 });

@@ -1,4 +1,5 @@
 import { docOf, text, type PageDoc } from '../../model';
+import { saidText } from '../../said';
 import { component, documentsOf, page } from '../../test';
 import { doEdit, type NamedEdit } from '../edits';
 import { isRefusal } from '../changes';
@@ -25,7 +26,7 @@ const start = documentsOf(
 );
 const after = (edit: NamedEdit) => {
   const done = doEdit(start, edit);
-  return isRefusal(done) ? done.refused : done.documents;
+  return isRefusal(done) ? done.refused.code : done.documents;
 };
 const pathOf = (documents: ReturnType<typeof after>, id: string) =>
   typeof documents === 'string' ? documents : docOf(documents, 'page', id)?.path;
@@ -49,10 +50,10 @@ describe('moving a page', () => {
   test('is refused below itself, and onto a path that is taken', () => {
     expect(
       after({ name: 'setPath', args: { page: 'sheds', path: '/sheds/map/x', below: true } }),
-    ).toContain('below itself');
+    ).toBe('page-below-itself');
     expect(
       after({ name: 'setPath', args: { page: 'sheds', path: '/shedding', below: true } }),
-    ).toContain('would both have the path');
+    ).toBe('path-twice');
   });
 });
 
@@ -67,22 +68,22 @@ describe('another surround', () => {
 
   test('is taken away: what the page holds stands in a main of its own; and put around it again', () => {
     const bare = doEdit(start, { name: 'setSurround', args: { page: 'home', component: null } });
-    if (isRefusal(bare)) throw new Error(bare.refused);
+    if (isRefusal(bare)) throw new Error(saidText(bare.refused));
     const { nodes } = bare.documents.get('home') as PageDoc;
     expect(nodes['body']).toMatchObject({ kind: 'element', tag: 'main' });
     expect(nodes['words']!.place.slot).toBeUndefined();
     const edit = { name: 'setSurround' as const, args: { page: 'home', component: 'two' } };
     const again = doEdit(bare.documents, edit);
-    if (isRefusal(again)) throw new Error(again.refused);
+    if (isRefusal(again)) throw new Error(saidText(again.refused));
     expect((again.documents.get('home') as PageDoc).nodes['words']!.place.slot).toBe('other');
   });
 
   test('is refused where a page could not stand in it', () => {
     expect(after({ name: 'setSurround', args: { page: 'home', component: 'bare' } })).toContain(
-      'has no slot',
+      'no-slot-for-page',
     );
     expect(after({ name: 'setSurround', args: { page: 'home', component: 'gone' } })).toContain(
-      'is gone',
+      'gone',
     );
   });
 });

@@ -12,6 +12,7 @@ import {
   rootOf,
   Source,
 } from '../../model';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { change, type Change, changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
@@ -20,19 +21,19 @@ import { componentName, pagePath } from '../names';
 export const addPage = defineEdit({
   args: Type.Object({ page: PageDoc }, exact),
   run(documents, { page }) {
-    if (documents.get(page.id)) return refuse('A document with this id is there already.', page.id);
+    if (documents.get(page.id)) return refuse(say('id-taken'), page.id);
     return [change(page.id, '', undefined, page), ...pathTaken(documents, page.id, page.path)];
   },
-  says: (_, { page }) => `added the page ${page.path}`,
+  told: (_, { page }) => say('added-page', { path: page.path }),
 });
 
 export const removePage = defineEdit({
   args: Type.Object({ page: Id }, exact),
   run(documents, { page }) {
     const doc = docOf(documents, 'page', page);
-    return doc ? [change(page, '', doc, undefined)] : refuse('The page is gone.', page);
+    return doc ? [change(page, '', doc, undefined)] : gone('the-page', page);
   },
-  says: (documents, { page }) => `removed the page ${pagePath(documents, page)}`,
+  told: (documents, { page }) => say('removed-page', { path: pagePath(documents, page) }),
 });
 
 /** Gives a page another path, with `below` those under it as well; the old ones lead here from now on. */
@@ -43,11 +44,11 @@ export const setPath = defineEdit({
   ),
   run(documents, { page, path, below }) {
     const doc = docOf(documents, 'page', page);
-    if (!doc) return refuse('The page is gone.', page);
+    if (!doc) return gone('the-page', page);
     if (doc.path === path) return [];
     const under = below ? pagesBelow(documents, doc) : [];
     if (below && under.some(({ path: each }) => path.startsWith(each + '/')))
-      return refuse('A page cannot move below itself.', page, '/path');
+      return refuse(say('page-below-itself'), page, '/path');
     return [
       ...pathChanges(documents, doc, path),
       ...under.flatMap((each) =>
@@ -55,7 +56,8 @@ export const setPath = defineEdit({
       ),
     ];
   },
-  says: (documents, { page, path }) => `moved the page ${pagePath(documents, page)} to ${path}`,
+  told: (documents, { page, path }) =>
+    say('moved-page', { from: pagePath(documents, page), to: path }),
 });
 
 /** The pages whose paths lie below that of a page; nothing lies below the home page, since everything would. */
@@ -95,16 +97,20 @@ export const setPage = defineEdit({
     exact,
   ),
   run(documents, { page, set }) {
-    if (!docOf(documents, 'page', page)) return refuse('The page is gone.', page);
+    if (!docOf(documents, 'page', page)) return gone('the-page', page);
     const [member, value] = Object.entries(set)[0]!;
     return changeTo(documents, page, [member], value ?? undefined);
   },
-  says: (documents, { page, set }) => {
+  told: (documents, { page, set }) => {
     const [member, value] = Object.entries(set)[0]!;
     const path = pagePath(documents, page);
-    if (member === 'draft') return value ? `made ${path} a draft` : `made ${path} ready to publish`;
-    if (member === 'order') return `moved ${path} in the list`;
-    return `set the ${member === 'image' ? 'sharing picture' : member} of ${path}`;
+    if (member === 'draft')
+      return value ? say('made-draft', { what: path }) : say('made-ready', { what: path });
+    if (member === 'order') return say('moved-in-list', { page: path });
+    return say('set-of-page', {
+      what: member === 'image' ? say('sharing-picture') : member,
+      page: path,
+    });
   },
 });
 
@@ -113,7 +119,7 @@ export const setSurround = defineEdit({
   args: Type.Object({ page: Id, component: Type.Union([Id, Type.Null()]) }, exact),
   run(documents, { page, component }) {
     const doc = docOf(documents, 'page', page);
-    if (!doc) return refuse('The page is gone.', page);
+    if (!doc) return gone('the-page', page);
     const id = rootOf(doc.nodes);
     const root = doc.nodes[id]!;
     const children = childrenOf(doc.nodes).all(id);
@@ -133,10 +139,10 @@ export const setSurround = defineEdit({
       ];
     }
     const to = docOf(documents, 'component', component);
-    if (!to) return gone('The component', component);
+    if (!to) return gone('the-component', component);
     const slots = inOrder(to.slots);
     const [first] = slots;
-    if (!first) return refuse(`${to.name} has no slot that a page could stand in.`, page);
+    if (!first) return refuse(say('no-slot-for-page', { component: to.name }), page);
     if (root.kind !== 'instance') {
       const main = (slots.find(([, { label }]) => label === 'main') ?? first)[0];
       const around = { kind: 'instance', place, component, values: {}, style: {} };
@@ -152,10 +158,13 @@ export const setSurround = defineEdit({
       ...inSlot((slot) => (slot === undefined ? undefined : same(slot))),
     ];
   },
-  says: (documents, { page, component }) =>
+  told: (documents, { page, component }) =>
     component === null
-      ? `took away what stood around ${pagePath(documents, page)}`
-      : `put ${componentName(documents, component)} around ${pagePath(documents, page)}`,
+      ? say('took-surround', { page: pagePath(documents, page) })
+      : say('put-surround', {
+          component: componentName(documents, component),
+          page: pagePath(documents, page),
+        }),
 });
 
 /** Whoever takes a path is who it leads to from now on: it is no former path of anybody, so chains end at the newest. */

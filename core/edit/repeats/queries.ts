@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { Condition, nodeIn, SortKey, Source, sameJson, treeDocOf } from '../../model';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
@@ -28,8 +29,8 @@ export const setQuery = defineEdit({
   ),
   run(documents, { doc, node, set }) {
     const stored = nodeIn(documents, doc, node);
-    if (!stored) return gone('The repeat', doc);
-    if (stored.kind !== 'repeat') return refuse('Only a repeat asks for entries.', doc);
+    if (!stored) return gone('the-repeat', doc);
+    if (stored.kind !== 'repeat') return refuse(say('only-repeat-queries'), doc);
     const at = ['nodes', node, 'query'];
     if ('limit' in set) return changeTo(documents, doc, [...at, 'limit'], set.limit ?? undefined);
     if ('offset' in set)
@@ -41,9 +42,7 @@ export const setQuery = defineEdit({
     const from = 'list' in set ? { list: set.list } : { type: set.type };
     if (sameJson(from, stored.query.from)) return [];
     if (!recordsOf(documents, treeDocOf(documents, doc)!, node, from))
-      return 'list' in set
-        ? refuse('This list cannot be read here, or its records have no fields.', doc)
-        : gone('The content type', doc);
+      return 'list' in set ? refuse(say('list-unreadable'), doc) : gone('the-content-type', doc);
     const { limit } = stored.query;
     return changeTo(documents, doc, at, {
       from,
@@ -52,5 +51,5 @@ export const setQuery = defineEdit({
       ...(limit ? { limit } : {}),
     });
   },
-  says: (documents, { doc, node }) => `set what ${named(documents, doc, node)} shows`,
+  told: (documents, { doc, node }) => say('set-query', { what: named(documents, doc, node) }),
 });

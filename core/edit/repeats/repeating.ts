@@ -20,6 +20,7 @@ import {
   type NodeId,
 } from '../../model';
 import type { Control } from '../../resolve';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { type Change, change, changeTo } from '../changes';
 import { controlType, emptyLiteral, giveControl } from '../control';
@@ -50,18 +51,14 @@ export const repeatThis = defineEdit({
   run(documents, { doc, node, repeat, type, list }) {
     const tree = treeDocOf(documents, doc);
     const stored = tree && own(tree.nodes, node);
-    if (!tree || !stored) return gone('What should be repeated', doc);
+    if (!tree || !stored) return gone('to-be-repeated', doc);
     const from = list ? { list } : { type: type ?? '' };
     const records = recordsOf(documents, tree, node, from);
-    if (!records)
-      return list
-        ? refuse('This list cannot be read here, or its records have no fields.', doc)
-        : gone('The content type', doc);
-    if (node === rootOf(tree.nodes))
-      return refuse('The root of a document stands once.', doc, `/nodes/${node}`);
-    if (own(tree.nodes, repeat)) return refuse('The ids given are taken.', doc);
+    if (!records) return list ? refuse(say('list-unreadable'), doc) : gone('the-content-type', doc);
+    if (node === rootOf(tree.nodes)) return refuse(say('root-stands-once'), doc, `/nodes/${node}`);
+    if (own(tree.nodes, repeat)) return refuse(say('ids-taken'), doc);
     if (stored.kind !== 'element' && stored.kind !== 'instance')
-      return refuse('An element or an instance can be repeated.', doc);
+      return refuse(say('only-placed-repeats'), doc);
     return [
       change(doc, `/nodes/${repeat}`, undefined, {
         kind: 'repeat',
@@ -80,11 +77,14 @@ export const repeatThis = defineEdit({
       ),
     ];
   },
-  says(documents, { doc, node, type, list }) {
+  told(documents, { doc, node, type, list }) {
     const tree = treeDocOf(documents, doc);
     const records =
       tree && recordsOf(documents, tree, node, list ? { list } : { type: type ?? '' });
-    return `made ${named(documents, doc, node)} repeat over ${records?.plural.toLowerCase() ?? 'entries'}`;
+    return say('made-repeat', {
+      what: named(documents, doc, node),
+      over: records?.plural.toLowerCase() ?? 'entries',
+    });
   },
 });
 
@@ -97,8 +97,8 @@ export const repeatNoMore = defineEdit({
   run(documents, { doc, node, entry }) {
     const tree = treeDocOf(documents, doc);
     const stored = tree && own(tree.nodes, node);
-    if (!tree || !stored) return gone('The repeat', doc);
-    if (stored.kind !== 'repeat') return refuse('This is no repeat.', doc);
+    if (!tree || !stored) return gone('the-repeat', doc);
+    if (stored.kind !== 'repeat') return refuse(say('no-repeat'), doc);
     const values = entry === null ? undefined : docOf(documents, 'entry', entry)?.values;
     const children = childrenOf(tree.nodes);
     const staying = children.of(node);
@@ -125,7 +125,7 @@ export const repeatNoMore = defineEdit({
     changes.push(...changeTo(documents, doc, ['nodes', node], undefined));
     return changes;
   },
-  says: (documents, { doc, node }) => `took back ${named(documents, doc, node)}`,
+  told: (documents, { doc, node }) => say('took-back', { what: named(documents, doc, node) }),
 });
 
 function readsRepeat(source: Source, repeat: NodeId): boolean {

@@ -9,6 +9,7 @@ import {
   type TypeDoc,
 } from '../../model';
 import { build, Linker } from '../../resolve';
+import { saidText } from '../../said';
 import { dataOf } from '../../value';
 import { component, contentType, documentsOf, entry, page, words } from '../../test';
 import { htmlOf } from '../../test/html';
@@ -62,12 +63,12 @@ const start = documentsOf(
 
 function after(documents: Documents, edit: NamedEdit): Documents {
   const done = doEdit(documents, edit);
-  if (isRefusal(done)) throw new Error(done.refused);
+  if (isRefusal(done)) throw new Error(saidText(done.refused));
   return done.documents;
 }
 const refusal = (edit: NamedEdit) => {
   const done = doEdit(start, edit);
-  return isRefusal(done) ? done.refused : 'done';
+  return isRefusal(done) ? done.refused.code : 'done';
 };
 const html = (documents: Documents) =>
   htmlOf(build(new Linker().link(documents, 'home'), dataOf(documents), undefined).root);
@@ -112,15 +113,15 @@ describe('repeating what is selected', () => {
   test('is refused with a reason where it cannot be', () => {
     const args = { doc: 'home', repeat: 'rep', type: 'shed' };
     expect(refusal({ name: 'repeatThis', args: { ...args, node: 'root' } })).toContain(
-      'stands once',
+      'root-stands-once',
     );
-    expect(refusal({ name: 'repeatThis', args: { ...args, node: 'gone' } })).toContain('is gone');
+    expect(refusal({ name: 'repeatThis', args: { ...args, node: 'gone' } })).toContain('gone');
     expect(
       refusal({ name: 'repeatThis', args: { ...args, node: 'box', type: 'nobody' } }),
-    ).toContain('is gone');
+    ).toContain('gone');
     expect(
       refusal({ name: 'repeatNoMore', args: { doc: 'home', node: 'box', entry: null } }),
-    ).toContain('no repeat');
+    ).toContain('no-repeat');
   });
 });
 
@@ -233,7 +234,7 @@ describe('a list', () => {
   test('that a definition has is offered there, repeated, and what fits is bound', () => {
     expect(listsAround(documents, rows, 'row')).toMatchObject([{ label: 'names', source: list }]);
     const done = repeated({ list });
-    if (isRefusal(done)) throw new Error(done.refused);
+    if (isRefusal(done)) throw new Error(saidText(done.refused));
     const linked = new Linker().link(done.documents, 'home');
     const { root } = build(linked, dataOf(done.documents), undefined);
     expect(htmlOf(root)).toContain('<ul><li>Ada</li><li>Bo</li></ul>');
@@ -241,12 +242,12 @@ describe('a list', () => {
 
   test('takes the place of a content type under a repeat, and the other way round', () => {
     const done = repeated({ type: 'shed' });
-    if (isRefusal(done)) throw new Error(done.refused);
+    if (isRefusal(done)) throw new Error(saidText(done.refused));
     const set = doEdit(done.documents, {
       name: 'setQuery',
       args: { doc: 'rows', node: 'each', set: { list } },
     });
-    if (isRefusal(set)) throw new Error(set.refused);
+    if (isRefusal(set)) throw new Error(saidText(set.refused));
     expect(nodeIn(set.documents, 'rows', 'each')).toMatchObject({ query: { from: { list } } });
     const back = doEdit(set.documents, {
       name: 'setQuery',
@@ -257,8 +258,8 @@ describe('a list', () => {
 
   test('that cannot be read there is refused in words', () => {
     expect(repeated({ list: { is: 'property', property: 'gone' } })).toHaveProperty(
-      'refused',
-      'This list cannot be read here, or its records have no fields.',
+      'refused.code',
+      'list-unreadable',
     );
   });
 });

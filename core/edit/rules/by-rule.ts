@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { docOf, type Documents, own, pointer, readAt, Source, tokensOf } from '../../model';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { type Change, changeTo, isRefusal } from '../changes';
 import { ControlArg, controlPath, controlType } from '../control';
@@ -13,14 +14,14 @@ export const declareRule = defineEdit({
   run(documents, { component, rule, node, ...declaring }) {
     const stored = docOf(documents, 'component', component);
     const patch = stored && own(stored.rules, rule)?.patch;
-    if (!patch || !own(stored.nodes, node)) return gone('The rule', component);
+    if (!patch || !own(stored.nodes, node)) return gone('the-rule', component);
     const where = ['rules', rule, 'patch', node, 'style'];
     const block = own(patch, node)?.style;
     const changes = declareIn(documents, component, where, block ?? {}, declaring);
     return isRefusal(changes) ? changes : withContainers(documents, changes);
   },
-  says: (documents, { component, node, property }) =>
-    `styled ${property} of ${named(documents, component, node)} where a rule holds`,
+  told: (documents, { component, node, property }) =>
+    say('styled-by-rule', { property, what: named(documents, component, node) }),
 });
 
 /** Gives a control another source while a rule holds; `null` takes it away. */
@@ -38,18 +39,17 @@ export const setByRule = defineEdit({
   run(documents, { component, rule, node, control, source }) {
     const stored = docOf(documents, 'component', component);
     const held = stored && own(stored.nodes, node);
-    if (!held || !own(stored.rules, rule)) return gone('The rule', component);
-    if (control.of === 'text')
-      return refuse('A rule says whether a text is shown, not what it says.', component);
+    if (!held || !own(stored.rules, rule)) return gone('the-rule', component);
+    if (control.of === 'text') return refuse(say('rule-shows-text-only'), component);
     if (control.of === 'chosen' || control.of === 'declaration')
-      return refuse('How something looks by a rule is declared in it.', component);
+      return refuse(say('rule-look-is-declared'), component);
     if (source !== null && !controlType(documents, held, control))
-      return gone('The property', component);
+      return gone('the-property', component);
     const where = ['rules', rule, 'patch', node, ...controlPath(control)];
     return withContainers(documents, changeTo(documents, component, where, source ?? undefined));
   },
-  says: (documents, { component, node }) =>
-    `set something of ${named(documents, component, node)} where a rule holds`,
+  told: (documents, { component, node }) =>
+    say('set-by-rule', { what: named(documents, component, node) }),
 });
 
 /** Changes to members of a rule's patch, with what must hold them made first. */

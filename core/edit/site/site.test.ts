@@ -1,11 +1,12 @@
+import { say } from '../../said';
 import { asset, documentsOf } from '../../test';
-import { doEdit, sayEdit, type NamedEdit } from '../edits';
+import { doEdit, toldOf, type NamedEdit } from '../edits';
 import { isRefusal } from '../changes';
 
 const start = documentsOf(asset('pic'));
 const after = (edit: NamedEdit) => {
   const done = doEdit(start, edit);
-  return isRefusal(done) ? done.refused : done.documents.site;
+  return isRefusal(done) ? done.refused.code : done.documents.site;
 };
 
 describe('the settings of a site', () => {
@@ -21,22 +22,20 @@ describe('the settings of a site', () => {
   });
 
   test('are refused with a reason where they mean nothing', () => {
-    expect(after({ name: 'setSite', args: { set: { slug: 'Two Words' } } })).toContain(
-      'small letters',
-    );
+    expect(after({ name: 'setSite', args: { set: { slug: 'Two Words' } } })).toContain('member-is');
     expect(after({ name: 'setSite', args: { set: { language: 'English!' } } })).toContain(
-      'language tag',
+      'member-is',
     );
-    expect(after({ name: 'setSite', args: { set: { surround: 'gone' } } })).toContain('is gone');
-    expect(after({ name: 'setSite', args: { set: { icon: 'gone' } } })).toContain('is gone');
+    expect(after({ name: 'setSite', args: { set: { surround: 'gone' } } })).toContain('gone');
+    expect(after({ name: 'setSite', args: { set: { icon: 'gone' } } })).toContain('gone');
   });
 
   test('are named in the history as people say it', () => {
-    expect(sayEdit(start, { name: 'setSite', args: { set: { slug: 'x' } } })).toBe(
-      'set the address of the site to x',
+    expect(toldOf(start, { name: 'setSite', args: { set: { slug: 'x' } } })).toEqual(
+      say('set-of-site', { what: say('the-address-of-site'), value: 'x' }),
     );
-    expect(sayEdit(start, { name: 'setWidth', args: { width: 'w500', max: null } })).toBe(
-      'took away the width of 500 px',
+    expect(toldOf(start, { name: 'setWidth', args: { width: 'w500', max: null } })).toEqual(
+      say('took-width', { max: 500 }),
     );
   });
 });
@@ -54,7 +53,7 @@ describe('the widths of a site', () => {
   });
 
   test('are each there once', () => {
-    expect(after({ name: 'setWidth', args: { width: 'new', max: 900 } })).toContain('already');
-    expect(after({ name: 'setWidth', args: { width: 'gone', max: null } })).toContain('is gone');
+    expect(after({ name: 'setWidth', args: { width: 'new', max: 900 } })).toBe('width-taken');
+    expect(after({ name: 'setWidth', args: { width: 'gone', max: null } })).toContain('gone');
   });
 });

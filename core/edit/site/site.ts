@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { docOf, isTheme, own, SiteDoc } from '../../model';
+import { say } from '../../said';
 import { exact, Id, Label } from '../args';
 import { changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
@@ -25,27 +26,26 @@ export const setSite = defineEdit({
     const { id } = documents.site;
     const [member, value] = Object.entries(set)[0]!;
     if ('icon' in set && set.icon !== null && !docOf(documents, 'asset', set.icon))
-      return gone('The picture', id);
+      return gone('the-picture', id);
     if ('theme' in set && set.theme !== null && !isTheme(documents.tokens.themes, set.theme))
-      return gone('The theme', id);
+      return gone('the-theme', id);
     // Only whether there is a surround is said by none: an icon that is taken away is not there.
     const now = member === 'surround' ? value : (value?.trim() ?? undefined);
     return changeTo(documents, id, [member], now);
   },
-  says(documents, { set }) {
+  told(documents, { set }) {
     if ('surround' in set)
       return set.surround === null
-        ? 'left new pages without a surround'
-        : `made ${componentName(documents, set.surround)} the surround of new pages`;
+        ? say('left-without-surround')
+        : say('made-surround', { component: componentName(documents, set.surround) });
     if ('theme' in set)
       return set.theme === null
-        ? 'left the site in no theme'
-        : `put the whole site in the theme ${themeName(documents, set.theme)}`;
+        ? say('left-without-theme')
+        : say('put-site-in-theme', { theme: themeName(documents, set.theme) });
     const [member, value] = Object.entries(set)[0]!;
-    const what = member === 'slug' ? 'address' : member;
-    return member === 'icon'
-      ? 'set the icon of the site'
-      : `set the ${what} of the site to ${value}`;
+    if (member === 'icon') return say('set-icon');
+    const what = member === 'slug' ? say('the-address-of-site') : member;
+    return say('set-of-site', { what, value: value ?? '' });
   },
 });
 
@@ -60,16 +60,17 @@ export const setWidth = defineEdit({
   ),
   run(documents, { width, max }) {
     const { id, widths } = documents.site;
-    if (max === null && !own(widths, width)) return gone('The width', id);
+    if (max === null && !own(widths, width)) return gone('the-width', id);
     const other = Object.keys(widths).find((each) => each !== width && widths[each]!.max === max);
-    if (other !== undefined) return refuse(`There is a width of ${max} px already.`, id, '/widths');
+    if (max !== null && other !== undefined)
+      return refuse(say('width-taken', { max }), id, '/widths');
     return changeTo(documents, id, ['widths', width], max === null ? undefined : { max });
   },
-  says(documents, { width, max }) {
+  told(documents, { width, max }) {
     const before = own(documents.site.widths, width)?.max;
-    if (max === null) return `took away the width of ${before} px`;
+    if (max === null) return say('took-width', { max: before ?? 0 });
     return before === undefined
-      ? `added a width of ${max} px`
-      : `made the width of ${before} px ${max} px`;
+      ? say('added-width', { max })
+      : say('changed-width', { before, max });
   },
 });

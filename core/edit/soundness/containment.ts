@@ -1,4 +1,5 @@
 import { componentsIn, treeDocOf, type Documents } from '../../model';
+import { say } from '../../said';
 import type { DocumentFinding } from './document-finding';
 
 /** The first way in which a touched component contains itself, named step by step. */
@@ -38,6 +39,6 @@ function loopFinding(
   return {
     doc: start,
     path: '/nodes',
-    reason: `the component would contain itself: ${names.join(' in ')}`,
+    reason: say('contains-itself', { way: names }),
   };
 }

@@ -11,6 +11,7 @@ import {
   type Documents,
   type TreeDoc,
 } from '../../model';
+import { say, type Said } from '../../said';
 import { documentWord } from '../names';
 import { containmentLoop } from './containment';
 import { TreeOutlines, type TreeOutline } from './outline-of-tree';
@@ -65,12 +66,11 @@ function outlineFindings(
 }
 
 /** Why a tree is too large with every definition written out; nothing where it is not. */
-function tooLarge(outline: TreeOutline | undefined): string | undefined {
+function tooLarge(outline: TreeOutline | undefined): Said | undefined {
   if (!outline) return undefined;
-  if (outline.size > LARGEST_PAGE)
-    return `with every definition written out this would be more than ${LARGEST_PAGE} parts`;
+  if (outline.size > LARGEST_PAGE) return say('too-many-parts', { most: LARGEST_PAGE });
   if (outline.depth > DEEPEST_PAGE || outline.way > LONGEST_WAY)
-    return `would stand deeper than ${DEEPEST_PAGE} elements in each other, more than browsers keep`;
+    return say('page-too-deep', { most: DEEPEST_PAGE });
   return undefined;
 }
 
@@ -99,7 +99,7 @@ function slotFindingsAt(
       findings.push({
         doc: doc.id,
         path: pointer('nodes', id),
-        reason: `the slot “${label}” holds ${most} at most`,
+        reason: say('slot-holds-most', { slot: label, most }),
       });
     const other = filled.find((child) => {
       const inner = doc.nodes[child]!;
@@ -110,7 +110,7 @@ function slotFindingsAt(
     findings.push({
       doc: doc.id,
       path: pointer('nodes', other),
-      reason: `the slot “${label}” takes only ${names.join(', ') || 'nothing'}`,
+      reason: say('slot-takes-only', { slot: label, names }),
     });
   }
   return findings;

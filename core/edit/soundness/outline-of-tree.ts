@@ -14,6 +14,7 @@ import {
   type TreeDoc,
 } from '../../model';
 import { typeOfChoice } from '../../resolve';
+import { sameSaid, say, type Said } from '../../said';
 
 /**
  * What of a tree matters to whatever holds it, worked out once for each state of the tree and of what it places: two
@@ -41,7 +42,7 @@ export interface TreeOutline {
 
 export interface NestingFault {
   readonly node: NodeId;
-  readonly reason: string;
+  readonly reason: Said;
 }
 
 /** Something in a tree that may not stand in something else: an element of a tag, or rich text. */
@@ -233,8 +234,8 @@ class Walk {
     this.way = Math.max(this.way, way);
   }
 
-  private fault(node: NodeId, reason: string): void {
-    if (!this.faults.some((each) => each.node === node && each.reason === reason))
+  private fault(node: NodeId, reason: Said): void {
+    if (!this.faults.some((each) => each.node === node && sameSaid(each.reason, reason)))
       this.faults.push({ node, reason });
   }
 
@@ -313,11 +314,9 @@ function forbiddenAround(inner: Inner): readonly string[] {
   return inner.rich === 'blocks' ? ['a', ...FORBIDDEN_AROUND.get('p')!] : ['a'];
 }
 
-function innerFault(inner: Inner, around: string): string {
+function innerFault(inner: Inner, around: string): Said {
   if ('tag' in inner) return aroundFault(inner.tag, around);
-  return around === 'a'
-    ? 'rich text may hold links, and a link cannot stand in a link'
-    : aroundFault('p', around);
+  return around === 'a' ? say('rich-links-in-link') : aroundFault('p', around);
 }
 
 /** The next larger of numbers that lie a quarter apart: 16, 20, 24, 28, 32, 40 … */

@@ -8,6 +8,7 @@ import {
   type Documents,
   type Kind,
 } from '../../model';
+import { say, type Said } from '../../said';
 
 /**
  * A reference that must lead somewhere: what holds it means nothing without what it names. Other references (a
@@ -19,7 +20,7 @@ export interface Reference {
   readonly kind: Kind;
   readonly to: string;
   /** Why it cannot stay when what it names is gone. */
-  readonly reason: string;
+  readonly reason: Said;
 }
 
 const known = new WeakMap<Doc, readonly Reference[]>();
@@ -41,7 +42,7 @@ function read(doc: Doc): Reference[] {
           path: '/entries',
           kind: 'type',
           to: doc.entries,
-          reason: 'the page is made from entries of a content type that is gone',
+          reason: say('gone-entries-type'),
         });
       return found;
     }
@@ -51,7 +52,7 @@ function read(doc: Doc): Reference[] {
           path: '/type',
           kind: 'type',
           to: doc.type,
-          reason: 'the content type of this entry is gone',
+          reason: say('gone-type-of-entry'),
         },
       ];
     case 'site':
@@ -62,7 +63,7 @@ function read(doc: Doc): Reference[] {
               path: '/surround',
               kind: 'component',
               to: doc.surround,
-              reason: 'the component that stands around every page is gone',
+              reason: say('gone-surround'),
             },
           ];
     default:
@@ -82,7 +83,7 @@ export function nodeReferences(
         path: pointer('nodes', id, 'component'),
         kind: 'component',
         to: node.component,
-        reason: 'the component that is placed here is gone',
+        reason: say('gone-placed'),
       },
     ];
   const queried = node?.kind === 'repeat' ? queriedType(node.query) : undefined;
@@ -92,7 +93,7 @@ export function nodeReferences(
         path: pointer('nodes', id, 'query', 'from', 'type'),
         kind: 'type',
         to: queried,
-        reason: 'the content type that is repeated here is gone',
+        reason: say('gone-repeated-type'),
       },
     ];
   return [];
@@ -109,7 +110,7 @@ export interface Dangling {
   readonly path: string;
   /** What is gone: a document, or a property of the definition that it stands in. */
   readonly gone: Kind | 'property';
-  readonly reason: string;
+  readonly reason: Said;
 }
 
 /** Everything on a site that points at nothing: no edit leaves such a thing, but older versions did. */
@@ -132,7 +133,7 @@ export function danglingIn(documents: Documents): Dangling[] {
             doc: id,
             path,
             gone: 'property',
-            reason: 'the property that is read here is gone',
+            reason: say('gone-read-property'),
           });
   }
   return found;

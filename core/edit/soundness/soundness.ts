@@ -14,6 +14,7 @@ import {
   type NodeId,
   type TokensDoc,
 } from '../../model';
+import { saidText, say, type Said } from '../../said';
 import { blockFindings } from '../../style';
 import { blocksOf } from './blocks';
 import type { Change } from '../changes';
@@ -57,7 +58,7 @@ export function findingsOf(documents: Documents): DocumentFinding[] {
 }
 
 function findingKey({ doc, path, reason }: DocumentFinding): string {
-  return `${doc} ${path} ${reason}`;
+  return `${doc} ${path} ${saidText(reason)}`;
 }
 
 function touchedBy(changes: readonly Change[]): Touched {
@@ -91,8 +92,7 @@ function schemas(documents: Documents, touched: Touched, other: Documents): Docu
     if (!doc) continue;
     const found = other.get(id) ? documentFindingsAt(doc, paths) : documentFindings(doc);
     for (const finding of found) findings.push({ doc: id, ...finding });
-    if (doc.id !== id)
-      findings.push({ doc: id, path: '/id', reason: 'is not the id it is stored under' });
+    if (doc.id !== id) findings.push({ doc: id, path: '/id', reason: say('not-its-id') });
   }
   return findings;
 }
@@ -142,7 +142,7 @@ function missingTokens(documents: Documents, block: Block): Finding[] {
   return Object.keys(block).flatMap((key) =>
     Object.values(block[key]!.refs ?? {}).flatMap((ref) =>
       'token' in ref && !own(documents.tokens.tokens, ref.token)
-        ? [{ path: pointer(key), reason: 'the token that stands here is gone' }]
+        ? [{ path: pointer(key), reason: say('gone-token-here') }]
         : [],
     ),
   );
@@ -160,7 +160,7 @@ function withoutToken(
   return declaredWith(documents, went).map(({ doc, where }) => ({
     doc,
     path: pointer(...where),
-    reason: 'the token that stands here is gone',
+    reason: say('gone-token-here'),
   }));
 }
 
@@ -198,12 +198,17 @@ function touchedReferences(doc: Doc, paths: readonly (readonly string[])[]): rea
   return [...nodes].flatMap((node) => nodeReferences(doc, node));
 }
 
-function stillUsed(documents: Documents, doc: Doc | undefined, by: readonly string[]): string {
+function stillUsed(documents: Documents, doc: Doc | undefined, by: readonly string[]): Said {
   const places = [...new Set(by)].map((id) => documentWord(documents.get(id)));
-  const shown = places.slice(0, 3).join(', ');
-  const more = places.length > 3 ? ` and ${places.length - 3} more` : '';
-  return `${documentWord(doc)} is still used in ${shown}${more}`;
+  return say('still-used', {
+    what: documentWord(doc),
+    places: places.slice(0, NAMED_PLACES),
+    more: Math.max(0, places.length - NAMED_PLACES),
+  });
 }
+
+/** How many of the places that use something are named; the others are counted. */
+const NAMED_PLACES = 3;
 
 /** What only holds between documents, when one came, went, or changed what others may not have too. */
 function betweenDocuments(documents: Documents, touched: Touched): DocumentFinding[] {

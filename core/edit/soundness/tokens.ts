@@ -6,6 +6,7 @@ import {
   type Finding,
   type TokensDoc,
 } from '../../model';
+import { sameSaid, say } from '../../said';
 import { tokenReason } from '../../style';
 import { blocksOf } from './blocks';
 
@@ -14,13 +15,13 @@ export function tokensFindings(doc: TokensDoc): Finding[] {
   const findings: Finding[] = [];
   const look = (where: string[], id: string, value: Declared) => {
     const token = own(doc.tokens, id);
-    const reason = token ? tokenReason({ type: token.type, value }) : 'there is no such token';
+    const reason = token ? tokenReason({ type: token.type, value }) : say('no-such-token');
     if (reason !== undefined) findings.push({ path: pointer(...where), reason });
     for (const ref of Object.values(value.refs ?? {}))
       if (!('token' in ref))
-        findings.push({ path: pointer(...where), reason: 'a token reads no source' });
+        findings.push({ path: pointer(...where), reason: say('token-reads-source') });
       else if (!own(doc.tokens, ref.token))
-        findings.push({ path: pointer(...where), reason: 'names a token that is not there' });
+        findings.push({ path: pointer(...where), reason: say('no-token') });
   };
   for (const id in doc.tokens) look(['tokens', id, 'value'], id, doc.tokens[id]!.value);
   for (const [theme, { values }] of Object.entries(doc.themes ?? {}))
@@ -45,9 +46,9 @@ function cycles(doc: TokensDoc): Finding[] {
       const at = way.indexOf(id);
       if (at >= 0) {
         const names = [...way.slice(at), id].map((each) => own(doc.tokens, each)?.name ?? each);
-        const reason = `“${names[0]}” would be made from itself: ${names.join(' → ')}`;
+        const reason = say('token-of-itself', { token: names[0]!, way: names });
         const path = pointer(...where(way.at(-1)!));
-        if (!findings.some((each) => each.path === path && each.reason === reason))
+        if (!findings.some((each) => each.path === path && sameSaid(each.reason, reason)))
           findings.push({ path, reason });
         return;
       }

@@ -11,7 +11,7 @@ import {
 import { declarationKey, expand, longhandsOf, refsIn, withParts } from '../../style';
 import { exact, Id } from '../args';
 import { type Change, changeTo } from '../changes';
-import { refuse } from '../define';
+import { gone, refuse } from '../define';
 
 /** A property with its value at one width and in one state; `null` takes it back. */
 export const DECLARATION = {
@@ -61,12 +61,12 @@ export function declareIn(
       .flatMap((key) => changeTo(documents, doc, [...where, key], undefined));
   }
   if (width !== 'base' && !own(documents.site.widths, width))
-    return refuse('This width is gone; somebody has removed it.', doc, '/' + where.join('/'));
+    return gone('the-width', doc, '/' + where.join('/'));
   // What stands in for a part of the value may be kept, or used again for another property.
   const refs: Record<string, Ref> = {};
   for (const key in block) Object.assign(refs, block[key]!.refs);
   const named = refsOfTokens(documents, tokens);
-  if (typeof named === 'string') return refuse('The token is gone; somebody has removed it.', doc);
+  if (typeof named === 'string') return gone('the-token', doc);
   Object.assign(refs, named);
   const expanded = expand(property, css, refs);
   if (!expanded.ok) return refuse(expanded.reason, doc, '/' + where.join('/'));

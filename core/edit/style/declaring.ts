@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { docOf, EVERY_TAG, nodeIn, own } from '../../model';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { changeTo, isRefusal, type Change } from '../changes';
 import { defineEdit, gone, notStyled, refuse } from '../define';
@@ -18,7 +19,7 @@ export const declare = defineEdit({
     for (const node of new Set(nodes)) {
       const stored = nodeIn(documents, doc, node);
       if (stored?.kind !== 'element' && stored?.kind !== 'instance')
-        return notStyled(stored, 'What should be styled', doc);
+        return notStyled(stored, 'to-be-styled', doc);
       const where = ['nodes', node, 'style'];
       const made = declareIn(documents, doc, where, stored.style, declaring);
       if (isRefusal(made)) return made;
@@ -26,10 +27,10 @@ export const declare = defineEdit({
     }
     return changes;
   },
-  says: (documents, { doc, nodes, property }) =>
+  told: (documents, { doc, nodes, property }) =>
     nodes.length === 1
-      ? `styled ${property} of ${named(documents, doc, nodes[0]!)}`
-      : `styled ${property} of ${nodes.length} things`,
+      ? say('styled', { property, what: named(documents, doc, nodes[0]!) })
+      : say('styled-many', { property, many: nodes.length }),
 });
 
 /** Declares a CSS property on every element of a tag. */
@@ -40,19 +41,16 @@ export const declareTag = defineEdit({
   ),
   run(documents, { tag, ...declaring }) {
     const tags = documents.tags;
-    if (!STYLED_TAGS.has(tag)) return refuse(`There is no tag ${tag} to style.`, tags.id);
+    if (!STYLED_TAGS.has(tag)) return refuse(say('no-tag-to-style', { tag }), tags.id);
     if (tag === EVERY_TAG && declaring.css !== null && declaring.state === undefined)
-      return refuse(
-        'What holds for every element is a state, as the ring of focus. What all words have is said of the body.',
-        tags.id,
-      );
+      return refuse(say('every-element-only-states'), tags.id);
     const block = own(tags.tags, tag);
     const changes = declareIn(documents, tags.id, ['tags', tag], block ?? {}, declaring);
     if (isRefusal(changes) || block || changes.length === 0) return changes;
     return [...changeTo(documents, tags.id, ['tags', tag], {}), ...changes];
   },
-  says: (_, { tag, property }) =>
-    `styled ${property} of every ${tag === EVERY_TAG ? 'element' : tag}`,
+  told: (_, { tag, property }) =>
+    say('styled-every', { property, tag: tag === EVERY_TAG ? say('every-element') : tag }),
 });
 
 /** Declares a CSS property in a shared style. */
@@ -60,9 +58,12 @@ export const declareShared = defineEdit({
   args: Type.Object({ style: Id, ...DECLARATION }, exact),
   run(documents, { style, ...declaring }) {
     const stored = docOf(documents, 'style', style);
-    if (!stored) return gone('The shared style', style);
+    if (!stored) return gone('the-shared-style', style);
     return declareIn(documents, style, ['style'], stored.style, declaring);
   },
-  says: (documents, { style, property }) =>
-    `styled ${property} of ${docOf(documents, 'style', style)?.name ?? 'a shared style'}`,
+  told: (documents, { style, property }) =>
+    say('styled-shared', {
+      property,
+      what: docOf(documents, 'style', style)?.name ?? say('a-shared-style-unnamed'),
+    }),
 });

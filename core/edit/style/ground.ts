@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { type Declared, nodeIn, own, Source, type TreeNode } from '../../model';
+import { say } from '../../said';
 import { declarationKey, expand, FED } from '../../style';
 import { exact, Id } from '../args';
 import { type Change, changeTo } from '../changes';
@@ -50,7 +51,7 @@ export const setGround = defineEdit({
     const changes: Change[] = [];
     for (const node of new Set(nodes)) {
       const stored = nodeIn(documents, doc, node);
-      if (!isStyled(stored)) return notStyled(stored, 'What should be styled', doc);
+      if (!isStyled(stored)) return notStyled(stored, 'to-be-styled', doc);
       const where = ['nodes', node, 'style'];
       const give = (property: string, css: string | null) =>
         declareIn(documents, doc, where, stored.style, { property, width, css });
@@ -81,9 +82,12 @@ export const setGround = defineEdit({
     }
     return changes;
   },
-  says: (documents, { doc, nodes, ground }) => {
-    const what = nodes.length === 1 ? named(documents, doc, nodes[0]!) : `${nodes.length} things`;
-    return ground ? `laid a picture behind ${what}` : `took the picture behind ${what} away`;
+  told: (documents, { doc, nodes, ground }) => {
+    const what =
+      nodes.length === 1
+        ? named(documents, doc, nodes[0]!)
+        : say('things-counted', { many: nodes.length });
+    return ground ? say('laid-picture', { what }) : say('took-picture', { what });
   },
 });
 

@@ -94,7 +94,7 @@ function placed() {
 
 test('what is no part is not styled from outside; what was said stays stored, and holds when it is one again', () => {
   const refused = doEdit(start, declare('one', 'line', 'red'));
-  expect(isRefusal(refused) && refused.refused).toContain('does not let this be styled');
+  expect(isRefusal(refused) && refused.refused.code).toBe('no-part');
   const said = after(marked, declare('one', 'line', 'red'), mark('line', null));
   expect(colours(said)).toEqual(['black', 'navy', 'black', 'navy']);
   expect(nodeIn(said, 'home', 'one')).toMatchObject({ parts: { line: { color: { css: 'red' } } } });
@@ -103,9 +103,9 @@ test('what is no part is not styled from outside; what was said stays stored, an
 
 test('a part has a name of its own, and the root needs none', () => {
   const twice = doEdit(marked, mark('mark', 'Line'));
-  expect(isRefusal(twice) && twice.refused).toContain('Another part is called “Line”');
+  expect(isRefusal(twice) && twice.refused.code).toBe('part-name-taken');
   const root = doEdit(marked, mark('top', 'All'));
-  expect(isRefusal(root) && root.refused).toContain('needs no part');
+  expect(isRefusal(root) && root.refused.code).toBe('needs-no-part');
 });
 
 test('the canvas shares what a part does not touch, and shows what it does', () => {

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { docOf, nodeIn, own, partNameOf, rootOf, type Block, type Documents } from '../../model';
+import { say, type Said } from '../../said';
 import { exact, Id } from '../args';
 import { changeTo, isRefusal, type Change } from '../changes';
 import { defineEdit, gone, notStyled, refuse } from '../define';
@@ -23,24 +24,23 @@ export const markPart = defineEdit({
     const definition = docOf(documents, 'component', component);
     const stored = definition && own(definition.nodes, node);
     if (stored?.kind !== 'element' && stored?.kind !== 'instance')
-      return notStyled(stored, 'What should be a part', component);
-    if (node === rootOf(definition!.nodes))
-      return refuse('Whoever places it styles the whole anyway: it needs no part.', component);
+      return notStyled(stored, 'to-be-part', component);
+    if (node === rootOf(definition!.nodes)) return refuse(say('needs-no-part'), component);
     const now = name?.trim() || undefined;
     const other = Object.entries(definition!.nodes).find(
       ([id, each]) => id !== node && now !== undefined && partNameOf(each) === now,
     );
-    if (other)
+    if (now !== undefined && other)
       return refuse(
-        `Another part is called “${now}”: ${named(documents, component, other[0])}.`,
+        say('part-name-taken', { part: now, of: named(documents, component, other[0]) }),
         component,
       );
     return changeTo(documents, component, ['nodes', node, 'part'], now);
   },
-  says: (documents, { component, node, name }) =>
+  told: (documents, { component, node, name }) =>
     name === null
-      ? `left the look of ${named(documents, component, node)} to its definition`
-      : `let ${named(documents, component, node)} be styled as “${name}”`,
+      ? say('left-look', { what: named(documents, component, node) })
+      : say('let-be-styled', { what: named(documents, component, node), part: name }),
 });
 
 /** Declares a CSS property on a part of the component of one instance; `null` takes it back. */
@@ -48,12 +48,12 @@ export const declarePart = defineEdit({
   args: Type.Object({ doc: Id, node: Id, part: Id, ...DECLARATION }, exact),
   run(documents, { doc, node, part, ...declaring }) {
     const stored = nodeIn(documents, doc, node);
-    if (stored?.kind !== 'instance') return gone('What should be styled', doc);
+    if (stored?.kind !== 'instance') return gone('to-be-styled', doc);
     if (
       declaring.css !== null &&
       partNameOf(nodeIn(documents, stored.component, part)) === undefined
     )
-      return refuse('The definition does not let this be styled from here.', doc);
+      return refuse(say('no-part'), doc);
     const block = own(stored.parts ?? {}, part);
     const where = ['nodes', node, 'parts', part];
     const changes = declareIn(documents, doc, where, block ?? {}, declaring);
@@ -68,8 +68,8 @@ export const declarePart = defineEdit({
       ...changes,
     ];
   },
-  says: (documents, { doc, node, part, property }) =>
-    `styled ${property} of ${partWords(documents, doc, node, part)}`,
+  told: (documents, { doc, node, part, property }) =>
+    say('styled-part', { property, what: partWords(documents, doc, node, part) }),
 });
 
 /** Takes back all that an instance says of a part of its component. */
@@ -77,11 +77,11 @@ export const clearPart = defineEdit({
   args: Type.Object({ doc: Id, node: Id, part: Id }, exact),
   run(documents, { doc, node, part }) {
     const stored = nodeIn(documents, doc, node);
-    if (stored?.kind !== 'instance') return gone('What was styled', doc);
+    if (stored?.kind !== 'instance') return gone('was-styled', doc);
     return own(stored.parts ?? {}, part) ? withoutPart(documents, doc, node, part) : [];
   },
-  says: (documents, { doc, node, part }) =>
-    `took back the look of ${partWords(documents, doc, node, part)}`,
+  told: (documents, { doc, node, part }) =>
+    say('took-back-look', { what: partWords(documents, doc, node, part) }),
 });
 
 /** An instance without what it says of a part; the last takes the record with it. */
@@ -99,9 +99,12 @@ function withoutPart(documents: Documents, doc: string, node: string, part: stri
 }
 
 /** A part of an instance as the history calls it. */
-function partWords(documents: Documents, doc: string, node: string, part: string): string {
+function partWords(documents: Documents, doc: string, node: string, part: string): Said {
   const stored = nodeIn(documents, doc, node);
   const marked =
     stored?.kind === 'instance' ? nodeIn(documents, stored.component, part) : undefined;
-  return `${partNameOf(marked) ?? 'a part'} in ${named(documents, doc, node)}`;
+  return say('part-in', {
+    part: partNameOf(marked) ?? say('a-part'),
+    whole: named(documents, doc, node),
+  });
 }

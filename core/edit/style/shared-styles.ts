@@ -11,6 +11,7 @@ import {
   type Documents,
   type StyleDoc,
 } from '../../model';
+import { say } from '../../said';
 import { exact, Id, Label } from '../args';
 import { changeTo, type Change, type Refusal } from '../changes';
 import { defineEdit, gone, notStyled, refuse } from '../define';
@@ -35,7 +36,7 @@ export const addStyle = defineEdit({
     exact,
   ),
   run(documents, { style, name, order, base, block, from }) {
-    if (documents.get(style)) return refuse('There is a document of this id already.', style);
+    if (documents.get(style)) return refuse(say('id-taken'), style);
     const wrong = nameTaken(documents, name, style) ?? baseFault(documents, style, base);
     if (wrong) return wrong;
     const doc: StyleDoc = {
@@ -52,16 +53,16 @@ export const addStyle = defineEdit({
     if (!from) return changes;
     const stored = nodeIn(documents, from.doc, from.node);
     if (stored?.kind !== 'element' && stored?.kind !== 'instance')
-      return notStyled(stored, 'What the style is made from', from.doc);
+      return notStyled(stored, 'style-made-from', from.doc);
     for (const key of Object.keys(block).sort()) {
       if (!sameJson(own(stored.style, key), block[key]))
-        return refuse(`It declares ${key} otherwise by now.`, from.doc);
+        return refuse(say('declares-otherwise', { key }), from.doc);
       changes.push(...changeTo(documents, from.doc, ['nodes', from.node, 'style', key], undefined));
     }
     const worn = { ...stored.shared, [style]: true, ...(base === null ? {} : { [base]: true }) };
     return [...changes, ...changeTo(documents, from.doc, ['nodes', from.node, 'shared'], worn)];
   },
-  says: (_, { name }) => `made the shared style ${name}`,
+  told: (_, { name }) => say('made-style', { name }),
 });
 
 /** Names a shared style, moves it in the one order there is, or makes it a modifier of another. */
@@ -78,7 +79,7 @@ export const setStyle = defineEdit({
     exact,
   ),
   run(documents, { style, set }) {
-    if (!docOf(documents, 'style', style)) return gone('The shared style', style);
+    if (!docOf(documents, 'style', style)) return gone('the-shared-style', style);
     if ('name' in set) {
       const taken = nameTaken(documents, set.name, style);
       return taken ?? changeTo(documents, style, ['name'], set.name.trim());
@@ -96,13 +97,13 @@ export const setStyle = defineEdit({
       ),
     ];
   },
-  says(documents, { style, set }) {
+  told(documents, { style, set }) {
     const name = styleName(documents, style);
-    if ('name' in set) return `renamed the shared style ${name} to ${set.name}`;
-    if ('order' in set) return `moved the shared style ${name}`;
+    if ('name' in set) return say('renamed-style', { style: name, name: set.name });
+    if ('order' in set) return say('moved-style', { style: name });
     return set.base === null
-      ? `made ${name} a style of its own`
-      : `made ${name} a modifier of ${styleName(documents, set.base)}`;
+      ? say('made-style-own', { style: name })
+      : say('made-modifier', { style: name, base: styleName(documents, set.base) });
   },
 });
 
@@ -114,7 +115,7 @@ export const removeStyles = defineEdit({
     const changes: Change[] = [];
     for (const style of going) {
       const stored = docOf(documents, 'style', style);
-      if (!stored) return gone('The shared style', style);
+      if (!stored) return gone('the-shared-style', style);
       for (const { doc, node } of wearersOf(documents, style))
         changes.push(...changeTo(documents, doc, ['nodes', node, 'shared', style], undefined));
       changes.push({ doc: style, path: '', was: stored });
@@ -124,19 +125,19 @@ export const removeStyles = defineEdit({
         changes.push(...changeTo(documents, id, ['base'], null));
     return changes;
   },
-  says: (documents, { styles }) =>
+  told: (documents, { styles }) =>
     styles.length === 1
-      ? `removed the shared style ${styleName(documents, styles[0]!)}`
-      : `removed ${styles.length} shared styles`,
+      ? say('removed-style', { style: styleName(documents, styles[0]!) })
+      : say('removed-styles', { many: styles.length }),
 });
 
 function nameTaken(documents: Documents, name: string, but: string): Refusal | undefined {
   const wanted = name.trim().toLowerCase();
-  if (wanted === '') return refuse('A shared style has a name.', but);
+  if (wanted === '') return refuse(say('style-has-name'), but);
   const other = allOf(documents, 'style').find(
     (each) => each.id !== but && each.name.toLowerCase() === wanted,
   );
-  return other && refuse(`There is a shared style ${other.name} already.`, other.id);
+  return other && refuse(say('style-name-taken', { name: other.name }), other.id);
 }
 
 /** Why a style cannot modify another: it is gone, or would come to modify itself. */
@@ -144,9 +145,9 @@ function baseFault(documents: Documents, style: string, base: string | null): Re
   const way = [styleName(documents, style)];
   for (let at = base; at !== null;) {
     const stored: StyleDoc | undefined = docOf(documents, 'style', at);
-    if (!stored) return gone('The style it should modify', at);
+    if (!stored) return gone('style-to-modify', at);
     way.push(stored.name);
-    if (at === style) return refuse(`It would modify itself: ${way.join(' → ')}.`, style);
+    if (at === style) return refuse(say('modifies-itself', { way }), style);
     at = stored.base;
   }
   return undefined;

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { allOf, own, StyleDoc, Theme, Token } from '../../model';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { changeTo, type Change } from '../changes';
 import { defineEdit, refuse } from '../define';
@@ -21,13 +22,16 @@ export const takeTokens = defineEdit({
     for (const token in tokens) {
       const before = own(held, token);
       if (before && before.type !== tokens[token]!.type)
-        return refuse(`${before.name} holds something else than ${tokens[token]!.name} would.`, id);
+        return refuse(
+          say('token-holds-else', { token: before.name, would: tokens[token]!.name }),
+          id,
+        );
       changes.push(...changeTo(documents, id, ['tokens', token], tokens[token]));
     }
     const names = new Map<string, string>();
     for (const [token, { name }] of Object.entries({ ...held, ...tokens })) {
       const other = names.get(name.toLowerCase());
-      if (other !== undefined) return refuse(`Two tokens would be called ${name}.`, id);
+      if (other !== undefined) return refuse(say('two-tokens-called', { name }), id);
       names.set(name.toLowerCase(), token);
     }
     if (!known && Object.keys(themes).length > 0)
@@ -36,22 +40,17 @@ export const takeTokens = defineEdit({
       changes.push(...changeTo(documents, id, ['themes', theme], themes[theme]));
     for (const style of styles) {
       const before = documents.get(style.id);
-      if (before && before.kind !== 'style')
-        return refuse('There is a document of this id already.', style.id);
+      if (before && before.kind !== 'style') return refuse(say('id-taken'), style.id);
       if (before) changes.push(...changeTo(documents, style.id, ['style'], style.style));
       else if (allOf(documents, 'style').some((each) => sameName(each, style)))
-        return refuse(`There is a shared style ${style.name} already.`, style.id);
+        return refuse(say('style-name-taken', { name: style.name }), style.id);
       else changes.push({ doc: style.id, path: '', now: style });
     }
     return changes;
   },
-  says: (_, { tokens }) => `took in ${tokenCount(Object.keys(tokens).length)} from a file`,
+  told: (_, { tokens }) => say('took-in-tokens', { many: Object.keys(tokens).length }),
 });
 
 function sameName(a: StyleDoc, b: StyleDoc): boolean {
   return a.name.toLowerCase() === b.name.toLowerCase();
-}
-
-function tokenCount(many: number): string {
-  return many === 1 ? 'one token' : `${many} tokens`;
 }

@@ -9,6 +9,7 @@ import {
   PLAIN_THEME,
   type Documents,
 } from '../../model';
+import { say, type Told } from '../../said';
 import { exact, Id, Label } from '../args';
 import { changeTo, isRefusal, type Change } from '../changes';
 import { defineEdit, gone, notStyled, refuse } from '../define';
@@ -19,13 +20,13 @@ export const addTheme = defineEdit({
   args: Type.Object({ theme: Id, name: Label, order: OrderKey }, exact),
   run(documents, { theme, name, order }) {
     const { id, themes } = documents.tokens;
-    if (isTheme(themes, theme)) return refuse('There is a theme of this id already.', id);
+    if (isTheme(themes, theme)) return refuse(say('theme-id-taken'), id);
     return [
       ...(themes ? [] : changeTo(documents, id, ['themes'], {})),
       ...changeTo(documents, id, ['themes', theme], { name: name.trim(), order, values: {} }),
     ];
   },
-  says: (_, { name }) => `made the theme ${name}`,
+  told: (_, { name }) => say('made-theme', { name }),
 });
 
 /** Names a theme, or moves it among the others. */
@@ -42,14 +43,14 @@ export const setTheme = defineEdit({
   ),
   run(documents, { theme, set }) {
     const { id, themes = {} } = documents.tokens;
-    if (!own(themes, theme)) return gone('The theme', id);
+    if (!own(themes, theme)) return gone('the-theme', id);
     const [member, now] = Object.entries(set)[0]!;
     return changeTo(documents, id, ['themes', theme, member], now);
   },
-  says: (documents, { theme, set }) =>
+  told: (documents, { theme, set }) =>
     'name' in set
-      ? `renamed the theme ${themeName(documents, theme)} to ${set.name}`
-      : `moved the theme ${themeName(documents, theme)}`,
+      ? say('renamed-theme', { theme: themeName(documents, theme), name: set.name })
+      : say('moved-theme', { theme: themeName(documents, theme) }),
 });
 
 /** Gives a token another value in a theme; `null` leaves it as it is. */
@@ -65,19 +66,19 @@ export const setInTheme = defineEdit({
   ),
   run(documents, { theme, token, css, tokens }) {
     const { id, themes = {}, tokens: all } = documents.tokens;
-    if (!own(themes, theme)) return gone('The theme', id);
+    if (!own(themes, theme)) return gone('the-theme', id);
     const stored = own(all, token);
-    if (!stored) return gone('The token', id);
+    if (!stored) return gone('the-token', id);
     const where = ['themes', theme, 'values', token];
     if (css === null) return changeTo(documents, id, where, undefined);
     const value = valueOf(documents, stored.type, css, tokens, pointer(...where));
     return isRefusal(value) ? value : changeTo(documents, id, where, value);
   },
-  says(documents, { theme, token, css }) {
-    const name = own(documents.tokens.tokens, token)?.name ?? 'a token';
+  told(documents, { theme, token, css }) {
+    const name = own(documents.tokens.tokens, token)?.name ?? say('a-token');
     return css === null
-      ? `left ${name} as it is in ${themeName(documents, theme)}`
-      : `changed ${name} in ${themeName(documents, theme)}`;
+      ? say('left-in-theme', { token: name, theme: themeName(documents, theme) })
+      : say('changed-in-theme', { token: name, theme: themeName(documents, theme) });
   },
 });
 
@@ -86,7 +87,7 @@ export const removeTheme = defineEdit({
   args: Type.Object({ theme: Id }, exact),
   run(documents, { theme }) {
     const { id, themes = {} } = documents.tokens;
-    if (!own(themes, theme)) return gone('The theme', id);
+    if (!own(themes, theme)) return gone('the-theme', id);
     const changes: Change[] = [];
     for (const doc of documents)
       if (doc.kind === 'page' || doc.kind === 'component')
@@ -99,7 +100,7 @@ export const removeTheme = defineEdit({
       changes.push(...changeTo(documents, documents.site.id, ['theme'], undefined));
     return [...changes, ...changeTo(documents, id, ['themes', theme], undefined)];
   },
-  says: (documents, { theme }) => `removed the theme ${themeName(documents, theme)}`,
+  told: (documents, { theme }) => say('removed-theme', { theme: themeName(documents, theme) }),
 });
 
 /** Begins a theme at some nodes; `null` leaves them in the one around them. */
@@ -114,31 +115,32 @@ export const putTheme = defineEdit({
   ),
   run(documents, { doc, nodes, theme }) {
     if (theme !== null && !isTheme(documents.tokens.themes, theme))
-      return gone('The theme', documents.tokens.id);
+      return gone('the-theme', documents.tokens.id);
     const changes: Change[] = [];
     for (const node of new Set(nodes)) {
       const stored = nodeIn(documents, doc, node);
       if (stored?.kind !== 'element' && stored?.kind !== 'instance')
-        return notStyled(stored, 'What should have the theme', doc);
+        return notStyled(stored, 'to-have-theme', doc);
       changes.push(...changeTo(documents, doc, ['nodes', node, 'theme'], theme ?? undefined));
     }
     return changes;
   },
-  says: (documents, { theme, nodes }) => {
-    const what = nodes.length === 1 ? 'something' : `${nodes.length} things`;
+  told: (documents, { theme, nodes }) => {
+    const what =
+      nodes.length === 1 ? say('something') : say('things-counted', { many: nodes.length });
     return theme === null
-      ? `left ${what} in the theme around`
-      : `put ${what} in the theme ${themeName(documents, theme)}`;
+      ? say('left-theme-around', { what })
+      : say('put-in-theme', { what, theme: themeName(documents, theme) });
   },
 });
 
 /** How people call a theme. */
-export function themeName(documents: Documents, theme: string): string {
-  if (theme === PLAIN_THEME) return 'plain';
-  return own(documents.tokens.themes ?? {}, theme)?.name ?? 'a theme that is gone';
+export function themeName(documents: Documents, theme: string): Told {
+  if (theme === PLAIN_THEME) return say('theme-plain');
+  return own(documents.tokens.themes ?? {}, theme)?.name ?? say('gone-theme');
 }
 
 /** How people call a shared style. */
-export function styleName(documents: Documents, style: string): string {
-  return docOf(documents, 'style', style)?.name ?? 'a style that is gone';
+export function styleName(documents: Documents, style: string): Told {
+  return docOf(documents, 'style', style)?.name ?? say('gone-style');
 }

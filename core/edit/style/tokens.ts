@@ -12,6 +12,7 @@ import {
   type Documents,
   type Token,
 } from '../../model';
+import { say } from '../../said';
 import { readTokenValue } from '../../style';
 import { exact, Id, Label } from '../args';
 import { changeTo, isRefusal, type Change, type Refusal } from '../changes';
@@ -49,7 +50,7 @@ export const addToken = defineEdit({
   ),
   run(documents, { token, name, group, order, css, tokens, places }) {
     const { id, tokens: held } = documents.tokens;
-    if (own(held, token)) return refuse('There is a token of this id already.', id);
+    if (own(held, token)) return refuse(say('token-id-taken'), id);
     const taken = nameTaken(documents, name, token);
     if (taken) return taken;
     const { type } = TOKEN_GROUPS[group];
@@ -60,17 +61,17 @@ export const addToken = defineEdit({
     for (const { doc, path } of places) {
       const stands = readAt(documents.get(doc), path) as Declared | undefined;
       if (stands?.css !== value.css || stands.refs)
-        return refuse(`What stands there is not ${value.css} any more.`, doc, path);
-      if (type === 'border') return refuse('A border is declared side by side.', doc, path);
+        return refuse(say('not-that-any-more', { css: value.css }), doc, path);
+      if (type === 'border') return refuse(say('border-side-by-side'), doc, path);
       const declared: Declared = { css: 'var(--t)', refs: { t: { token, type } } };
       changes.push(...changeTo(documents, doc, tokensOf(path), declared));
     }
     return changes;
   },
-  says: (_, { name, places }) =>
+  told: (_, { name, places }) =>
     places.length === 0
-      ? `made the token ${name}`
-      : `made the token ${name} of what stood in ${places.length === 1 ? 'one place' : `${places.length} places`}`,
+      ? say('made-token', { name })
+      : say('made-token-of', { name, many: places.length }),
 });
 
 /** Changes one thing about a token. */
@@ -90,7 +91,7 @@ export const setToken = defineEdit({
   run(documents, { token, set }) {
     const { id, tokens } = documents.tokens;
     const stored = own(tokens, token);
-    if (!stored) return gone('The token', id);
+    if (!stored) return gone('the-token', id);
     const to = (member: string, now: unknown) =>
       changeTo(documents, id, ['tokens', token, member], now);
     if ('name' in set) return nameTaken(documents, set.name, token) ?? to('name', set.name.trim());
@@ -99,11 +100,13 @@ export const setToken = defineEdit({
     const value = valueOf(documents, stored.type, set.css, set.tokens, pointer('tokens', token));
     return isRefusal(value) ? value : to('value', value);
   },
-  says(documents, { token, set }) {
-    const name = own(documents.tokens.tokens, token)?.name ?? 'a token';
-    if ('name' in set) return `renamed the token ${name} to ${set.name}`;
-    if ('order' in set) return `moved the token ${name}`;
-    return 'about' in set ? `said what the token ${name} is for` : `changed the token ${name}`;
+  told(documents, { token, set }) {
+    const name = own(documents.tokens.tokens, token)?.name ?? say('a-token');
+    if ('name' in set) return say('renamed-token', { token: name, name: set.name });
+    if ('order' in set) return say('moved-token', { token: name });
+    return 'about' in set
+      ? say('said-token-for', { token: name })
+      : say('changed-token', { token: name });
   },
 });
 
@@ -113,10 +116,10 @@ export const removeToken = defineEdit({
   run(documents, { token, instead }) {
     const { id, tokens, themes = {} } = documents.tokens;
     const stored = own(tokens, token);
-    if (!stored) return gone('The token', id);
-    if (instead === token) return refuse('A token cannot stand in its own place.', id);
+    if (!stored) return gone('the-token', id);
+    if (instead === token) return refuse(say('token-in-own-place'), id);
     if (instead !== null && own(tokens, instead)?.type !== stored.type)
-      return refuse('Only a token of the same kind can stand in its place.', id);
+      return refuse(say('token-of-other-kind'), id);
     const changed = (declared: Declared) =>
       instead === null ? writtenOut(declared, token, stored) : inPlaceOf(declared, token, instead);
     const changes: Change[] = [];
@@ -145,11 +148,11 @@ export const removeToken = defineEdit({
       ...changeTo(documents, id, ['tokens', token], undefined),
     ];
   },
-  says(documents, { token, instead }) {
-    const name = (of: string) => own(documents.tokens.tokens, of)?.name ?? 'a token';
+  told(documents, { token, instead }) {
+    const name = (of: string) => own(documents.tokens.tokens, of)?.name ?? say('a-token');
     return instead === null
-      ? `removed the token ${name(token)}, its value written out`
-      : `removed the token ${name(token)}, with ${name(instead)} in its place`;
+      ? say('removed-token-written', { token: name(token) })
+      : say('removed-token-instead', { token: name(token), instead: name(instead) });
   },
 });
 
@@ -163,7 +166,7 @@ export function valueOf(
 ): Declared | Refusal {
   const { id } = documents.tokens;
   const refs = refsOfTokens(documents, tokens);
-  if (typeof refs === 'string') return gone('The token', id);
+  if (typeof refs === 'string') return gone('the-token', id);
   const read = readTokenValue(type, css, refs);
   return read.ok ? read.value : refuse(read.reason, id, path);
 }
@@ -172,12 +175,12 @@ export function valueOf(
 function nameTaken(documents: Documents, name: string, but: string): Refusal | undefined {
   const { id, tokens } = documents.tokens;
   const wanted = name.trim().toLowerCase();
-  if (wanted === '') return refuse('A token has a name.', id);
-  if (/[{}]/.test(wanted)) return refuse('No name of a token holds { or }.', id);
+  if (wanted === '') return refuse(say('token-has-name'), id);
+  if (/[{}]/.test(wanted)) return refuse(say('token-name-braces'), id);
   const other = Object.keys(tokens).find(
     (each) => each !== but && tokens[each]!.name.toLowerCase() === wanted,
   );
   return other === undefined
     ? undefined
-    : refuse(`There is a token ${tokens[other]!.name} already.`, id, pointer('tokens', other));
+    : refuse(say('token-name-taken', { name: tokens[other]!.name }), id, pointer('tokens', other));
 }

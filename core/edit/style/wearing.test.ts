@@ -1,5 +1,6 @@
 import { doEdit, isRefusal, type NamedEdit } from '..';
 import { FORMAT, type Documents, type StyleDoc } from '../../model';
+import { say } from '../../said';
 import { documentsOf, page } from '../../test';
 import { after } from '../../test/after';
 
@@ -37,7 +38,7 @@ const wear = (id: string, on: boolean): NamedEdit => ({
 
 test('a modifier is put on only where its base is, and goes with it', () => {
   const refused = doEdit(start, wear('middle', true));
-  expect(isRefusal(refused) && refused.refused).toContain('modifies base: put that on first');
+  expect(isRefusal(refused) && refused.refused.code).toBe('base-first');
   const all = after(start, wear('base', true), wear('middle', true), wear('top', true));
   expect(worn(all)).toEqual(['base', 'middle', 'other', 'top']);
   expect(worn(after(all, wear('base', false)))).toEqual(['other']);
@@ -63,5 +64,7 @@ test('a style does not come to modify itself: the way is told', () => {
     name: 'setStyle',
     args: { style: 'base', set: { base: 'top' } },
   });
-  expect(isRefusal(refused) && refused.refused).toContain('base → top → middle → base');
+  expect(isRefusal(refused) && refused.refused).toEqual(
+    say('modifies-itself', { way: ['base', 'top', 'middle', 'base'] }),
+  );
 });

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { allOf, docOf, nodeIn, own, type Documents, type StyleDoc } from '../../model';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { changeTo, type Change } from '../changes';
 import { defineEdit, gone, notStyled, refuse } from '../define';
@@ -18,16 +19,16 @@ export const wear = defineEdit({
   ),
   run(documents, { doc, nodes, style, on }) {
     const stored = docOf(documents, 'style', style);
-    if (!stored) return gone('The shared style', style);
+    if (!stored) return gone('the-shared-style', style);
     const changes: Change[] = [];
     for (const node of new Set(nodes)) {
       const wearer = nodeIn(documents, doc, node);
       if (wearer?.kind !== 'element' && wearer?.kind !== 'instance')
-        return notStyled(wearer, 'What should have the style', doc);
+        return notStyled(wearer, 'to-have-style', doc);
       const worn = wearer.shared ?? {};
       if (on && stored.base !== null && !own(worn, stored.base))
         return refuse(
-          `${stored.name} modifies ${styleName(documents, stored.base)}: put that on first.`,
+          say('base-first', { style: stored.name, base: styleName(documents, stored.base) }),
           doc,
         );
       const now = on ? { ...worn, [style]: true as const } : without(documents, worn, style);
@@ -36,10 +37,10 @@ export const wear = defineEdit({
     }
     return changes;
   },
-  says(documents, { style, on, nodes }) {
-    const what = nodes.length === 1 ? 'something' : `${nodes.length} things`;
+  told(documents, { style, on, nodes }) {
+    const what = nodes.length === 1 ? 'something' : say('things-counted', { many: nodes.length });
     const name = styleName(documents, style);
-    return on ? `put ${name} on ${what}` : `took ${name} off ${what}`;
+    return on ? say('put-on', { style: name, what }) : say('took-off', { style: name, what });
   },
 });
 
@@ -48,7 +49,7 @@ export const exchangeStyle = defineEdit({
   args: Type.Object({ style: Id, instead: Id }, exact),
   run(documents, { style, instead }) {
     const other = docOf(documents, 'style', instead);
-    if (!docOf(documents, 'style', style) || !other) return gone('The shared style', style);
+    if (!docOf(documents, 'style', style) || !other) return gone('the-shared-style', style);
     return wearersOf(documents, style).flatMap(({ doc, node, shared }) => {
       const worn: Record<string, true> = without(documents, shared, style);
       // What modifies another is on together with it, and with what that modifies.
@@ -59,8 +60,11 @@ export const exchangeStyle = defineEdit({
       return changeTo(documents, doc, ['nodes', node, 'shared'], worn);
     });
   },
-  says: (documents, { style, instead }) =>
-    `put ${styleName(documents, instead)} in the place of ${styleName(documents, style)}`,
+  told: (documents, { style, instead }) =>
+    say('put-style-in-place', {
+      style: styleName(documents, instead),
+      of: styleName(documents, style),
+    }),
 });
 
 /** What is worn without a style and everything that modifies it. */

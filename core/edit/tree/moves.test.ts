@@ -1,4 +1,5 @@
 import { childrenOf, docOf, type Documents, type PageDoc } from '../../model';
+import { saidText } from '../../said';
 import { component, documentsOf, page } from '../../test';
 import { doEdit } from '../edits';
 import { isRefusal } from '../changes';
@@ -26,7 +27,7 @@ const start = documentsOf(frame, home);
 
 function after(moves: readonly Move[] | undefined): Documents {
   const done = doEdit(start, { name: 'move', args: { doc: 'home', moves: [...moves!] } });
-  if (isRefusal(done)) throw new Error(done.refused);
+  if (isRefusal(done)) throw new Error(saidText(done.refused));
   return done.documents;
 }
 const inside = (documents: Documents, parent = 'root', slot?: string) =>

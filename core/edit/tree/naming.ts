@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { nodeIn } from '../../model';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { changeTo } from '../changes';
 import { defineEdit, gone } from '../define';
@@ -8,8 +9,9 @@ import { named } from '../names';
 export const nameNode = defineEdit({
   args: Type.Object({ doc: Id, node: Id, name: Type.String({ maxLength: 120 }) }, exact),
   run(documents, { doc, node, name }) {
-    if (!nodeIn(documents, doc, node)) return gone('What should be named', doc);
+    if (!nodeIn(documents, doc, node)) return gone('to-be-named', doc);
     return changeTo(documents, doc, ['nodes', node, 'name'], name.trim() || undefined);
   },
-  says: (documents, { doc, node, name }) => `named ${named(documents, doc, node)} “${name}”`,
+  told: (documents, { doc, node, name }) =>
+    say('named-thing', { what: named(documents, doc, node), name }),
 });

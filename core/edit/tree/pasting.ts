@@ -10,6 +10,7 @@ import {
   Tree,
   treeDocOf,
 } from '../../model';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { change, changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
@@ -32,20 +33,17 @@ export const paste = defineEdit({
   ),
   run(documents, { doc, roots, nodes, bring, restyle = {}, tokens = {} }) {
     const tree = treeDocOf(documents, doc);
-    if (!tree) return gone('The document', doc);
+    if (!tree) return gone('the-document', doc);
     for (const root of roots) {
       const parent = own(nodes, root)?.place.parent;
-      if (parent === undefined || parent === null)
-        return refuse('Nothing was given to paste.', doc);
-      if (!own(tree.nodes, parent)) return gone('The place where this should stand', doc);
+      if (parent === undefined || parent === null) return refuse(say('nothing-to-paste'), doc);
+      if (!own(tree.nodes, parent)) return gone('place-to-stand', doc);
     }
     for (const id in nodes)
-      if (own(tree.nodes, id))
-        return refuse('A node with this id is there already.', doc, `/nodes/${id}`);
-    for (const { id } of bring)
-      if (documents.get(id)) return refuse('A document with this id is there already.', id);
+      if (own(tree.nodes, id)) return refuse(say('node-id-taken'), doc, `/nodes/${id}`);
+    for (const { id } of bring) if (documents.get(id)) return refuse(say('id-taken'), id);
     for (const style in restyle)
-      if (!docOf(documents, 'style', style)) return gone('A shared style', style);
+      if (!docOf(documents, 'style', style)) return gone('a-shared-style', style);
     return [
       ...Object.keys(tokens).flatMap((token) =>
         changeTo(documents, documents.tokens.id, ['tokens', token], tokens[token]),
@@ -57,14 +55,14 @@ export const paste = defineEdit({
       ...Object.keys(nodes).flatMap((id) => changeTo(documents, doc, ['nodes', id], nodes[id])),
     ];
   },
-  says(documents, { doc, roots, nodes, bring }) {
+  told(documents, { doc, roots, nodes, bring }) {
     const node = own(nodes, roots[0]!)!;
     const brought = bring.find((each) => node.kind === 'instance' && each.id === node.component);
     const first =
       brought && !docOf(documents, 'component', brought.id)
         ? brought.name.slice(brought.name.lastIndexOf('/') + 1)
         : nodeName(documents, node);
-    const what = roots.length === 1 ? first : `${roots.length} things`;
-    return `pasted ${what} on ${documentName(treeDocOf(documents, doc))}`;
+    const what = roots.length === 1 ? first : say('things-counted', { many: roots.length });
+    return say('pasted', { what, doc: documentName(treeDocOf(documents, doc)) });
   },
 });

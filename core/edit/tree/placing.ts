@@ -11,6 +11,7 @@ import {
   type TreeNode,
   withDescendants,
 } from '../../model';
+import { say, type Told } from '../../said';
 import { exact, Id } from '../args';
 import { type Change, changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
@@ -32,23 +33,23 @@ export const place = defineEdit({
   ),
   run(documents, { doc, root, nodes, styles = [] }) {
     const tree = treeDocOf(documents, doc);
-    if (!tree) return gone('The document', doc);
+    if (!tree) return gone('the-document', doc);
     const placed = own(nodes, root);
-    if (!placed || placed.place.parent === null) return refuse('Nothing was given to place.', doc);
-    if (!own(tree.nodes, placed.place.parent))
-      return gone('The place where this should stand', doc);
+    if (!placed || placed.place.parent === null) return refuse(say('nothing-to-place'), doc);
+    if (!own(tree.nodes, placed.place.parent)) return gone('place-to-stand', doc);
     for (const id in nodes)
-      if (own(tree.nodes, id))
-        return refuse('A node with this id is there already.', doc, `/nodes/${id}`);
-    for (const { id } of styles)
-      if (documents.get(id)) return refuse('A document with this id is there already.', id);
+      if (own(tree.nodes, id)) return refuse(say('node-id-taken'), doc, `/nodes/${id}`);
+    for (const { id } of styles) if (documents.get(id)) return refuse(say('id-taken'), id);
     return [
       ...styles.map((style): Change => ({ doc: style.id, path: '', now: style })),
       ...Object.keys(nodes).flatMap((id) => changeTo(documents, doc, ['nodes', id], nodes[id])),
     ];
   },
-  says: (documents, { doc, root, nodes }) =>
-    `placed ${nodeName(documents, nodes[root]!)} on ${documentName(treeDocOf(documents, doc))}`,
+  told: (documents, { doc, root, nodes }) =>
+    say('placed', {
+      what: nodeName(documents, nodes[root]!),
+      doc: documentName(treeDocOf(documents, doc)),
+    }),
 });
 
 /** Gives nodes of one tree other places, one after the other: what moves first is there for what moves next. */
@@ -65,22 +66,22 @@ export const move = defineEdit({
   ),
   run(documents, { doc, moves }) {
     let tree: Tree | undefined = treeDocOf(documents, doc)?.nodes;
-    if (!tree) return gone('The document', doc);
+    if (!tree) return gone('the-document', doc);
     const changes: Change[] = [];
     for (const { node, place: to } of moves) {
       const stored: TreeNode | undefined = own(tree, node);
-      if (!stored) return gone('What should move', doc);
-      if (to.parent === null || node === rootOf(tree))
-        return refuse('The root stays where it is.', doc);
-      if (!own(tree, to.parent)) return gone('The place to move to', doc);
+      if (!stored) return gone('to-be-moved', doc);
+      if (to.parent === null || node === rootOf(tree)) return refuse(say('root-stays'), doc);
+      if (!own(tree, to.parent)) return gone('place-to-move', doc);
       if (to.parent === node || ancestorsOf(tree, to.parent).includes(node))
-        return refuse('Nothing can stand inside itself.', doc, `/nodes/${node}/place`);
+        return refuse(say('inside-itself'), doc, `/nodes/${node}/place`);
       changes.push(...changeTo(documents, doc, ['nodes', node, 'place'], to));
       if (moves.length > 1) tree = { ...tree, [node]: { ...stored, place: to } };
     }
     return changes;
   },
-  says: (documents, { doc, moves }) => `moved ${severalNamed(documents, doc, moves)}`,
+  told: (documents, { doc, moves }) =>
+    say('moved-thing', { what: severalNamed(documents, doc, moves) }),
 });
 
 /** Takes nodes out of a tree with everything in them. */
@@ -91,11 +92,11 @@ export const remove = defineEdit({
   ),
   run(documents, { doc, nodes }) {
     const tree = treeDocOf(documents, doc);
-    if (!tree) return gone('The document', doc);
+    if (!tree) return gone('the-document', doc);
     const all = new Set<string>();
     for (const node of nodes) {
-      if (!own(tree.nodes, node)) return gone('What should be removed', doc);
-      if (node === rootOf(tree.nodes)) return refuse('The root cannot be removed.', doc);
+      if (!own(tree.nodes, node)) return gone('to-be-removed', doc);
+      if (node === rootOf(tree.nodes)) return refuse(say('root-not-removed'), doc);
       for (const id of withDescendants(tree.nodes, node)) all.add(id);
     }
     // A slot goes with the node where it stood; what fills it on pages stays stored.
@@ -110,18 +111,22 @@ export const remove = defineEdit({
         : []),
     ];
   },
-  says: (documents, { doc, nodes }) =>
-    `removed ${severalNamed(
-      documents,
-      doc,
-      nodes.map((node) => ({ node })),
-    )}`,
+  told: (documents, { doc, nodes }) =>
+    say('removed-thing', {
+      what: severalNamed(
+        documents,
+        doc,
+        nodes.map((node) => ({ node })),
+      ),
+    }),
 });
 
 function severalNamed(
   documents: Documents,
   doc: string,
   list: readonly { readonly node: string }[],
-): string {
-  return list.length === 1 ? named(documents, doc, list[0]!.node) : `${list.length} things`;
+): Told {
+  return list.length === 1
+    ? named(documents, doc, list[0]!.node)
+    : say('things-counted', { many: list.length });
 }

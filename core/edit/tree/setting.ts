@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { type Documents, nodeIn, Source, type TreeNode } from '../../model';
+import { sameTold, say, type Told } from '../../said';
 import { keyParts } from '../../style';
 import { exact, Id } from '../args';
 import { applyChanges, type Change, isRefusal, joinChanges, type Refusal } from '../changes';
@@ -28,12 +29,12 @@ interface Given {
 export const setControl = defineEdit({
   args: Type.Object(OneControl, exact),
   run: giving,
-  says(documents, { doc, node, control, source }) {
+  told(documents, { doc, node, control, source }) {
     const stored = nodeIn(documents, doc, node);
     const of = named(documents, doc, node);
-    const what = stored ? controlWord(documents, stored, control) : 'a value';
-    if (source === null) return `took back ${what} of ${of}`;
-    return source.is === 'field' ? `bound ${what} of ${of}` : `set ${what} of ${of}`;
+    const what = stored ? controlWord(documents, stored, control) : say('a-value');
+    if (source === null) return say('took-back-of', { what, of });
+    return source.is === 'field' ? say('bound-of', { what, of }) : say('set-of', { what, of });
   },
 });
 
@@ -60,36 +61,35 @@ export const setControls = defineEdit({
     }
     return changes;
   },
-  says(documents, { set }) {
+  told(documents, { set }) {
     const [first] = set;
-    if (set.length === 1) return setControl.says(documents, first!, () => undefined);
-    const words = new Set(
-      set.map(({ doc, node, control }) => {
-        const stored = nodeIn(documents, doc, node);
-        return stored ? controlWord(documents, stored, control) : 'a value';
-      }),
-    );
+    if (set.length === 1) return setControl.told(documents, first!, () => undefined);
+    const words = set.map(({ doc, node, control }) => {
+      const stored = nodeIn(documents, doc, node);
+      return stored ? controlWord(documents, stored, control) : say('a-value');
+    });
     const did = set.every(({ source }) => source === null)
-      ? 'took back'
+      ? 'took-back'
       : set.every(({ source }) => source?.is === 'field')
         ? 'bound'
         : 'set';
-    return words.size === 1
-      ? `${did} ${[...words][0]} in ${set.length} places`
-      : `${did} ${set.length} values`;
+    const many = set.length;
+    return words.every((each) => sameTold(each, words[0]!))
+      ? say(`${did}-in-places`, { what: words[0]!, many })
+      : say(`${did}-values`, { many });
   },
 });
 
 function giving(documents: Documents, { doc, node, control, source }: Given): Change[] | Refusal {
   const stored = nodeIn(documents, doc, node);
-  if (!stored) return gone('What should be set', doc);
+  if (!stored) return gone('to-be-set', doc);
   const type = controlType(documents, stored, control);
-  if (!type && source !== null) return gone('The property', doc);
-  if (control.of === 'text' && source === null) return refuse('A text always has a value.', doc);
+  if (!type && source !== null) return gone('the-property', doc);
+  if (control.of === 'text' && source === null) return refuse(say('text-has-value'), doc);
   return giveControl(documents, doc, node, control, source);
 }
 
-function controlWord(documents: Documents, node: TreeNode, control: ControlArg): string {
+function controlWord(documents: Documents, node: TreeNode, control: ControlArg): Told {
   if (control.of === 'attribute')
     return attributeWord(control.name, node.kind === 'element' ? node.tag : '');
   if (control.of === 'chosen') return control.what;
@@ -97,5 +97,5 @@ function controlWord(documents: Documents, node: TreeNode, control: ControlArg):
   if (control.of !== 'value') return control.of;
   const property =
     node.kind === 'instance' ? propertyOf(documents, node.component, control.property) : undefined;
-  return property?.label ?? 'a property';
+  return property?.label ?? say('a-property');
 }

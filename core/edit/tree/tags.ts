@@ -14,6 +14,7 @@ import {
   type TreeDoc,
   type NodeId,
 } from '../../model';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
@@ -27,10 +28,10 @@ export const setTag = defineEdit({
   ),
   run(documents, { doc, node, tag }) {
     const stored = nodeIn(documents, doc, node);
-    if (!stored) return gone('The element', doc);
-    if (stored.kind !== 'element') return refuse('Only an element has a tag.', doc);
+    if (!stored) return gone('the-element', doc);
+    if (stored.kind !== 'element') return refuse(say('only-element-has-tag'), doc);
     if (isVoid(tag) && childrenOf(treeDocOf(documents, doc)!.nodes).of(node).length > 0)
-      return refuse(`${tag} holds nothing, and there is something in this.`, doc);
+      return refuse(say('tag-holds-nothing', { tag }), doc);
     const lost = Object.keys(stored.attributes).filter((name) => {
       const source = stored.attributes[name]!;
       if (!attributeType(tag, name)) return true;
@@ -48,7 +49,8 @@ export const setTag = defineEdit({
       ),
     ];
   },
-  says: (documents, { doc, node, tag }) => `made ${named(documents, doc, node)} a ${tag}`,
+  told: (documents, { doc, node, tag }) =>
+    say('made-tag', { what: named(documents, doc, node), tag }),
 });
 
 /**

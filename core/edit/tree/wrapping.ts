@@ -7,6 +7,7 @@ import {
   type ElementNode,
   type Place,
 } from '../../model';
+import { say } from '../../said';
 import { exact, Id } from '../args';
 import { changeTo, type Change } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
@@ -25,19 +26,18 @@ export const wrap = defineEdit({
   ),
   run(documents, { doc, nodes, box, tag }) {
     const tree = treeDocOf(documents, doc)?.nodes;
-    if (!tree) return gone('What should be wrapped', doc);
-    if (nodeIn(documents, doc, box)) return refuse('There is something of this id already.', doc);
+    if (!tree) return gone('to-be-wrapped', doc);
+    if (nodeIn(documents, doc, box)) return refuse(say('thing-id-taken'), doc);
     const places: Place[] = [];
     for (const node of new Set(nodes)) {
       const stored = nodeIn(documents, doc, node);
-      if (!stored) return gone('What should be wrapped', doc);
-      if (stored.place.parent === null)
-        return refuse('Nothing can stand around what everything else stands in.', doc);
+      if (!stored) return gone('to-be-wrapped', doc);
+      if (stored.place.parent === null) return refuse(say('not-around-everything'), doc);
       places.push(stored.place);
     }
     const [first] = places;
     if (places.some(({ parent, slot }) => parent !== first!.parent || slot !== first!.slot))
-      return refuse('Only what stands beside each other can be wrapped together.', doc);
+      return refuse(say('wrap-side-by-side'), doc);
     const order = places.map((each) => each.order).sort()[0]!;
     const made: ElementNode = {
       kind: 'element',
@@ -56,10 +56,10 @@ export const wrap = defineEdit({
       ),
     ];
   },
-  says: (documents, { doc, nodes, tag }) =>
+  told: (documents, { doc, nodes, tag }) =>
     nodes.length === 1
-      ? `put a ${tag} around ${named(documents, doc, nodes[0]!)}`
-      : `put a ${tag} around ${nodes.length} things`,
+      ? say('wrapped', { tag, what: named(documents, doc, nodes[0]!) })
+      : say('wrapped-many', { tag, many: nodes.length }),
 });
 
 /** Takes a box away and leaves what stands in it, in its place. */
@@ -68,10 +68,10 @@ export const unwrap = defineEdit({
   run(documents, { doc, node }) {
     const tree = treeDocOf(documents, doc)?.nodes;
     const stored = nodeIn(documents, doc, node);
-    if (!tree || !stored) return gone('The box', doc);
-    if (stored.kind !== 'element') return refuse('Only an element can be taken from around.', doc);
+    if (!tree || !stored) return gone('the-box', doc);
+    if (stored.kind !== 'element') return refuse(say('only-element-unwrapped'), doc);
     const { parent, slot } = stored.place;
-    if (parent === null) return refuse('Everything stands in this: it stays.', doc);
+    if (parent === null) return refuse(say('everything-stands-in'), doc);
     const children = childrenOf(tree);
     const beside = children.of(parent, slot);
     const after = beside[beside.indexOf(node) + 1];
@@ -86,6 +86,5 @@ export const unwrap = defineEdit({
     }
     return [...changes, ...changeTo(documents, doc, ['nodes', node], undefined)];
   },
-  says: (documents, { doc, node }) =>
-    `took ${named(documents, doc, node)} from around what is in it`,
+  told: (documents, { doc, node }) => say('unwrapped', { what: named(documents, doc, node) }),
 });

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { ComponentDoc, PageDoc } from '../../model';
+import { say } from '../../said';
 import { exact } from '../args';
 import { change, differences } from '../changes';
 import { defineEdit, refuse } from '../define';
@@ -18,9 +19,9 @@ export const bringBack = defineEdit({
     const { id } = was;
     const now = documents.get(id);
     if (!now) return [change(id, '', undefined, was)];
-    if (now.kind !== was.kind) return refuse('Something else is called that by now.', id);
+    if (now.kind !== was.kind) return refuse(say('other-kind-by-now'), id);
     const changes = differences({ [id]: now }, { [id]: was });
-    return changes.length > 0 ? changes : refuse('It is as it was then already.', id);
+    return changes.length > 0 ? changes : refuse(say('as-it-was-then'), id);
   },
-  says: (_, { was, revision }) => `brought back ${documentWord(was)} as it was after ${revision}`,
+  told: (_, { was, revision }) => say('brought-back', { what: documentWord(was), revision }),
 });

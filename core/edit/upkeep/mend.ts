@@ -12,6 +12,7 @@ import {
   withDescendants,
   withSources,
 } from '../../model';
+import { say } from '../../said';
 import { exact } from '../args';
 import { change, type Change, changeTo } from '../changes';
 import { emptyLiteral } from '../control';
@@ -30,7 +31,7 @@ export const mend = defineEdit({
   ),
   run(documents, { doc, path }) {
     const found = danglingIn(documents).find((each) => each.doc === doc && each.path === path);
-    if (!found) return refuse('There is nothing to mend here any more.', doc, path);
+    if (!found) return refuse(say('nothing-to-mend'), doc, path);
     const [member, node] = tokensOf(path);
     const stored = documents.get(doc)!;
     if (stored.kind === 'site') return changeTo(documents, doc, ['surround'], null);
@@ -40,17 +41,12 @@ export const mend = defineEdit({
     if (!tree || member !== 'nodes' || node === undefined)
       return [change(doc, '', stored, undefined)];
     if (node === rootOf(tree.nodes))
-      return refuse(
-        `Its root is what is gone; nothing of ${documentWord(tree)} would be left. Bring the component back, or remove it.`,
-        doc,
-        path,
-      );
+      return refuse(say('root-is-gone', { doc: documentWord(tree) }), doc, path);
     return withDescendants(tree.nodes, node)
       .reverse()
       .map((id) => change(doc, pointer('nodes', id), tree.nodes[id], undefined));
   },
-  says: (documents, { doc }) =>
-    `mended what pointed at nothing in ${documentWord(documents.get(doc))}`,
+  told: (documents, { doc }) => say('mended', { what: documentWord(documents.get(doc)) }),
 });
 
 /** Whatever reads a property that is gone at a place reads an empty value of its own instead. */

@@ -1,12 +1,10 @@
 import { Type } from '@sinclair/typebox';
+import { say, type Said } from '../../said';
 import { guardedChanges, inverse, type Change } from '../changes';
 import { defineEdit, refuse, type Past, type PastEdit } from '../define';
 
 /** The shape of the id under which an edit is sent, kept and named. */
 export const EDIT_ID_PATTERN = '^[a-z0-9-]{8,60}$';
-
-const TOOK_BACK = 'took back: ';
-const DID_AGAIN = 'did again: ';
 
 /**
  * Takes edits back: those of one step, in the order in which they were done. It names them, and what it changes
@@ -26,21 +24,16 @@ export const revert = defineEdit({
   ),
   run(documents, { edits }, past) {
     const found = pastOf(edits, past);
-    if (!found) return refuse('What should be taken back is not in the history of this site.');
+    if (!found) return refuse(say('not-in-history'));
     const changes: Change[] = inverse(found.flatMap(({ changes: made }) => made));
     const wrong = guardedChanges(documents, changes).mismatches[0];
-    return wrong
-      ? refuse(
-          'Somebody has changed this since; it cannot be taken back as it was.',
-          wrong.change.doc,
-          wrong.change.path,
-        )
-      : changes;
+    return wrong ? refuse(say('changed-since'), wrong.change.doc, wrong.change.path) : changes;
   },
-  says(_, { edits }, past) {
-    const last = pastOf(edits, past)?.at(-1)?.says ?? 'an edit';
-    if (last.startsWith(TOOK_BACK)) return DID_AGAIN + last.slice(TOOK_BACK.length);
-    return TOOK_BACK + (last.startsWith(DID_AGAIN) ? last.slice(DID_AGAIN.length) : last);
+  told(_, { edits }, past) {
+    const last = pastOf(edits, past)?.at(-1)?.said ?? say('an-edit');
+    const what = last.about?.['what'] as Said | undefined;
+    if (last.code === 'did-take-back' && what) return say('did-again', { what });
+    return say('did-take-back', { what: last.code === 'did-again' && what ? what : last });
   },
 });
 

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { type Block, own } from '../../model';
+import { say } from '../../said';
 import { declarationKey, writtenBlock } from '../../style';
 import { exact } from '../args';
 import { changeTo, type Change } from '../changes';
@@ -25,7 +26,7 @@ export const tidy = defineEdit({
     }
     return changes;
   },
-  says: () => 'wrote every declaration as it is stored now',
+  told: () => say('tidied'),
 });
 
 function tidied(block: Block): Block {

@@ -8,7 +8,7 @@ const HEX = /^#([0-9a-f]{6}|[0-9a-f]{8})$/;
 export const ColourValue = Type.Union([
   Type.String({
     pattern: HEX.source,
-    says: 'must be a colour as six or eight hexadecimal digits, as “#0b6b6f”',
+    says: 'colour-form',
   }),
   TokenOf,
 ]);

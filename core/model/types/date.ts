@@ -10,7 +10,7 @@ export const dateKind = defineKind({
   spec: specSchema('date', {}),
   value: Type.String({
     pattern: '^\\d{4}-\\d{2}-\\d{2}$|^$',
-    says: 'must be a day as year, month and day, as “2026-12-03”',
+    says: 'date-form',
   }),
   empty: null,
   isEmpty: (value) => value === '',

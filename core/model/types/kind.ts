@@ -1,4 +1,5 @@
 import { Type, type Static, type TObject, type TProperties, type TSchema } from '@sinclair/typebox';
+import type { Said } from '../../said';
 import type { MediaType } from '../assets';
 import type { LinkValue } from './link-value';
 
@@ -68,7 +69,7 @@ export interface KindOf<
   /** A value as a narrower type lets it through, `null` where it does not; left out where no type narrows. */
   within?(value: Static<V>, spec: Static<S>, site: SiteValues): Static<V> | null;
   /** Why a value is outside of what a narrower type lets through, as a sentence; left out where that need not be told. */
-  fault?(value: Static<V>, spec: Static<S>): string | null;
+  fault?(value: Static<V>, spec: Static<S>): Said | null;
   /** What a value becomes as another kind. */
   readonly to?: Conversions<Static<V>, unknown>;
   /** What values of other kinds become as this one: for kinds that came later than those. */

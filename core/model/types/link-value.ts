@@ -17,7 +17,7 @@ export const LinkValue = Type.Union([
       page: Id,
       entry: Type.Optional(Id),
       anchor: Type.Optional(
-        Type.String({ pattern: '^\\S+$', maxLength: 200, says: 'must hold no spaces' }),
+        Type.String({ pattern: '^\\S+$', maxLength: 200, says: 'no-spaces-form' }),
       ),
       newTab,
     },
@@ -33,7 +33,7 @@ export const LinkValue = Type.Union([
       address: Type.String({
         pattern: '^[^\\s@]+@[^\\s@]+$',
         maxLength: 320,
-        says: 'must be a mail address, as “name@shed.example”',
+        says: 'mail-form',
       }),
       subject: Type.Optional(Type.String({ maxLength: 200 })),
     },
@@ -46,7 +46,7 @@ export const LinkValue = Type.Union([
       number: Type.String({
         pattern: '^\\+?[0-9][0-9 ()./-]*$',
         maxLength: 40,
-        says: 'must be a telephone number: digits, with spaces and “+ ( ) . / -” between them',
+        says: 'telephone-form',
       }),
     },
     { additionalProperties: false },

@@ -13,7 +13,7 @@ export const RecordField = Type.Object(
     key: Type.String({
       pattern: '^[a-z][a-zA-Z0-9]*$',
       maxLength: 80,
-      says: 'must begin with a small letter and be made of letters and digits, as in “shedName”',
+      says: 'key-form',
     }),
     order: OrderKey,
     type: PlainSpec,

@@ -1,4 +1,5 @@
 import { Type } from '@sinclair/typebox';
+import { say } from '../../said';
 import { defineKind, specSchema } from './kind';
 
 /** A double. */
@@ -16,7 +17,7 @@ export const numberKind = defineKind({
   fault: (value, { least, most }) =>
     value >= (least ?? -Infinity) && value <= (most ?? Infinity)
       ? null
-      : `${value} is not from ${least ?? '…'} to ${most ?? '…'}.`,
+      : say('number-out-of-range', { value, least: least ?? '…', most: most ?? '…' }),
   parse(words) {
     if (!/^\s*-?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?\s*$/i.test(words)) return null;
     const number = Number(words);

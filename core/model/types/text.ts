@@ -1,4 +1,5 @@
 import { Type } from '@sinclair/typebox';
+import { say } from '../../said';
 import { safeAddress } from '../addresses';
 import { defineKind, specSchema } from './kind';
 
@@ -16,7 +17,7 @@ export const textKind = defineKind({
   fault: (value, { longest }) =>
     longest === undefined || value.length <= longest
       ? null
-      : `It has ${value.length} characters; ${longest} are the most.`,
+      : say('text-too-long', { many: value.length, most: longest }),
   to: {
     link: (value) => (safeAddress(value) === '' ? null : { to: 'address', href: value }),
   },

@@ -1,4 +1,5 @@
 import { STATES, type SiteDoc, type State, type Token } from '../../model';
+import { say, type Said } from '../../said';
 import type { Width } from '../cascade';
 import { propertiesFor } from './property-names';
 import { readValue, type ReadValue } from './read-value';
@@ -11,7 +12,7 @@ export interface LineDeclares extends ReadValue {
 }
 
 export type LineOutcome =
-  ({ readonly ok: true } & LineDeclares) | { readonly ok: false; readonly reason: string };
+  ({ readonly ok: true } & LineDeclares) | { readonly ok: false; readonly reason: Said };
 
 /** What a line may name. */
 export interface LineKnows {
@@ -51,23 +52,22 @@ export function lineParts(line: string): LineParts {
 /** What a line of a few letters declares (`pad 24`, `mt 32 @600`, `cols 3`, `ink brand`), or why it is none. */
 export function readLine(line: string, knows: LineKnows): LineOutcome {
   const { letters, value, at, state: named } = lineParts(line);
-  if (letters === '') return { ok: false, reason: 'Type a few letters of a property and a value.' };
+  if (letters === '') return { ok: false, reason: say('type-a-property') };
   const candidates = propertiesFor(letters);
-  if (candidates.length === 0)
-    return { ok: false, reason: `No property of CSS is called anything like “${letters}”.` };
+  if (candidates.length === 0) return { ok: false, reason: say('no-property-like', { letters }) };
   const width = at === undefined ? knows.width : widthOf(at, knows.widths);
-  if (width === undefined) return { ok: false, reason: `The site has no width of ${at} px.` };
+  if (width === undefined) return { ok: false, reason: say('no-width', { at: at ?? '' }) };
   const state = named === undefined ? knows.state : stateOf(named);
-  if (state === null) return { ok: false, reason: `There is no state “${named}”.` };
-  if (value === '') return { ok: false, reason: `Type a value for ${candidates[0]}.` };
+  if (state === null) return { ok: false, reason: say('no-state', { state: named ?? '' }) };
+  if (value === '') return { ok: false, reason: say('type-a-value', { property: candidates[0]! }) };
   // Of several properties that the letters may mean, the first that takes the value; the likeliest says why none does.
-  let reason: string | undefined;
+  let reason: Said | undefined;
   for (const property of candidates.slice(0, 6)) {
     const read = readValue(property, value, knows.tokens);
     if (read.ok) return { ...read, property, width, state };
     reason ??= read.reason;
   }
-  return { ok: false, reason: reason ?? '' };
+  return { ok: false, reason: reason ?? say('type-a-property') };
 }
 
 function widthOf(typed: string, widths: SiteDoc['widths']): Width | undefined {

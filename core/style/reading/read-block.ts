@@ -1,15 +1,27 @@
 import { own, type Block, type State, type Token } from '../../model';
+import { saidText, say, type Said } from '../../said';
 import { declarationKey, type Width } from '../cascade';
 import { expand } from '../expand';
 import { refsIn, withParts } from '../placeholders';
 import { readValue } from './read-value';
+
+/** A declaration in a block that is none, with why. */
+export class WrongDeclaration extends Error {
+  readonly said: Said;
+
+  constructor(property: string, typed: string, reason: Said) {
+    const said = say('wrong-declaration', { property, typed, reason });
+    super(saidText(said));
+    this.said = said;
+  }
+}
 
 type Declarations = Readonly<Record<string, string>>;
 
 /**
  * A block of declarations as people write them, shorthands and names of tokens allowed, for fixed styles in code.
  * @param others what is otherwise, by the width or the state (which begins with `:`) in which it is
- * @throws where something is no declaration
+ * @throws WrongDeclaration where something is none
  */
 export function readBlock(
   tokens: Readonly<Record<string, Token>>,
@@ -20,7 +32,7 @@ export function readBlock(
   const add = (declarations: Declarations, width: Width, state: State | undefined) => {
     for (const [property, typed] of Object.entries(declarations)) {
       const read = readValue(property, typed, tokens);
-      if (!read.ok) throw new Error(`${property}: ${typed}: ${read.reason}`);
+      if (!read.ok) throw new WrongDeclaration(property, typed, read.reason);
       const refs = Object.fromEntries(
         Object.entries(read.tokens).map(([name, token]) => [
           name,
@@ -28,7 +40,7 @@ export function readBlock(
         ]),
       );
       const expanded = expand(property, read.css, refs);
-      if (!expanded.ok) throw new Error(`${property}: ${typed}: ${expanded.reason}`);
+      if (!expanded.ok) throw new WrongDeclaration(property, typed, expanded.reason);
       for (const [longhand, css] of Object.entries(expanded.longhands)) {
         const used = refsIn(css, withParts(refs));
         block[declarationKey(longhand, width, state)] = used ? { css, refs: used } : { css };

@@ -1,4 +1,5 @@
 import { own, type Declared, type PlaceholderType, type Ref, type Token } from '../../model';
+import { say, type Said } from '../../said';
 import { TAKES } from '../block';
 import { expand } from '../expand';
 import { refsIn, withParts } from '../placeholders';
@@ -13,7 +14,7 @@ export interface ReadValue {
 }
 
 export type ReadOutcome =
-  ({ readonly ok: true } & ReadValue) | { readonly ok: false; readonly reason: string };
+  ({ readonly ok: true } & ReadValue) | { readonly ok: false; readonly reason: Said };
 
 /**
  * A value of a property as people type it: CSS, tokens by their names (in braces where the name could be something
@@ -21,11 +22,11 @@ export type ReadOutcome =
  */
 export function readValue(property: string, typed: string, tokens: Tokens): ReadOutcome {
   const text = typed.trim();
-  if (text === '') return { ok: false, reason: 'There is no value.' };
+  if (text === '') return { ok: false, reason: say('no-value') };
   const equal = /^grid-template-(columns|rows)$/.test(property) && /^[1-9]\d?$/.test(text);
   const reader = new Words(tokens);
   const words = reader.of(equal ? `repeat(${text},1fr)` : text);
-  if (typeof words === 'string') return { ok: false, reason: words };
+  if (!Array.isArray(words)) return { ok: false, reason: words };
   const refs = reader.refs(tokens);
   const plain = words.map((word) => arithmetic(word) ?? word);
   const asTyped = expand(property, plain.join(' '), refs);
@@ -33,7 +34,10 @@ export function readValue(property: string, typed: string, tokens: Tokens): Read
   const inPx = plain.map((word) => (/^-?(\d+\.?\d*|\.\d+)$/.test(word) ? `${word}px` : word));
   const asLength = expand(property, inPx.join(' '), refs);
   if (asLength.ok) return { ok: true, css: inPx.join(' '), tokens: reader.used };
-  return { ok: false, reason: asTyped.reason.replace(plain.join(' '), text) };
+  // What is told is what was typed, not what was made of it.
+  const { code, about } = asTyped.reason;
+  const isOfAll = about?.['css'] === plain.join(' ');
+  return { ok: false, reason: isOfAll ? { code, about: { ...about, css: text } } : asTyped.reason };
 }
 
 /** A token's value as people type it, other tokens by their names. */
@@ -62,14 +66,14 @@ class Words {
   }
 
   /** The words with placeholders for tokens; a reason where one in braces is none. */
-  of(text: string): string[] | string {
+  of(text: string): string[] | Said {
     let missing: string | undefined;
     const braced = text.replace(/\{([^{}]*)\}/g, (_, name: string) => {
       const token = this.byName.get(name.trim().toLowerCase());
       if (token === undefined) missing = name.trim();
       return token === undefined ? '' : this.placeholder(token);
     });
-    if (missing !== undefined) return `There is no token “${missing}”.`;
+    if (missing !== undefined) return say('no-token-named', { name: missing });
     const words = splitAtSpaces(braced);
     const found: string[] = [];
     for (let at = 0; at < words.length;) {

@@ -5,6 +5,7 @@ import { benchActions } from '../../store/bench-slice';
 import { keyFor } from '../../store/keymap';
 import { useApp, useAppDispatch } from '../../store/store';
 import type { Selected } from '../../ledger/use-selected';
+import { sentence } from '../../words';
 import type { BenchAction } from './bench-action';
 
 type Declarations = Readonly<Record<string, string>>;
@@ -79,7 +80,7 @@ export function useArranging(selected: Selected | undefined): BenchAction[] {
   };
   const attempt = (edit: NamedEdit, then: () => void) => {
     const refusal = sync.attempt(edit);
-    if (refusal) dispatch(benchActions.notice(refusal.refused));
+    if (refusal) dispatch(benchActions.notice(sentence(refusal.refused)));
     else then();
   };
   const wrap = () => {

@@ -16,7 +16,7 @@ import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 import type { Selected } from '../../ledger/use-selected';
-import { componentWords, count } from '../../words';
+import { componentWords, count, sentence } from '../../words';
 import type { BenchAction } from './bench-action';
 
 /** The edit that makes an instance plain, and the id of what it becomes. */
@@ -62,7 +62,7 @@ export function useInstances(selected: Selected | undefined): {
       const { edit, root } = plainEdit(documents, doc, node, of);
       const refusal = sync.attempt(edit, { group });
       if (refusal) {
-        dispatch(benchActions.notice(refusal.refused));
+        dispatch(benchActions.notice(sentence(refusal.refused)));
         return;
       }
       roots.push(root);
@@ -77,7 +77,7 @@ export function useInstances(selected: Selected | undefined): {
       args: { instances: [...instances], component: to },
     };
     const refusal = sync.attempt(edit);
-    if (refusal) dispatch(benchActions.notice(refusal.refused));
+    if (refusal) dispatch(benchActions.notice(sentence(refusal.refused)));
   };
   const element =
     selected && stored?.kind === 'element' && selected.count === 1 && !selected.isRoot
@@ -95,7 +95,7 @@ export function useInstances(selected: Selected | undefined): {
     const refusal = sync.attempt(edit);
     dispatch(
       refusal
-        ? benchActions.notice(refusal.refused)
+        ? benchActions.notice(sentence(refusal.refused))
         : benchActions.select({ doc: doc.id, nodes: [instance] }),
     );
   };

@@ -8,7 +8,7 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch, useBench } from '../../store/store';
 import { usePictures } from '../../values/use-pictures';
-import { count } from '../../words';
+import { count, inWords } from '../../words';
 import { placesFor, type Where } from '../go-line/places';
 import { branchesOfWords } from './pasted-words';
 
@@ -57,7 +57,8 @@ export function usePasting(doc: string): {
     const fitted = place && fitClip(documents, clip, doc, place, newId, choices);
     if (!fitted) return say('There is no place for that here.');
     const { roots, nodes, bring, restyle, tokens, left } = fitted;
-    if (roots.length === 0) return say(`Nothing of it can stand here: ${left.join('; ')}.`);
+    if (roots.length === 0)
+      return say(`Nothing of it can stand here: ${left.map(inWords).join('; ')}.`);
     const args = {
       doc,
       roots: [...roots],
@@ -71,7 +72,7 @@ export function usePasting(doc: string): {
     const brought = bring.filter(({ kind }) => kind === 'component').length;
     const words = [
       ...(brought > 0 ? [`brought along ${count(brought, 'component')}`] : []),
-      ...(left.length > 0 ? [`left out ${left.join('; ')}`] : []),
+      ...(left.length > 0 ? [`left out ${left.map(inWords).join('; ')}`] : []),
     ];
     if (words.length > 0) say(`Pasted; ${words.join('; ')}.`);
   };

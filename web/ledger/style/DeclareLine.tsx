@@ -13,6 +13,7 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { SuggestField, type Suggestion } from '../../parts/SuggestField';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
+import { sentence } from '../../words';
 import type { Selected } from '../use-selected';
 import { declaring } from './declaring';
 import { offeredValues } from './offered-values';
@@ -66,7 +67,7 @@ export function DeclareLine({
       ? `${read.property}: ${shownAs}${where.length > 0 ? ` (${where.join(', ')})` : ''} in ${whom}`
       : line.trim() === ''
         ? ''
-        : read.reason;
+        : sentence(read.reason);
 
   function styleCalled(typed: string) {
     const wanted = typed.trim().toLowerCase();
@@ -103,7 +104,7 @@ export function DeclareLine({
       if (sync.edit({ name: 'wear', args })) done();
       return;
     }
-    if (!read.ok) return setWrong(read.reason);
+    if (!read.ok) return setWrong(sentence(read.reason));
     const target = {
       origin: rule.origin,
       width: read.width,
@@ -113,7 +114,7 @@ export function DeclareLine({
     const edit = declaring(target, read.property, read);
     if (!edit) return;
     const refusal = sync.attempt(edit);
-    if (refusal) return setWrong(refusal.refused);
+    if (refusal) return setWrong(sentence(refusal.refused));
     done();
   };
 

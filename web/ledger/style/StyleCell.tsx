@@ -9,6 +9,7 @@ import { useDraft } from '../../parts/use-draft';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
+import { refusalWords, sentence } from '../../words';
 import { cellValue, groundWords, isColour, type CellPlace } from './cell-value';
 import { ColourCell } from './ColourCell';
 import { declaring } from './declaring';
@@ -45,11 +46,11 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
   const { origin } = rule;
   const giveOf = (of: string, typed: string, group?: string): string => {
     const read = typed === '' ? undefined : readValue(of, typed, tokens);
-    if (read && !read.ok) return read.reason;
+    if (read && !read.ok) return sentence(read.reason);
     const target = { origin, width, state, nodes: selected.all };
     const edit = declaring(target, of, read ?? { css: null });
     if (!edit) return '';
-    return sync.attempt(edit, group === undefined ? undefined : { group })?.refused ?? '';
+    return refusalWords(sync.attempt(edit, group === undefined ? undefined : { group }));
   };
   const give = (typed: string) => giveOf(property, typed);
   const { draft, wrong, type, commit, drop } = useDraft(

@@ -7,6 +7,7 @@ import { ruleKey } from '../../canvas/rule-key';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch, useBench } from '../../store/store';
+import { toldWords } from '../../words';
 import type { Selected } from '../use-selected';
 import { AddDeclaration } from './AddDeclaration';
 import { Chain, kindOfRule } from './Chain';
@@ -64,7 +65,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
       args: {
         style: own,
         name: freeName(
-          `${styleName(documents, from)}, own`,
+          `${toldWords(styleName(documents, from))}, own`,
           styles.map(({ name }) => name),
         ),
         order: orderAfterAll(styles),

@@ -4,7 +4,7 @@ import { Button, Radio } from 'antd';
 import { allOf, docOf, newId, nodeIn, type ComponentDoc } from '@sormet/core/model';
 import { doEdit, isRefusal, nodeName, rosterOf, type NamedEdit } from '@sormet/core/edit';
 import { Matches, plainEdit } from '../../bench/actions/use-instances';
-import { count, documentWords } from '../../words';
+import { count, documentWords, sentence } from '../../words';
 import { Dialog } from '../../parts/Dialog';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { ChoiceCell } from '../../parts/ChoiceCell';
@@ -78,7 +78,7 @@ function Removing({
     ];
     for (const edit of all) {
       const tried = doEdit(state, edit);
-      if (isRefusal(tried)) return setWrong(tried.refused);
+      if (isRefusal(tried)) return setWrong(sentence(tried.refused));
       state = tried.documents;
     }
     const group = `remove component ${newId()}`;

@@ -5,6 +5,7 @@ import { allOf } from '@sormet/core/model';
 import type { NamedEdit } from '@sormet/core/edit';
 import { emptyPage } from '@sormet/core/ready';
 import { useDerived, useSync } from '../../site/SiteProvider';
+import { sentence } from '../../words';
 import { slugOf } from '../slug';
 
 /** Adds a page: its name, its path and what it is made from; it begins as a draft, in the site's surround. */
@@ -33,7 +34,7 @@ export function AddPage({
       args: { page: { ...page, entries: entries || null } },
     };
     const refusal = sync.attempt(edit);
-    if (refusal) return setWrong(refusal.refused);
+    if (refusal) return setWrong(sentence(refusal.refused));
     setName('');
     setPath('');
     setWrong('');

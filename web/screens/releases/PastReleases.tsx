@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Button, Popconfirm, Skeleton } from 'antd';
 import type { ReleaseSummary } from '@sormet/core/api';
 import { HeadedTable } from '../../parts/HeadedTable';
-import { count, momentWords } from '../../words';
+import { count, momentWords, sentence } from '../../words';
 import type { Releases } from './use-releases';
 
 /** The releases there are; each that went well can be made live again. */
@@ -52,6 +52,6 @@ export function PastReleases({
 
 function stateOf({ live, state, error }: ReleaseSummary): ReactNode {
   if (live) return <b>live</b>;
-  if (state === 'failed') return `failed: ${error ?? ''}`;
+  if (state === 'failed') return error ? `failed: ${sentence(error)}` : 'failed';
   return state === 'done' ? 'past' : state;
 }

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Alert, Progress } from 'antd';
 import type { ReleaseSummary } from '@sormet/core/api';
-import { count } from '../../words';
+import { count, sentence } from '../../words';
 
 /** How far a release is, or how it ended. */
 export function Running({ release }: { release: ReleaseSummary }): ReactNode {
@@ -10,7 +10,7 @@ export function Running({ release }: { release: ReleaseSummary }): ReactNode {
     return (
       <Alert
         type="error"
-        title={`Release ${number} failed: ${error ?? ''}`}
+        title={`Release ${number} failed: ${error ? sentence(error) : ''}`}
         description="What was live before is still live."
       />
     );

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Button, Skeleton } from 'antd';
 import { HeadedTable } from '../../parts/HeadedTable';
 import { useSite } from '../../store/store';
-import { count } from '../../words';
+import { count, inWords } from '../../words';
 import type { Releases } from './use-releases';
 
 /** Which pages publishing would change and why, and what publishes them. */
@@ -42,7 +42,7 @@ export function WouldChange({
                 <code>{path}</code>
               </td>
               <td>{what}</td>
-              <td>{reasons.join('; ')}</td>
+              <td>{reasons.map(inWords).join('; ')}</td>
             </tr>
           ))}
         </tbody>

@@ -10,6 +10,7 @@ import {
 } from '@sormet/core/model';
 import { readLength } from '../../values/LengthEditor';
 import { readLink } from '../../values/read-link';
+import { sentence } from '../../words';
 
 export type ReadCell =
   { readonly ok: true; readonly value: Typed } | { readonly ok: false; readonly reason: string };
@@ -27,7 +28,7 @@ export function readCell(documents: Documents, type: TypeSpec, words: string): R
   /** A value of the kind itself, where its limits let it through. */
   const within = (value: string | number): ReadCell => {
     const reason = kindOf(type.kind).fault?.(value, type) ?? null;
-    return reason === null ? made(value) : { ok: false, reason };
+    return reason === null ? made(value) : { ok: false, reason: sentence(reason) };
   };
   switch (type.kind) {
     case 'text':

@@ -2,6 +2,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { Button, Input } from 'antd';
 import type { IconValue } from '@sormet/core/model';
 import { Dialog } from '../../parts/Dialog';
+import { sentence } from '../../words';
 import type { EditorProps } from '../editor-props';
 import { IconDrawn } from './IconDrawn';
 import { loadIconSet, type IconSet } from './icon-set';
@@ -69,7 +70,7 @@ function Choosing({
   const take = (text: string, name: string) => {
     const read = readSvg(text, name);
     if (read.ok) onChoose(read.icon);
-    else setWrong(read.reason);
+    else setWrong(sentence(read.reason));
   };
   const open = async (file: File) => {
     if (file.size > LARGEST) return setWrong('A drawing has at most 100 kB.');

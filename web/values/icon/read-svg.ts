@@ -1,4 +1,5 @@
 import { readIcon, type DrawnElement, type ReadIcon } from '@sormet/core/format';
+import { say } from '@sormet/core/said';
 
 /** An icon of SVG as text: read as XML by the browser, which runs nothing of it, then taken shape by shape. */
 export function readSvg(text: string, name: string): ReadIcon {
@@ -6,7 +7,7 @@ export function readSvg(text: string, name: string): ReadIcon {
   if (parsed.querySelector('parsererror'))
     return {
       ok: false,
-      reason: 'This is no SVG: it does not end, or something in it is not closed.',
+      reason: say('icon-open'),
     };
   return readIcon(drawn(parsed.documentElement), name);
 }

@@ -1,2 +1,8 @@
-/** Thrown where an instance turns out to be nothing that plain elements can say; caught where the edit ends. */
-export class CannotBePlain extends Error {}
+import { saidText, type Said } from '../../../said';
+
+/** Why an instance cannot be made plain, thrown from wherever that is found. */
+export class CannotBePlain extends Error {
+  constructor(readonly said: Said) {
+    super(saidText(said));
+  }
+}

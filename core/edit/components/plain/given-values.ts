@@ -9,13 +9,14 @@ import {
   type Source,
   type Typed,
 } from '../../../model';
+import { say } from '../../../said';
 import { convert, dataOf, declaredType, type Item } from '../../../value';
 import { CannotBePlain } from './cannot-be-plain';
 import type { InstanceHere, Round } from './instance-here';
 
 type FieldSource = Extract<Source, { is: 'field' }>;
 
-const ENTRY_CHOSEN = 'It reads fields of an entry that was chosen; that cannot be made plain.';
+const ENTRY_CHOSEN = say('plain-entry-chosen');
 
 /** What an instance gives to the sources of its definition. */
 export class GivenValues {
@@ -70,7 +71,11 @@ export class GivenValues {
       const { type, value: held } = value as Typed;
       if (typeof held === 'object' && held && 'token' in held)
         refs[name] = { token: held.token, type: ref.type };
-      else css = css.replaceAll(`var(--${name})`, kindOf(type).spell?.(held) ?? String(held));
+      else
+        css = css.replaceAll(
+          `var(--${name})`,
+          kindOf(type).spell?.(held) ?? String(held as string | number),
+        );
     }
     return Object.keys(refs).length > 0 ? { css, refs } : { css };
   }

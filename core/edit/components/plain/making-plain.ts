@@ -11,6 +11,7 @@ import {
   type Documents,
   type NodeId,
 } from '../../../model';
+import { say, type Said } from '../../../said';
 import { exact, Id } from '../../args';
 import { change, type Change, type Refusal } from '../../changes';
 import { defineEdit, gone, refuse } from '../../define';
@@ -41,9 +42,9 @@ export const makePlain = defineEdit({
   ),
   run(documents, { doc, node, ids }) {
     const instance = nodeIn(documents, doc, node);
-    if (instance?.kind !== 'instance') return gone('The instance', doc);
+    if (instance?.kind !== 'instance') return gone('the-instance', doc);
     const component = docOf(documents, 'component', instance.component);
-    if (!component) return gone('The component', instance.component);
+    if (!component) return gone('the-component', instance.component);
     const here = { documents, doc, node, instance, component };
     return plainOf(
       here,
@@ -52,9 +53,14 @@ export const makePlain = defineEdit({
       (reason) => refuse(reason, doc),
     );
   },
-  says(documents, { doc, node }) {
+  told(documents, { doc, node }) {
     const stored = nodeIn(documents, doc, node);
-    return `made ${stored?.kind === 'instance' ? componentName(documents, stored.component) : 'an instance'} plain elements`;
+    return say('made-plain', {
+      what:
+        stored?.kind === 'instance'
+          ? componentName(documents, stored.component)
+          : say('an-instance'),
+    });
   },
 });
 
@@ -85,12 +91,12 @@ function plainOf<Made, Not>(
   here: InstanceHere,
   newIdFor: (copy: string) => string | undefined,
   made: (here: InstanceHere, plain: PlainNodes) => Made,
-  not: (reason: string) => Not,
+  not: (reason: Said) => Not,
 ): Made | Not {
   try {
     return made(here, new PlainNodes(here, newIdFor));
   } catch (error) {
-    if (error instanceof CannotBePlain) return not(error.message);
+    if (error instanceof CannotBePlain) return not(error.said);
     throw error;
   }
 }
@@ -101,7 +107,7 @@ function changesTo(
 ): Change[] | Refusal {
   const { nodes } = treeDocOf(documents, doc)!;
   if (instance.place.parent === null && root?.kind === 'text')
-    return refuse('The root of a document is an element or an instance.', doc);
+    return refuse(say('root-is-placed'), doc);
   // What fills a slot that is gone goes with the instance; undo brings it back.
   const lost = childrenOf(nodes)
     .all(node)

@@ -13,6 +13,7 @@ import {
   type TreeDoc,
   type TreeNode,
 } from '../../../model';
+import { say } from '../../../said';
 import { withSourceAt } from '../making';
 import { CannotBePlain } from './cannot-be-plain';
 import { GivenValues } from './given-values';
@@ -101,7 +102,7 @@ export class PlainNodes {
   private idOf(id: NodeId, round: Round): NodeId {
     const given = this.newIdFor(round.way + id);
     if (given === undefined || own(this.tree.nodes, given))
-      throw new CannotBePlain('The ids given are taken, or too few.');
+      throw new CannotBePlain(say('ids-taken-or-few'));
     return given;
   }
 

@@ -1,4 +1,5 @@
 import { chainOf, own, querySources, type Query, type Source, type TypeSpec } from '../../../model';
+import { say } from '../../../said';
 import { dataOf, evaluate, runQuery, type Item, type Names, type Result } from '../../../value';
 import { CannotBePlain } from './cannot-be-plain';
 import type { GivenValues } from './given-values';
@@ -35,5 +36,5 @@ export function recordsShown(
   const known = querySources(query).every(([, source]) => chainOf(source).every(isKnown));
   const items = known ? runQuery(query, { ...names, properties, types }) : undefined;
   if (items && typeof items !== 'function') return items;
-  throw new CannotBePlain('Which records it shows depends on content; that cannot be made plain.');
+  throw new CannotBePlain(say('plain-records-unknown'));
 }

@@ -1,4 +1,5 @@
 import { own, rootOf, type Block, type NodeId, type Rule, type TreeNode } from '../../../model';
+import { say } from '../../../said';
 import { axesOf, overlaid, rulesInOrder } from '../../../style';
 import { CannotBePlain } from './cannot-be-plain';
 import type { GivenValues } from './given-values';
@@ -20,9 +21,7 @@ export function withRules(
     if (!patch || !when || !hold(when, given)) continue;
     const { pseudo } = rule.when;
     if (pseudo?.of === 'root' && id !== rootOf(component.nodes))
-      throw new CannotBePlain(
-        'Something in it changes when the whole is pointed at; plain elements cannot say that.',
-      );
+      throw new CannotBePlain(say('plain-state-of-whole'));
     if (node.kind === 'element' || node.kind === 'instance') {
       const style = patch.style ?? {};
       const said = pseudo ? inState(style, pseudo.is) : style;
@@ -38,8 +37,7 @@ function hold(when: readonly { property: string; option: string }[], given: Give
   let holds = true;
   for (const { property, option } of when) {
     const value = given.valueOf(property);
-    if (value.is !== 'value')
-      throw new CannotBePlain('Which variant it is depends on content; that cannot be made plain.');
+    if (value.is !== 'value') throw new CannotBePlain(say('plain-variant-unknown'));
     if (value.value !== option) holds = false;
   }
   return holds;

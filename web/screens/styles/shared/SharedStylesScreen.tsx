@@ -7,7 +7,7 @@ import { reachOfStyle, unusedStyles } from '@sormet/core/reach';
 import { stylesInOrder, valueText } from '@sormet/core/style';
 import { HeadedTable } from '../../../parts/HeadedTable';
 import { IconButton } from '../../../parts/IconButton';
-import { count } from '../../../words';
+import { count, toldWords } from '../../../words';
 import { Dialog } from '../../../parts/Dialog';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { ChoiceCell } from '../../../parts/ChoiceCell';
@@ -37,7 +37,7 @@ export function SharedStylesScreen(): ReactNode {
         {unused.length > 0 ? (
           <Popconfirm
             title={`Remove ${count(unused.length, 'style')} that nothing uses?`}
-            description={unused.map((id) => styleName(documents, id)).join(', ')}
+            description={unused.map((id) => toldWords(styleName(documents, id))).join(', ')}
             okText="Remove"
             cancelText="Leave them"
             onConfirm={() => sync.edit({ name: 'removeStyles', args: { styles: unused } })}

@@ -4,6 +4,7 @@ import { newId, orderAfterAll, TOKEN_GROUPS, type TokenGroup } from '@sormet/cor
 import { readTokenText } from '@sormet/core/style';
 import { Dialog } from '../../../parts/Dialog';
 import { useDerived, useSync } from '../../../site/SiteProvider';
+import { sentence } from '../../../words';
 
 /** Makes a token of a name, a group and a value. */
 export function AddToken(): ReactNode {
@@ -40,7 +41,7 @@ function Adding({ onClose }: { onClose: () => void }): ReactNode {
       },
     };
     const refusal = sync.attempt(edit);
-    if (refusal) return setWrong(refusal.refused);
+    if (refusal) return setWrong(sentence(refusal.refused));
     onClose();
   };
   return (

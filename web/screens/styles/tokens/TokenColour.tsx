@@ -7,6 +7,7 @@ import { useDerived, useSync } from '../../../site/SiteProvider';
 import { benchActions } from '../../../store/bench-slice';
 import { useAppDispatch } from '../../../store/store';
 import { ColourPicker } from '../../../values/ColourPicker';
+import { sentence } from '../../../words';
 
 /** The colour that a token is, as a small area; pressed, it opens what picks another, with its contrast on the page. */
 export function TokenColour({
@@ -24,7 +25,7 @@ export function TokenColour({
   const [open, setOpen] = useState(false);
   const pick = (css: string) => {
     const refusal = sync.attempt(edit(css));
-    if (refusal) dispatch(benchActions.notice(refusal.refused));
+    if (refusal) dispatch(benchActions.notice(sentence(refusal.refused)));
   };
   const shown = colour === undefined || readColour(colour) === undefined ? undefined : colour;
   const { ground } = firstPaint(documents, 'base');

@@ -2,7 +2,8 @@ import { useRef, useState, type ReactNode } from 'react';
 import { Button } from 'antd';
 import { readTokens, tokensToTake, writeTokens, type ToTake } from '@sormet/core/format';
 import { allOf, newId, pointer, type Finding, type Json } from '@sormet/core/model';
-import { count } from '../../../words';
+import { say, type Said } from '@sormet/core/said';
+import { count, inWords } from '../../../words';
 import { Dialog } from '../../../parts/Dialog';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 
@@ -27,15 +28,15 @@ export function TokenFiles(): ReactNode {
     link.click();
     URL.revokeObjectURL(link.href);
   };
-  const wrong = (path: string, reason: string) =>
+  const wrong = (path: string, reason: Said) =>
     setOutcome({ is: 'wrong', findings: [{ path, reason }] });
   const open = async (file: File) => {
-    if (file.size > LARGEST) return wrong('', 'a file of tokens has at most 2 MB');
+    if (file.size > LARGEST) return wrong('', say('token-file-too-large'));
     let json: Json;
     try {
       json = JSON.parse(await file.text()) as Json;
     } catch (error) {
-      return wrong('', `is no JSON: ${(error as Error).message}`);
+      return wrong('', say('no-json', { why: (error as Error).message }));
     }
     const read = readTokens(json);
     if (!read.ok) return setOutcome({ is: 'wrong', findings: read.findings });
@@ -75,7 +76,7 @@ export function TokenFiles(): ReactNode {
           <ul className="token-findings">
             {outcome.findings.slice(0, 30).map(({ path, reason }, i) => (
               <li key={i}>
-                <code>{path || 'the file'}</code> {reason}
+                <code>{path || 'the file'}</code> {inWords(reason)}
               </li>
             ))}
           </ul>

@@ -1,0 +1,32 @@
+import type { LEFT_OUT } from '@sormet/core/said';
+import type { WordsOf } from '../words-of';
+
+export const leftOut: WordsOf<typeof LEFT_OUT> = {
+  'left-instance': 'an instance of a component that is gone',
+  'left-slot': 'a slot, which stands once in its definition',
+  'left-repeat': ({ over }) => `a repeat over ${over}, not on this site`,
+  'left-in-slot': 'what stood in a slot that the component here does not have',
+  'left-declaration': ({ property }) => `a declaration of ${property}`,
+  'left-style': 'a shared style that is gone',
+  'left-theme': 'a theme that this site does not have',
+  'left-at-width': ({ max }) => `what was declared at ${max} px`,
+  'left-at-a-width': 'what was declared at a width',
+  'left-picture': 'a picture that is gone',
+  'left-film': 'a film that is gone',
+  'left-link': 'a link to a page of the other site',
+  'left-entry': 'an entry of the other site',
+  'left-value': ({ property }) => `the value of ${property}`,
+  'look-left': ({ part }) => `the look of ${part}`,
+  'left-token': 'a token that this site does not have',
+  'left-binding': ({ what }) => `what ${what} was bound to`,
+  'bound-text': 'a text',
+  'bound-shown': 'whether something shows',
+  'bound-list': 'a list',
+  'bound-condition': 'a condition',
+  'bound-repeat': 'a repeat',
+  'bound-limit': 'a limit',
+  'bound-offset': 'an offset',
+  'bound-related': 'what a repeat is related to',
+  'bound-declaration': 'a declaration',
+  'part-gone': 'a part that is gone',
+};

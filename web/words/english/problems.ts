@@ -1,0 +1,73 @@
+import type { PROBLEMS } from '@sormet/core/said';
+import type { WordsOf } from '../words-of';
+
+export const problems: WordsOf<typeof PROBLEMS> = {
+  'no-such-address': 'There is no such address.',
+  'interface-not-built': 'The interface is not built; “npm start” builds it.',
+  'does-nothing-at': ({ method, path }) => `${method} does nothing at ${path}.`,
+  'another-host':
+    'The application answers to its own names only; others are allowed in SORMET_NAMES.',
+  'another-origin': 'Changes are taken from the application only.',
+  'sent-too-deep': 'What was sent stands too deep in itself to be read.',
+  'sent-ill': ({ why }) => `What was sent ${why}.`,
+  'database-away':
+    'The database does not answer in time; nothing was changed. Try again in a moment.',
+  'film-too-large': 'The file is larger than 32 MB, the most for a film.',
+  'sent-too-large': ({ most }) => `What was sent is larger than ${most}. Do it in parts.`,
+  'value-not-stored': 'It holds a value that cannot be stored.',
+  'upload-unreadable': 'The upload could not be read.',
+  'went-wrong': 'Something went wrong here; nothing was changed.',
+  'no-site': 'There is no such site.',
+  'site-kept-changing': 'The site kept changing while it was looked at. Try again.',
+  'live-kept-changing': 'What is live kept changing; nothing was published. Try again.',
+  'publishing-already': 'A release is being made already.',
+  'no-release': 'There is no such release.',
+  'nothing-at': ({ method, path }) => `There is nothing at ${method} ${path}.`,
+  'no-document-then': ({ id, revision }) => `There was no ${id} after ${revision}.`,
+  'no-revision': ({ revision }) => `There is no revision ${revision} of this site.`,
+  'no-such': ({ what }) => `There is no such ${what}.`,
+  'must-be-whole-number': ({ name }) => `“${name}” must be a whole number.`,
+  'no-site-to-copy': 'The site to copy is not there.',
+  'name-of-site-is': ({ name }) => `The name of this site is “${name}”.`,
+  'none-removed-of-name': 'No site of this name was removed.',
+  'no-edit-named': ({ name }) => `There is no edit named “${name}”.`,
+  'edit-id-taken': 'Another edit was sent under this id already.',
+  'changed-meanwhile': 'Somebody has changed the same value meanwhile.',
+  'touched-meanwhile': 'Something it would touch has changed meanwhile.',
+  'was-not-so': ({ revision }) =>
+    `That is not how it was after ${revision}; nothing was brought back.`,
+  'file-of-not-stored': ({ name }) =>
+    `The file of “${name}” is not stored here; bring it in again.`,
+  'too-many-sendings': 'Too many large files are being sent right now; try again in a moment.',
+  'no-file': 'There is no such file.',
+  'others-bring-files': 'Others are bringing in files right now; try again in a moment.',
+  'no-file-sent': 'No file was sent.',
+  'picture-too-large': ({ most }) => `This file is larger than ${most} MB, the most for a picture.`,
+  'too-many-windows': ({ most }) =>
+    `${most} windows are open at this server already; this one is not told of changes until others close.`,
+  'no-worker':
+    'Nothing makes pages at the moment: no worker is there. “npm run worker” starts one.',
+  'request-unreadable': 'The request could not be read.',
+  'address-of-removed': ({ slug, site }) =>
+    `“${slug}” is the address of ${site}, which was removed and is still kept.`,
+  'address-of-other': ({ slug, site }) => `“${slug}” is the address of ${site} already.`,
+  'address-just-taken': ({ slug }) => `“${slug}” has just been taken by another site.`,
+  'svg-unreadable': 'This SVG cannot be read.',
+  'svg-no-root': 'This is no SVG: its root is no svg element.',
+  'svg-too-deep': 'This SVG is too deep to be drawn.',
+  'svg-none': 'This is no SVG: it holds no svg element.',
+  'picture-too-many-pixels': ({ width, height, most }) =>
+    `This picture is ${width} by ${height} pixels; ${most} million are the most.`,
+  'svg-not-utf8': 'This SVG is not written in UTF-8.',
+  'no-picture': 'This is no picture that can be used: SVG, PNG, JPEG, WebP and GIF can.',
+  'picture-unreadable': 'This picture could not be read.',
+  'picture-takes-too-long': 'This picture takes too long to be read.',
+  'svg-foreign': 'foreign content',
+  'svg-style-address': 'style that names an address',
+  'svg-left-unread': 'what cannot be read as SVG',
+  'no-reason-known': 'The server says no, and not why.',
+  'no-http': 'This is no HTTP request.',
+  'server-unreachable': 'The server cannot be reached.',
+  'server-busy': ({ status }) => `The server cannot serve now (${status}).`,
+  'server-fails': ({ status }) => `The server fails on it (${status}); it is kept here.`,
+};
