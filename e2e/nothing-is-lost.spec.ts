@@ -182,18 +182,22 @@ test.describe('a server that goes away', () => {
   });
 });
 
-test('a screen that cannot be drawn says so, and leads on', async ({ page }) => {
-  // A document that no server would give: what is drawn of it fails.
-  await page.route('**/api/sites/brackenfold', async (route) => {
-    const answer = await route.fetch();
-    const site = (await answer.json()) as { documents: Record<string, { nodes: object }> };
-    site.documents['page-about']!.nodes = { x: { kind: 'element' } };
-    await route.fulfill({ response: answer, json: site });
+test.describe('what throws', () => {
+  test.use({ mayThrow: true });
+
+  test('a screen that cannot be drawn says so, and leads on', async ({ page }) => {
+    // A document that no server would give: what is drawn of it fails.
+    await page.route('**/api/sites/brackenfold', async (route) => {
+      const answer = await route.fetch();
+      const site = (await answer.json()) as { documents: Record<string, { nodes: object }> };
+      site.documents['page-about']!.nodes = { x: { kind: 'element' } };
+      await route.fulfill({ response: answer, json: site });
+    });
+    await page.goto('/sites/brackenfold/bench/page-about');
+    await expect(page.getByRole('heading', { name: 'This could not be shown' })).toBeVisible();
+    expect(await seriousFindings(page)).toEqual([]);
+    await page.unroute('**/api/sites/brackenfold');
+    await page.getByRole('button', { name: 'Open it again' }).click();
+    await expect(new BenchHand(page).canvas.locator('main')).toBeVisible();
   });
-  await page.goto('/sites/brackenfold/bench/page-about');
-  await expect(page.getByRole('heading', { name: 'This could not be shown' })).toBeVisible();
-  expect(await seriousFindings(page)).toEqual([]);
-  await page.unroute('**/api/sites/brackenfold');
-  await page.getByRole('button', { name: 'Open it again' }).click();
-  await expect(new BenchHand(page).canvas.locator('main')).toBeVisible();
 });

@@ -5,9 +5,15 @@ import { expect, test as base } from '@playwright/test';
  * did is waited for until it is saved: the tests of a worker share a site, and what is taken back at the end of one must
  * not be missing in the next.
  */
-export const test = base.extend<{ throwsNothing: void; savesWhatItDid: void }>({
+export const test = base.extend<{
+  /** Whether the program is made to throw, to see what becomes of it then. */
+  mayThrow: boolean;
+  throwsNothing: void;
+  savesWhatItDid: void;
+}>({
+  mayThrow: [false, { option: true }],
   throwsNothing: [
-    async ({ page }, use) => {
+    async ({ page, mayThrow }, use) => {
       const thrown: string[] = [];
       page.on('pageerror', (error) => thrown.push(error.stack ?? error.message));
       page.on('console', (message) => {
@@ -16,7 +22,7 @@ export const test = base.extend<{ throwsNothing: void; savesWhatItDid: void }>({
           thrown.push(message.text());
       });
       await use();
-      expect(thrown, 'what the program threw').toEqual([]);
+      if (!mayThrow) expect(thrown, 'what the program threw').toEqual([]);
     },
     { auto: true },
   ],

@@ -11,7 +11,7 @@ import {
   type PropertyId,
   type SlotId,
 } from '../../model';
-import { say } from '../../said';
+import { say, type Told } from '../../said';
 import { feeds } from '../../value';
 import { exact, Id } from '../args';
 import { changeTo, type Change } from '../changes';
@@ -25,8 +25,8 @@ export interface Matching {
   readonly slots: ReadonlyMap<SlotId, SlotId>;
   /** By part of the first: the part of the other that is called the same. */
   readonly parts: ReadonlyMap<NodeId, NodeId>;
-  /** The labels of what has no place in the other. */
-  readonly unmatched: readonly string[];
+  /** What has no place in the other: labels, and parts whose look is lost. */
+  readonly unmatched: readonly Told[];
 }
 
 /** How the values and slots of one component would fill another. */
@@ -66,12 +66,12 @@ export function matchingOf(from: ComponentDoc, to: ComponentDoc): Matching {
       return found === undefined ? [] : [[id, found]];
     }),
   );
-  const unmatched = [
+  const unmatched: Told[] = [
     ...inOrder(from.properties).filter(([id]) => !properties.has(id)),
     ...inOrder(from.slots).filter(([id]) => !slots.has(id)),
   ].map(([, { label }]) => label);
   for (const [id, name] of partsIn(from.nodes))
-    if (!parts.has(id)) unmatched.push(`the look of ${name}`);
+    if (!parts.has(id)) unmatched.push(say('look-left', { part: name }));
   return { properties, slots, parts, unmatched };
 }
 

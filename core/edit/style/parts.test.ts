@@ -2,6 +2,7 @@ import { doEdit, idsWhenPlain, isRefusal, matchingOf, type NamedEdit } from '..'
 import { docOf, nodeIn, text, treeDocOf, type Documents } from '../../model';
 import { cssOf } from '../../compile';
 import { build, Linker, prepare, rulesOf, write, type Resolved } from '../../resolve';
+import { say } from '../../said';
 import { cascade } from '../../style';
 import { component, documentsOf, htmlOf, page } from '../../test';
 import { after } from '../../test/after';
@@ -134,7 +135,7 @@ test('made plain, an instance looks as it did with what was said of its parts; a
     args: { component: 'plate', node: 'words', name: 'line' },
   });
   const [from, to] = ['sign', 'plate'].map((id) => docOf(both, 'component', id)!);
-  expect(matchingOf(from!, to!).unmatched).toEqual(['the look of Badge']);
+  expect(matchingOf(from!, to!).unmatched).toEqual([say('look-left', { part: 'Badge' })]);
   const exchanged = after(both, {
     name: 'exchangeInstances',
     args: { instances: [{ doc: 'home', node: 'one' }], component: 'plate' },

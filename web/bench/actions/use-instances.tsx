@@ -9,6 +9,7 @@ import {
   type Documents,
 } from '@sormet/core/model';
 import { elementMatching, idsWhenPlain, matchingOf, type NamedEdit } from '@sormet/core/edit';
+import type { Told } from '@sormet/core/said';
 import { describe } from '../../canvas/address';
 import { Dialog } from '../../parts/Dialog';
 import { useDerived, useSync } from '../../site/SiteProvider';
@@ -16,7 +17,7 @@ import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 import type { Selected } from '../../ledger/use-selected';
-import { componentWords, count, sentence } from '../../words';
+import { componentWords, count, sentence, toldWords } from '../../words';
 import type { BenchAction } from './bench-action';
 
 /** The edit that makes an instance plain, and the id of what it becomes. */
@@ -226,14 +227,16 @@ function GoesOver({
   unmatched,
 }: {
   goes: readonly (readonly [string, string])[];
-  unmatched: readonly string[];
+  unmatched: readonly Told[];
 }): ReactNode {
   return (
     <>
       {goes.length > 0 ? (
         <p>Goes over: {goes.map(([a, b]) => (a === b ? a : `${a} as ${b}`)).join(', ')}.</p>
       ) : null}
-      {unmatched.length > 0 ? <p>Has no place there: {unmatched.join(', ')}.</p> : null}
+      {unmatched.length > 0 ? (
+        <p>Has no place there: {unmatched.map(toldWords).join(', ')}.</p>
+      ) : null}
     </>
   );
 }
