@@ -58,7 +58,13 @@ export default tseslint.config(
       '@typescript-eslint/restrict-plus-operands': 'error',
       '@typescript-eslint/restrict-template-expressions': [
         'error',
-        { allowNumber: true, allowBoolean: true, allowNullish: true, allowNever: true, allowArray: true },
+        {
+          allowNumber: true,
+          allowBoolean: true,
+          allowNullish: true,
+          allowNever: true,
+          allowArray: true,
+        },
       ],
       '@typescript-eslint/switch-exhaustiveness-check': [
         'error',

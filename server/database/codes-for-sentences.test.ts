@@ -21,7 +21,8 @@ test('what was stored as sentences is codes afterwards: the history as it would 
     } as const;
     await server.send(edit, await server.documents()).expect(200);
   }
-  const history = () => server.database.getRepository(HistoryEntity).find({ order: { revision: 'ASC' } });
+  const history = () =>
+    server.database.getRepository(HistoryEntity).find({ order: { revision: 'ASC' } });
   const before = (await history()).map(({ said }) => said);
   const upgrade = new CodesForSentences1764900000000();
   const runner = server.database.createQueryRunner();

@@ -28,7 +28,13 @@ test('a history is told anew as it would have been told when it was made, what t
       const takenBack = done.slice(0, 1).map(({ id }) => id);
       const revert: NamedEdit = { name: 'revert', args: { edits: takenBack } };
       const history = toldHistory(bodiesAfter(done));
-      history.add({ edit: 'the-last-edit', name: 'revert', args: revert.args, changes: [], says: 'x' });
+      history.add({
+        edit: 'the-last-edit',
+        name: 'revert',
+        args: revert.args,
+        changes: [],
+        says: 'x',
+      });
       for (const each of [...done].reverse()) history.add(asKept(each));
       const told = new Map(history.told().map(({ edit, said }) => [edit, said]));
       for (const { id, edit, before } of done)
