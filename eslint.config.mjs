@@ -1,6 +1,7 @@
 import eslint from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
+import { documented } from './scripts/lint/documented.mjs';
 import { noRecordOfDocuments } from './scripts/lint/no-record-of-documents.mjs';
 
 export default tseslint.config(
@@ -40,7 +41,9 @@ export default tseslint.config(
   {
     // What only types tell: promises left alone, cases missed, `Documents` read as a record.
     files: ['**/*.{ts,tsx}'],
-    plugins: { sormet: { rules: { 'no-record-of-documents': noRecordOfDocuments } } },
+    plugins: {
+      sormet: { rules: { documented, 'no-record-of-documents': noRecordOfDocuments } },
+    },
     languageOptions: {
       parserOptions: { project: './tsconfig.json', tsconfigRootDir: import.meta.dirname },
     },
@@ -88,5 +91,10 @@ export default tseslint.config(
         },
       ],
     },
+  },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['core/**/*.test.ts', 'core/test/**'],
+    rules: { 'sormet/documented': 'error' },
   },
 );

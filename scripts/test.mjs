@@ -52,6 +52,7 @@ try {
     ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
     ['Layers', bin('depcruise'), layers],
     ['Licences', process.execPath, ['scripts/licences.mjs', '--check']],
+    ['Diagrams', process.execPath, ['scripts/diagrams.mjs', '--check']],
     ['Types', bin('tsc'), ['-p', 'tsconfig.json']],
   ]);
   results.push(

@@ -11,6 +11,7 @@ export const HealthAnswer = Type.Object(
   exact,
 );
 
+/** A site as the list of sites shows it. Moments are ISO 8601 in UTC, here and below. */
 export const SiteSummary = Type.Object(
   {
     id: Type.String(),
@@ -39,6 +40,7 @@ export const RemovedSite = Type.Object(
 );
 export type RemovedSite = Static<typeof RemovedSite>;
 
+/** The sites there are, and those that were removed and can be brought back still. */
 export const SiteList = Type.Object(
   { sites: Type.Array(SiteSummary), removed: Type.Array(RemovedSite) },
   exact,
@@ -64,6 +66,7 @@ export type SiteRequest = Static<typeof SiteRequest>;
 /** That a site should be removed: its name, typed by whoever means it. */
 export const RemovalRequest = Type.Object({ name: Type.String({ maxLength: 200 }) }, exact);
 
+/** A whole site, as a window begins with it: what came after `revision` is heard then. */
 export const SiteAnswer = Type.Object(
   {
     site: SiteSummary,
@@ -79,6 +82,7 @@ export const RevisionAnswer = Type.Object(
   exact,
 );
 
+/** An edit as a window sends it. Sent again under the same `id` it is done once and gets the same answer. */
 export const EditRequest = Type.Object(
   {
     id: Type.String({ pattern: EDIT_ID_PATTERN }),
@@ -96,8 +100,10 @@ export const EditRequest = Type.Object(
 );
 export type EditRequest = Static<typeof EditRequest>;
 
+/** The revision after an edit: the window has heard of the others up to it, or asks for the history. */
 export const EditAnswer = Type.Object({ revision: Type.Integer() }, exact);
 
+/** An edit as others hear of it: its changes are laid on what they have, and nothing is run again. */
 export const HistoryEntry = Type.Object(
   {
     revision: Type.Integer(),
@@ -112,6 +118,7 @@ export const HistoryEntry = Type.Object(
 );
 export type HistoryEntry = Static<typeof HistoryEntry>;
 
+/** Edits after a revision, in order; where there are more, the last of these is asked after next. */
 export const HistoryAnswer = Type.Object(
   { revision: Type.Integer(), edits: Type.Array(HistoryEntry), more: Type.Boolean() },
   exact,
@@ -130,6 +137,7 @@ export const HistoryLine = Type.Object(
 );
 export type HistoryLine = Static<typeof HistoryLine>;
 
+/** Lines of the history, newest first; where there are more, those before the last are asked for next. */
 export const HistoryLines = Type.Object(
   { lines: Type.Array(HistoryLine), more: Type.Boolean() },
   exact,
@@ -157,6 +165,7 @@ export const LastChanges = Type.Object(
 );
 export type LastChanges = Static<typeof LastChanges>;
 
+/** A page that publishing would change, or that a release changed, and why. */
 export const Planned = Type.Object(
   {
     path: Type.String(),
@@ -172,6 +181,7 @@ export const Planned = Type.Object(
 );
 export type Planned = Static<typeof Planned>;
 
+/** What publishing would change at a revision: a later one may change more. */
 export const PlanAnswer = Type.Object(
   {
     revision: Type.Integer(),
@@ -182,6 +192,7 @@ export const PlanAnswer = Type.Object(
 );
 export type PlanAnswer = Static<typeof PlanAnswer>;
 
+/** A release, also while it is made: `done` of `of` pages are. */
 export const ReleaseSummary = Type.Object(
   {
     id: Type.String(),
@@ -204,8 +215,10 @@ export const ReleaseSummary = Type.Object(
 );
 export type ReleaseSummary = Static<typeof ReleaseSummary>;
 
+/** The releases of a site, newest first. */
 export const ReleaseList = Type.Object({ releases: Type.Array(ReleaseSummary) }, exact);
 
+/** A file that was brought in: stored by its content, and no part of a site before an edit adds it. */
 export const FileAnswer = Type.Object(
   {
     sha256: Type.String(),

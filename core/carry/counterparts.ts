@@ -30,6 +30,7 @@ export class Counterparts {
     private readonly choices: Choices = {},
   ) {}
 
+  /** The component here: the same, one of the same name, or the one that comes along. */
   component(id: string): string | undefined {
     const copied = own(this.clip.components, id);
     return this.of('component', id, copied !== undefined, () =>
@@ -37,6 +38,7 @@ export class Counterparts {
     );
   }
 
+  /** The shared style here, by its name; else it comes along. */
   style(id: string): string | undefined {
     const copied = own(this.clip.styles, id);
     return this.of('style', id, copied !== undefined, () =>
@@ -44,6 +46,7 @@ export class Counterparts {
     );
   }
 
+  /** The file here, by its content; else it comes along. */
   asset(id: string): string | undefined {
     const copied = own(this.clip.assets, id);
     return this.of('asset', id, copied !== undefined, () =>
@@ -51,6 +54,7 @@ export class Counterparts {
     );
   }
 
+  /** The content type here, by its name. Content never comes along: it belongs to its site. */
   type(id: string): string | undefined {
     const copied = own(this.clip.types, id);
     return this.of('type', id, false, () =>
@@ -58,6 +62,7 @@ export class Counterparts {
     );
   }
 
+  /** The entry here: of the type that stands for its type, with the same slug. */
   entry(id: string): string | undefined {
     const copied = own(this.clip.entryNames, id);
     return this.of('entry', id, false, () => {
@@ -70,6 +75,7 @@ export class Counterparts {
     });
   }
 
+  /** The page here that has the path which the copied one had. */
   page(id: string): string | undefined {
     const copied = own(this.clip.pages, id);
     return this.of('page', id, false, () => {
@@ -120,6 +126,7 @@ export class Counterparts {
     return Object.keys(slots).find((each) => slots[each]!.label === label);
   }
 
+  /** The token here, by its name; where both are wanted, one that comes along. */
   token(id: string): string | undefined {
     const { tokens } = this.documents.tokens;
     if (own(this.choices, id) === 'both') {
@@ -132,6 +139,7 @@ export class Counterparts {
     return Object.keys(tokens).find((each) => tokens[each]!.name === name);
   }
 
+  /** The theme here, by its name. */
   theme(id: string): string | undefined {
     const { themes = {} } = this.documents.tokens;
     if (isTheme(themes, id)) return id;
@@ -139,6 +147,7 @@ export class Counterparts {
     return Object.keys(themes).find((each) => themes[each]!.name === name);
   }
 
+  /** The narrower width here that holds up to the same viewport, in CSS px. */
   width(id: string): string | undefined {
     const { widths } = this.documents.site;
     if (own(widths, id)) return id;

@@ -4,7 +4,9 @@ const DERIVED = {
   lighter: 'color-mix(in oklab, var(--of), white 18%)',
   quieter: 'color-mix(in oklab, var(--of), gray 40%)',
 } as const;
+/** What can be made of a colour: a step in lightness, or towards grey. */
 export type Derivation = keyof typeof DERIVED;
+/** The names of what can be made of a colour, in the order in which they are offered. */
 export const DERIVATIONS = Object.keys(DERIVED) as Derivation[];
 
 /** A token's value that is darker, lighter or quieter than another token, and follows it. */

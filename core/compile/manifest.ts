@@ -65,6 +65,7 @@ export class Release {
     this.pages = pages;
   }
 
+  /** What stands at a path of the release, as `about/index.html`; nothing where nothing does. */
   file(path: string): ReleaseFile | undefined {
     return Object.hasOwn(this.manifest, path) ? this.manifest[path] : undefined;
   }

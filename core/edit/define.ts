@@ -8,6 +8,7 @@ export interface PastEdit {
   readonly changes: readonly Change[];
   readonly said: Said;
 }
+/** Looks up what an edit of this id did; nothing where the history does not have it. */
 export type Past = (edit: string) => PastEdit | undefined;
 
 /**
@@ -26,6 +27,7 @@ export function defineEdit<S extends TObject>(kind: EditKind<S>): EditKind<S> {
   return kind;
 }
 
+/** An edit that is not done, with why, and where in which document the cause stands (a JSON Pointer). */
 export function refuse(refused: Said, doc?: string, path?: string): Refusal {
   const refusal: { refused: Said; doc?: string; path?: string } = { refused };
   if (doc !== undefined) refusal.doc = doc;

@@ -122,7 +122,9 @@ export const EDITS = {
   tidy,
 } as const;
 
+/** The name of an edit. */
 export type EditName = keyof typeof EDITS;
+/** The arguments of an edit, by its name. */
 export type ArgsOf<N extends EditName> = Static<(typeof EDITS)[N]['args']>;
 
 /** An edit as it is sent, kept and repeated: its name and arguments. */

@@ -1,6 +1,7 @@
 import { own, pointer, type Finding, type Json } from '../model';
 import { say, type Said } from '../said';
 
+/** An object of JSON, as it is read and not written to. */
 export type JsonObject = Readonly<Record<string, Json>>;
 
 /** Whether a value is an object of JSON. */

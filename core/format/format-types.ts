@@ -40,6 +40,7 @@ export const STYLE_TYPES = {
     timingFunction: ['transition-timing-function', 'cubicBezier'],
   },
 } as const satisfies Readonly<Record<string, Readonly<Record<string, readonly [string, string]>>>>;
+/** A type of the format whose values are several declarations together. */
 export type StyleType = keyof typeof STYLE_TYPES;
 
 /** The weights that have names (8.4 Font weight), with their numbers. */

@@ -8,6 +8,7 @@ export interface DrawnElement {
   readonly children: readonly DrawnElement[];
 }
 
+/** An icon that was read, or why the drawing is none. */
 export type ReadIcon =
   { readonly ok: true; readonly icon: IconValue } | { readonly ok: false; readonly reason: Said };
 

@@ -31,6 +31,7 @@ export interface ReadStyle {
   readonly declares: Readonly<Record<string, string>>;
 }
 
+/** What a file of tokens holds, or everything that is wrong with it, each by its place. */
 export type ReadTokens =
   | {
       readonly ok: true;

@@ -10,7 +10,9 @@ const EXTENSIONS = {
   'font/woff2': 'woff2',
 } as const;
 
+/** A media type that a site may hold (IANA). */
 export type MediaType = keyof typeof EXTENSIONS;
+/** All media types that a site may hold. */
 export const MEDIA_TYPES = Object.keys(EXTENSIONS) as MediaType[];
 
 /** The path of a stored file on every origin: named after its content, so it may be kept for ever. */

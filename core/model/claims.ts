@@ -56,6 +56,7 @@ export function partsOf(path: string): { above: string; last: string } {
 export class Claims {
   private constructor(private readonly holders: SharedMap<readonly string[]>) {}
 
+  /** The claims of documents, looked at one by one. */
   static of(documents: Iterable<Doc>): Claims {
     const holders = new Map<string, string[]>();
     for (const doc of documents)

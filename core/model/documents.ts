@@ -34,6 +34,7 @@ const Path = Type.String({
   says: 'path-form',
 });
 
+/** What holds for the whole site: its name and address, its language, widths, fonts, the theme it stands in. */
 export const SiteDoc = document('site', {
   name: Label,
   slug: Slug,
@@ -75,6 +76,7 @@ export const SiteDoc = document('site', {
 });
 export type SiteDoc = Static<typeof SiteDoc>;
 
+/** A value with a name. Declarations refer to it by its id, so that it can be renamed and changed in one place. */
 export const Token = Type.Object(
   {
     name: Label,
@@ -136,6 +138,9 @@ export const StyleDoc = document('style', {
 });
 export type StyleDoc = Static<typeof StyleDoc>;
 
+/**
+ * A page: its address, what it says of itself, and its tree. One that is made from entries stands for a page of each.
+ */
 export const PageDoc = document('page', {
   name: Label,
   path: Path,
@@ -154,6 +159,7 @@ export const PageDoc = document('page', {
 });
 export type PageDoc = Static<typeof PageDoc>;
 
+/** What each instance of a component may set: the interface of a definition. */
 export const Property = Type.Object(
   {
     label: Label,
@@ -179,6 +185,7 @@ export const Property = Type.Object(
 );
 export type Property = Static<typeof Property>;
 
+/** A heading over properties, for whoever sets them. */
 export const Group = Type.Object(
   { label: Label, order: OrderKey },
   { additionalProperties: false },
@@ -247,6 +254,7 @@ export const Rule = Type.Object(
 );
 export type Rule = Static<typeof Rule>;
 
+/** A component: its definition as a tree, what of it an instance may set, and what rules make otherwise. */
 export const ComponentDoc = document('component', {
   /** With its folder: `Sections/Shed intro`. */
   name: Type.String({
@@ -263,6 +271,7 @@ export const ComponentDoc = document('component', {
 });
 export type ComponentDoc = Static<typeof ComponentDoc>;
 
+/** A field of a content type. */
 export const Field = Type.Object(
   {
     label: Label,
@@ -278,6 +287,7 @@ export const Field = Type.Object(
 );
 export type Field = Static<typeof Field>;
 
+/** A content type: which fields its entries have. */
 export const TypeDoc = document('type', {
   name: Label,
   plural: Label,
@@ -287,6 +297,7 @@ export const TypeDoc = document('type', {
 });
 export type TypeDoc = Static<typeof TypeDoc>;
 
+/** An entry of a content type. Its values keep the kind they were written in, whatever its fields are of now. */
 export const EntryDoc = document('entry', {
   type: Id,
   slug: Slug,
@@ -297,6 +308,7 @@ export const EntryDoc = document('entry', {
 });
 export type EntryDoc = Static<typeof EntryDoc>;
 
+/** A file of the site, by its content: two of the same bytes are one file, under two names. */
 export const AssetDoc = document('asset', {
   name: Type.String({ minLength: 1, maxLength: 200 }),
   sha256: Type.String({ pattern: '^[0-9a-f]{64}$' }),
@@ -320,9 +332,12 @@ export const SCHEMAS = {
   asset: AssetDoc,
 } as const;
 
+/** A kind of document. */
 export type Kind = keyof typeof SCHEMAS;
+/** A document: what is stored, sent and changed as one, by edits of its members. */
 export type Doc =
   SiteDoc | TokensDoc | TagsDoc | StyleDoc | PageDoc | ComponentDoc | TypeDoc | EntryDoc | AssetDoc;
+/** A document of one kind. */
 export type DocOf<K extends Kind> = Extract<Doc, { kind: K }>;
 
 /** The kinds of which a site has exactly one document. */

@@ -15,10 +15,17 @@ export function newId(): string {
   return id;
 }
 
+/** The id of a node, within its tree. */
 export type NodeId = string;
+/** The id of a document, within its site. */
 export type DocId = string;
+/** The id of a property, within its component. */
 export type PropertyId = string;
+/** The id of a slot, within its component. */
 export type SlotId = string;
+/** The id of a field, within its content type. */
 export type FieldId = string;
+/** The id of a narrower width of the site. */
 export type WidthId = string;
+/** The id of a rule, within its component. */
 export type RuleId = string;

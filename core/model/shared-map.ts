@@ -14,10 +14,12 @@ export class SharedMap<V extends object> {
     readonly size: number,
   ) {}
 
+  /** A map that begins as another. That one must not be changed from then on. */
   static of<V extends object>(values: ReadonlyMap<string, V>): SharedMap<V> {
     return new SharedMap<V>(values, new Map(), values.size);
   }
 
+  /** What stands under a key; nothing where nothing does. */
   get(key: string): V | undefined {
     if (this.beside.size > 0) {
       const value = this.beside.get(key);
@@ -26,6 +28,7 @@ export class SharedMap<V extends object> {
     return this.base.get(key);
   }
 
+  /** All that stands in it, in no order that may be relied on. */
   *values(): Iterable<V> {
     for (const [key, value] of this.base) if (!this.beside.has(key)) yield value;
     for (const value of this.beside.values()) if (value) yield value;

@@ -79,7 +79,9 @@ export const SOURCE_SCHEMA = Type.Recursive(
 export type Source = Static<typeof SOURCE_SCHEMA>;
 /** The schema of a source by reference, as other schemas hold it: it is recursive, so it is written once. */
 export const Source = Type.Unsafe<Source>(Type.Ref('Source'));
+/** What is shown where a source gives nothing: the default, nothing, not even the element, or another source. */
 export type WhenEmpty = NonNullable<Source['whenEmpty']>;
+/** A source that is a value written where it stands. */
 export type Literal = Extract<Source, { is: 'value' }>;
 
 /** A value written where it stands, as a source. */

@@ -19,6 +19,7 @@ export const TOKEN_GROUPS = {
   gradient: { word: 'Gradient', type: 'gradient' },
 } as const satisfies Readonly<Record<string, { word: string; type: PlaceholderType }>>;
 
+/** What a token is for, as people look for it: two groups may hold values of one type. */
 export const TokenGroup = Type.Union(
   (Object.keys(TOKEN_GROUPS) as (keyof typeof TOKEN_GROUPS)[]).map((group) => Type.Literal(group)),
 );

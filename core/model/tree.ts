@@ -41,6 +41,7 @@ export type PlaceholderType = Static<typeof PlaceholderType>;
 
 /** What a border is made of: what one stands for is said part by part. */
 export const BORDER_PARTS = ['width', 'style', 'color'] as const;
+/** A part of a border. */
 export type BorderPart = (typeof BORDER_PARTS)[number];
 
 /** What stands in a placeholder's place: a token (of a border, one part of it) of the site, or what a source gives where the declaration stands. */
@@ -91,8 +92,10 @@ export const STATES = [
   '::placeholder',
   '::marker',
 ] as const;
+/** A state of an element, or a part of it that CSS can style. */
 export type State = (typeof STATES)[number];
 
+/** The keys of a block, as a pattern: a longhand, `@` and a width, a state. */
 export const BLOCK_KEY = `^-?[a-z][a-z-]*(@[a-z][a-z0-9-]{0,39})?(${STATES.join('|')})?$`;
 
 /**
@@ -130,6 +133,7 @@ const chosen = Type.Optional(
 );
 /** What an element or instance may have chosen for it. */
 export const CHOSEN = ['tag', 'theme', 'style'] as const;
+/** What properties may choose for a node. */
 export type ChosenKind = (typeof CHOSEN)[number];
 
 /** Under which name whoever places the definition may style it; its root is styled by them anyway. */
@@ -137,6 +141,7 @@ const part = Type.Optional(Type.String({ minLength: 1, maxLength: 120 }));
 /** What an instance says of parts of its component, by their nodes; what is no part there (any more) says nothing. */
 const parts = Type.Optional(Type.Record(Id, Block, { additionalProperties: false }));
 
+/** An HTML element. Its words are text nodes in it. */
 export const ElementNode = Type.Object(
   {
     kind: Type.Literal('element'),
@@ -155,6 +160,7 @@ export const ElementNode = Type.Object(
 );
 export type ElementNode = Static<typeof ElementNode>;
 
+/** Words, as one value: plain, rich, or an icon. It has no look of its own; that is its element's. */
 export const TextNode = Type.Object(
   {
     kind: Type.Literal('text'),
@@ -171,6 +177,7 @@ export const TextNode = Type.Object(
 );
 export type TextNode = Static<typeof TextNode>;
 
+/** A component placed somewhere, with what this instance sets and says of its look. */
 export const InstanceNode = Type.Object(
   {
     kind: Type.Literal('instance'),
@@ -190,6 +197,7 @@ export const InstanceNode = Type.Object(
 );
 export type InstanceNode = Static<typeof InstanceNode>;
 
+/** Where a slot of the definition is. What stands in it shows where an instance fills it with nothing. */
 export const SlotNode = Type.Object(
   { kind: Type.Literal('slot'), place: Place, name: Name, slot: Id },
   { additionalProperties: false },
@@ -204,6 +212,7 @@ export const Operator = Type.Union(
 );
 export type Operator = Static<typeof Operator>;
 
+/** What an item must meet to be shown. Of several all must hold. */
 export const Condition = Type.Object(
   { path: FieldPath, is: Operator, source: Source },
   { additionalProperties: false },
@@ -248,12 +257,14 @@ export function queriedType(query: Query): string | undefined {
 /** The name of the place, among a repeat's children, of what stands there when there are no entries. */
 export const NONE = 'none';
 
+/** Shows what stands in it once for each item of a query; what stands in `none`, where there are none. */
 export const RepeatNode = Type.Object(
   { kind: Type.Literal('repeat'), place: Place, name: Name, query: Query },
   { additionalProperties: false },
 );
 export type RepeatNode = Static<typeof RepeatNode>;
 
+/** A node of a tree. */
 export const TreeNode = Type.Union([ElementNode, TextNode, InstanceNode, SlotNode, RepeatNode]);
 export type TreeNode = Static<typeof TreeNode>;
 

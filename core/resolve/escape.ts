@@ -11,6 +11,7 @@ export function escapeText(text: string): string {
   return out;
 }
 
+/** The same between double quotes (HTML Living Standard, 13.3, escaping a string in the attribute mode). */
 export function escapeAttribute(text: string): string {
   const out = escapeText(text);
   return out.indexOf('"') < 0 ? out : escaped(out, '"', '&quot;');

@@ -46,6 +46,7 @@ export interface Varied {
   readonly byRules: readonly ByRule[];
 }
 
+/** An attribute with the type that its element takes for it. */
 export interface LinkedAttribute extends Varied {
   readonly name: string;
   readonly type: TypeSpec;
@@ -81,6 +82,7 @@ export interface Look {
   readonly customs: readonly Custom[];
 }
 
+/** An element with all that decides about it: which sources, under which rules. */
 export interface LinkedElement extends LinkedBase {
   readonly kind: 'element';
   readonly tag: string;
@@ -94,6 +96,7 @@ export interface LinkedElement extends LinkedBase {
   readonly children: readonly LinkedNode[];
 }
 
+/** Words with their source, and what decides how they are written. */
 export interface LinkedText extends LinkedBase {
   readonly kind: 'text';
   readonly text: Source;
@@ -104,6 +107,7 @@ export interface LinkedText extends LinkedBase {
   readonly shown: Varied | undefined;
 }
 
+/** An instance with the definition it places and what fills that. */
 export interface LinkedInstance extends LinkedBase {
   readonly kind: 'instance';
   readonly component: Linked;
@@ -124,12 +128,14 @@ export interface LinkedPart {
   readonly height: number;
 }
 
+/** Where a slot of the definition around is. */
 export interface LinkedSlot extends LinkedBase {
   readonly kind: 'slot';
   readonly slot: SlotId;
   readonly fallback: readonly LinkedNode[];
 }
 
+/** A repeat, its children apart: what stands for each item, and what stands there when there are none. */
 export interface LinkedRepeat extends LinkedBase {
   readonly kind: 'repeat';
   readonly query: Query;
@@ -137,6 +143,7 @@ export interface LinkedRepeat extends LinkedBase {
   readonly none: readonly LinkedNode[];
 }
 
+/** A node ready to be resolved. */
 export type LinkedNode = LinkedElement | LinkedText | LinkedInstance | LinkedSlot | LinkedRepeat;
 
 /**

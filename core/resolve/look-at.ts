@@ -17,6 +17,7 @@ export interface LookAt {
   readonly customs: readonly CustomAt[];
 }
 
+/** What has no look: nothing is said of it. */
 export const NO_LOOK: LookAt = Object.freeze({ classes: [], customs: [] });
 
 /** What a node says of its element's look at a place, and what the instances around say of it as their root. */

@@ -22,10 +22,12 @@ export class ReadsBuilder {
 
   constructor(private readonly doc: TreeDoc | null) {}
 
+  /** What decides whether it shows is read. */
   shown(shown: Varied | undefined): this {
     return shown ? this.varied(shown, BOOLEAN) : this;
   }
 
+  /** A source and what rules put in its place are read, with the properties those rules ask. */
   varied({ source, byRules }: Varied, type: TypeSpec): this {
     if (source) this.source(source, type);
     for (const each of byRules) {
@@ -35,6 +37,7 @@ export class ReadsBuilder {
     return this;
   }
 
+  /** A source is read, and what stands in for it where it is empty. */
   source(source: Source, type: TypeSpec): this {
     for (const each of chainOf(source)) this.one(each, type);
     return this;
@@ -61,6 +64,7 @@ export class ReadsBuilder {
     }
   }
 
+  /** All that nodes read is read by what holds them. */
   nodes(nodes: readonly LinkedNode[]): this {
     for (const { reads } of nodes) {
       for (const id of reads.properties) this.properties.add(id);
@@ -73,6 +77,7 @@ export class ReadsBuilder {
     return this;
   }
 
+  /** What a look asks: options of axes, what is chosen, what feeds declarations. */
   look({ classes, customs }: Look): this {
     for (const { when, chosen } of classes) {
       for (const { property } of when) this.properties.add(property);
@@ -88,6 +93,7 @@ export class ReadsBuilder {
     return this;
   }
 
+  /** A slot shows what fills it. */
   slot(id: string): this {
     this.slots.add(id);
     return this;
@@ -99,11 +105,13 @@ export class ReadsBuilder {
     return this;
   }
 
+  /** It reads data that is not told apart: whenever any of it changes, it is resolved anew. */
   all(): this {
     this.data = true;
     return this;
   }
 
+  /** What was gathered, in an order that does not depend on how. */
   done(): Reads {
     return {
       properties: [...this.properties].sort(),

@@ -27,6 +27,7 @@ export interface ResolvedElement {
   readonly children: readonly Resolved[];
 }
 
+/** Words as they show. */
 export interface ResolvedText {
   readonly waiting: boolean;
   readonly kind: 'text';
@@ -37,6 +38,7 @@ export interface ResolvedText {
   readonly content: Content;
 }
 
+/** What an instance, a slot, a repeat or one round of it shows. It is no element: HTML has only what is in it. */
 export interface ResolvedGroup {
   readonly waiting: boolean;
   readonly kind: 'group';
@@ -50,6 +52,7 @@ export interface ResolvedGroup {
   readonly children: readonly Resolved[];
 }
 
+/** A node of what a document shows. */
 export type Resolved = ResolvedElement | ResolvedText | ResolvedGroup;
 
 /** The address of a resolved node: the way down and the node, the same after every edit that leaves it there. */

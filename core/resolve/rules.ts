@@ -98,7 +98,7 @@ function saidOf(
       level: { of: 'themes', at: height },
       block: groundOf(documents),
     });
-  const puts = (style: string) => {
+  const putOn = (style: string) => {
     const block = docOf(documents, 'style', style)?.style;
     if (block)
       found.push({
@@ -107,12 +107,12 @@ function saidOf(
         block,
       });
   };
-  for (const style of Object.keys(stored.shared ?? {})) puts(style);
+  for (const style of Object.keys(stored.shared ?? {})) putOn(style);
   // What was chosen is what was written, too.
   const tree = treeDocOf(documents, doc);
   for (const { kind, option } of tree && stored.chosen ? choicesOf(tree, stored.chosen) : [])
     if (kind === 'style') {
-      if (classes.has(sharedClassOf(option, height)) && !stored.shared?.[option]) puts(option);
+      if (classes.has(sharedClassOf(option, height)) && !stored.shared?.[option]) putOn(option);
     } else if (
       classes.has(themeClassOf(option, height)) &&
       isTheme(documents.tokens.themes, option)

@@ -40,6 +40,7 @@ export interface PartAt extends LinkedPart {
   readonly at: LookAt;
 }
 
+/** All that names mean at one place of a document, and what was put into the slots around. */
 export interface Scope extends Names {
   readonly slots: Readonly<Record<SlotId, Fill>>;
   /** What the instance around says of parts of the definition that is written, by their nodes. */
@@ -182,6 +183,7 @@ function samePart(a: PartAt, b: PartAt): boolean {
   );
 }
 
+/** Whether two put the same into a slot: the same objects, so that what was resolved of one stands for the other. */
 export function sameFill(a: Fill | undefined, b: Fill | undefined): boolean {
   return a === b || (a?.nodes === b?.nodes && a?.scope === b?.scope);
 }

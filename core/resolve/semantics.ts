@@ -76,6 +76,7 @@ export interface AttributeAt {
   readonly value: Result;
 }
 
+/** An element as it is at one place, as far as that is known before a page is written. */
 export interface ElementAt {
   readonly attributes: readonly AttributeAt[];
   /** What must hold for the element to be written at all. */

@@ -12,6 +12,7 @@ export interface Said {
 
 /** A text or a number as it stands, or something that needs words itself. */
 export type Told = string | number | Said;
+/** What a code may be about: one thing, or several. */
 export type About = Told | readonly Told[];
 
 interface Kinds {

@@ -31,6 +31,7 @@ export type Stands =
   | { readonly is: 'style'; readonly style: string; readonly held?: State }
   | { readonly is: 'component'; readonly component: string };
 
+/** A page with one of everything that has a look, and what of it is which. */
 export interface Specimen {
   readonly page: PageDoc;
   /** What each part stands for. */

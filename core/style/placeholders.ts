@@ -17,6 +17,7 @@ import {
   type Ref,
 } from '../model';
 
+/** What stands in for each placeholder of a value, by its name. */
 export type Refs = Readonly<Record<string, Ref>>;
 
 /** A value of each type, to check a declaration with where the real one is known only later. */

@@ -44,6 +44,7 @@ export interface Unloaded {
   readonly entriesOf: ReadonlySet<string>;
 }
 
+/** All of the site is here: nothing is ever waited for. */
 export const ALL_LOADED: Unloaded = Object.freeze({
   docs: new Set<string>(),
   entriesOf: new Set<string>(),

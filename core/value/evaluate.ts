@@ -14,10 +14,12 @@ import { declaredType, isEntry, type Item } from './items';
 
 /** The result of a value that, being empty, was decided to hide the element that uses it. */
 export const HIDE = Object.freeze({ type: 'hide' as const, value: null });
+/** That the element which uses a value is hidden. */
 export type Hide = typeof HIDE;
 
 /** The result of a value that cannot be told yet, because something it reads is not loaded. It is not empty. */
 export const WAITING = Object.freeze({ type: 'waiting' as const, value: null });
+/** That a value is not known yet. */
 export type Waiting = typeof WAITING;
 
 /** A value that is known: typed, empty (`null`), or one that hides what uses it; or what is waited for. */
@@ -53,6 +55,7 @@ export class LaterItem {
   ) {}
 }
 
+/** What reading a source comes to: known now, or for each page when it is written. */
 export type Result = Known | Later;
 
 /** What names mean at one place: lexical, as in HTML. */

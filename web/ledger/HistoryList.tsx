@@ -81,7 +81,7 @@ function Lines({ doc, document }: { doc: TreeDoc; document: string | undefined }
             line={line}
             // What led to the present is the present.
             doc={document !== undefined && i > 0 ? doc : undefined}
-            isHere={line.who === sync.window}
+            isHere={line.who === sync.name}
           />
         ))}
         {document !== undefined && !more ? (

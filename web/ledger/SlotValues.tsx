@@ -1,5 +1,14 @@
 import type { ReactNode } from 'react';
-import { allOf, childrenOf, inOrder, own, type ComponentDoc, type Slot } from '@sormet/core/model';
+import {
+  allOf,
+  childrenOf,
+  inOrder,
+  own,
+  type ComponentDoc,
+  type NodeId,
+  type Slot,
+  type TreeDoc,
+} from '@sormet/core/model';
 import { nodeName, shortName } from '@sormet/core/edit';
 import { HeadedTable } from '../parts/HeadedTable';
 import { useDerived, useSync } from '../site/SiteProvider';
@@ -28,15 +37,10 @@ export function SlotValues({
   /** The node where it stands. */
   node: string;
 }): ReactNode {
-  const { documents } = useDerived();
   const sync = useSync();
-  const dispatch = useAppDispatch();
   const made = own(component.slots, slot);
   if (!made) return <p className="ledger-empty">This slot is not in the definition any more.</p>;
   const args = { component: component.id, slot };
-  const others = allOf(documents, 'component').filter(({ id }) => id !== component.id);
-  const allowed = Object.keys(made.allows ?? {});
-  const fallback = childrenOf(component.nodes).of(node);
   return (
     <HeadedTable
       label={`Values of the slot ${made.label}`}
@@ -77,48 +81,8 @@ export function SlotValues({
         <tr>
           <GroupCell label="What comes in" rows={2} />
           <th scope="row">takes</th>
-          <td className={allowed.length > 0 ? 'cell set wins tight' : 'cell tight'}>
-            <span className="chips">
-              {allowed.map((each) => {
-                const name = shortName(others.find(({ id }) => id === each)?.name ?? 'gone');
-                const rest = Object.fromEntries(
-                  allowed.filter((id) => id !== each).map((id) => [id, true as const]),
-                );
-                return (
-                  <button
-                    key={each}
-                    type="button"
-                    className="chip"
-                    aria-label={`${name}: no longer taken`}
-                    onClick={() =>
-                      sync.edit({
-                        name: 'setSlot',
-                        args: { ...args, set: { allows: allowed.length > 1 ? rest : null } },
-                      })
-                    }
-                  >
-                    {name} ×
-                  </button>
-                );
-              })}
-              <ChoiceCell
-                label="What the slot takes"
-                chosen={undefined}
-                placeholder={allowed.length === 0 ? 'anything; limit it to …' : 'and …'}
-                options={others
-                  .filter(({ id }) => !allowed.includes(id))
-                  .map(({ id, name }) => ({ value: id, label: shortName(name) }))}
-                onChoose={(chosen) =>
-                  sync.edit({
-                    name: 'setSlot',
-                    args: {
-                      ...args,
-                      set: { allows: { ...made.allows, [chosen]: true } },
-                    },
-                  })
-                }
-              />
-            </span>
+          <td className={made.allows ? 'cell set wins tight' : 'cell tight'}>
+            <Taken component={component} slot={slot} made={made} />
           </td>
           <td />
         </tr>
@@ -148,29 +112,101 @@ export function SlotValues({
           <GroupCell label="With nothing in it" rows={1} />
           <th scope="row">stands there</th>
           <td colSpan={2}>
-            {fallback.length === 0 ? (
-              <span className="quiet">
-                nothing; place something with the slot selected, and that stands there
-              </span>
-            ) : (
-              fallback.map((child) => (
-                <button
-                  key={child}
-                  type="button"
-                  className="as-link in-row"
-                  onClick={() =>
-                    dispatch(benchActions.select({ doc: component.id, nodes: [child] }))
-                  }
-                >
-                  {nodeName(documents, component.nodes[child]!, component)}
-                </button>
-              ))
-            )}
+            <Standing
+              doc={component}
+              nodes={childrenOf(component.nodes).of(node)}
+              nothing="nothing; place something with the slot selected, and that stands there"
+            />
           </td>
         </tr>
       </tbody>
     </HeadedTable>
   );
+}
+
+/** Which components a slot takes; anything, where none is named. */
+function Taken({
+  component,
+  slot,
+  made,
+}: {
+  component: ComponentDoc;
+  slot: string;
+  made: Slot;
+}): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const args = { component: component.id, slot };
+  const others = allOf(documents, 'component').filter(({ id }) => id !== component.id);
+  const allowed = Object.keys(made.allows ?? {});
+  return (
+    <span className="chips">
+      {allowed.map((each) => {
+        const name = shortName(others.find(({ id }) => id === each)?.name ?? 'gone');
+        const rest = Object.fromEntries(
+          allowed.filter((id) => id !== each).map((id) => [id, true as const]),
+        );
+        return (
+          <button
+            key={each}
+            type="button"
+            className="chip"
+            aria-label={`${name}: no longer taken`}
+            onClick={() =>
+              sync.edit({
+                name: 'setSlot',
+                args: { ...args, set: { allows: allowed.length > 1 ? rest : null } },
+              })
+            }
+          >
+            {name} ×
+          </button>
+        );
+      })}
+      <ChoiceCell
+        label="What the slot takes"
+        chosen={undefined}
+        placeholder={allowed.length === 0 ? 'anything; limit it to …' : 'and …'}
+        options={others
+          .filter(({ id }) => !allowed.includes(id))
+          .map(({ id, name }) => ({ value: id, label: shortName(name) }))}
+        onChoose={(chosen) =>
+          sync.edit({
+            name: 'setSlot',
+            args: {
+              ...args,
+              set: { allows: { ...made.allows, [chosen]: true } },
+            },
+          })
+        }
+      />
+    </span>
+  );
+}
+
+/** What stands in a slot, each leading to it. */
+function Standing({
+  doc,
+  nodes,
+  nothing,
+}: {
+  doc: TreeDoc;
+  nodes: readonly NodeId[];
+  nothing: string;
+}): ReactNode {
+  const { documents } = useDerived();
+  const dispatch = useAppDispatch();
+  if (nodes.length === 0) return <span className="quiet">{nothing}</span>;
+  return nodes.map((node) => (
+    <button
+      key={node}
+      type="button"
+      className="as-link in-row"
+      onClick={() => dispatch(benchActions.select({ doc: doc.id, nodes: [node] }))}
+    >
+      {nodeName(documents, doc.nodes[node]!, doc)}
+    </button>
+  ));
 }
 
 /** A slot of an instance: what fills it here, and how it is filled. */
@@ -180,7 +216,6 @@ export function FilledSlot({ selected, slot }: { selected: Selected; slot: strin
   const { doc, id, component } = selected;
   const made = component && own(component.slots, slot);
   if (!made) return <p className="ledger-empty">The component has no such slot any more.</p>;
-  const filled = childrenOf(doc.nodes).of(id, slot);
   const takes = Object.keys(made.allows ?? {}).flatMap((each) => {
     const name = allOf(documents, 'component').find((other) => other.id === each)?.name;
     return name === undefined ? [] : [shortName(name)];
@@ -203,22 +238,11 @@ export function FilledSlot({ selected, slot }: { selected: Selected; slot: strin
         <tr>
           <th scope="row">holds</th>
           <td>
-            {filled.length === 0 ? (
-              <span className="quiet">
-                nothing here: what the definition has in store stands there
-              </span>
-            ) : (
-              filled.map((child) => (
-                <button
-                  key={child}
-                  type="button"
-                  className="as-link in-row"
-                  onClick={() => dispatch(benchActions.select({ doc: doc.id, nodes: [child] }))}
-                >
-                  {nodeName(documents, doc.nodes[child]!, doc)}
-                </button>
-              ))
-            )}
+            <Standing
+              doc={doc}
+              nodes={childrenOf(doc.nodes).of(id, slot)}
+              nothing="nothing here: what the definition has in store stands there"
+            />
           </td>
         </tr>
         <tr>

@@ -1,13 +1,5 @@
-import {
-  memo,
-  useDeferredValue,
-  useId,
-  useLayoutEffect,
-  useRef,
-  useState,
-  type ReactNode,
-  type Ref,
-} from 'react';
+import { memo, useDeferredValue, useId, useRef, useState, type ReactNode, type Ref } from 'react';
+import { usePlacedList } from './use-placed-list';
 import './SuggestField.css';
 
 /** Something that is suggested while one types. */
@@ -16,9 +8,6 @@ export interface Suggestion {
   /** What is shown of it, where that is not its value. */
   readonly label?: ReactNode;
 }
-
-/** How far the list stands from the edges of the window, in px. */
-const EDGE = 8;
 
 /**
  * A field to type into, with suggestions below: an editable combobox with a list (WAI-ARIA Authoring Practices Guide).
@@ -89,28 +78,7 @@ export function SuggestField({
     const to = (from + step + suggestions.length) % suggestions.length;
     setWalkedTo(suggestions[to]!.value);
   };
-  // Over everything, so that no pane cuts it off: placed where the field stands when it opens.
-  useLayoutEffect(() => {
-    const box = list.current;
-    if (!open || alwaysOpen || !box || !own.current) return undefined;
-    const put = () => {
-      const { left, bottom, top } = own.current!.getBoundingClientRect();
-      const { height, width } = box.getBoundingClientRect();
-      const above = bottom + height + EDGE > window.innerHeight && top > height;
-      box.style.left = `${Math.max(EDGE, Math.min(left, window.innerWidth - width - EDGE))}px`;
-      box.style.top = `${above ? top - height : bottom}px`;
-    };
-    box.showPopover();
-    put();
-    document.addEventListener('scroll', put, true);
-    return () => {
-      document.removeEventListener('scroll', put, true);
-      if (box.isConnected) box.hidePopover();
-    };
-  }, [open, alwaysOpen, shown.length]);
-  useLayoutEffect(() => {
-    list.current?.children[active]?.scrollIntoView({ block: 'nearest' });
-  }, [active]);
+  usePlacedList({ list, field: own, isOver: open && !alwaysOpen, active, rows: shown.length });
   return (
     <span className={`suggest ${className}`}>
       <input

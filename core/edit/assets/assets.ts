@@ -5,6 +5,7 @@ import { exact } from '../args';
 import { change } from '../changes';
 import { defineEdit, refuse } from '../define';
 
+/** Makes a stored file part of the site. That it is stored is checked by the server, which alone knows. */
 export const addAsset = defineEdit({
   args: Type.Object({ asset: AssetDoc }, exact),
   run(documents, { asset }) {

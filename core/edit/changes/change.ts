@@ -32,6 +32,7 @@ export interface Refusal {
   readonly path?: string;
 }
 
+/** Whether what came of an edit is why it was not done. */
 export function isRefusal<T extends object>(result: T | Refusal): result is Refusal {
   return 'refused' in result;
 }

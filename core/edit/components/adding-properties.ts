@@ -7,6 +7,7 @@ import { emptyLiteral } from '../control';
 import { defineEdit, gone, refuse } from '../define';
 import { componentName } from '../names';
 
+/** The name by which code and files know a property: stays what it is when the label changes. */
 export const PropertyKey = Type.String({
   pattern: '^[a-z][a-zA-Z0-9]*$',
   maxLength: 80,

@@ -176,6 +176,7 @@ function takingBack(documents: Documents, component: string, property: string): 
   return changes;
 }
 
+/** Labels a property: what whoever places the component reads. Its key stays. */
 export const labelProperty = defineEdit({
   args: Type.Object({ component: Id, property: Id, label: Label }, exact),
   run(documents, { component, property, label }) {

@@ -6,6 +6,7 @@ import { change, changeTo } from '../changes';
 import { defineEdit, gone } from '../define';
 import { componentName } from '../names';
 
+/** Names a component, with its folder. Nothing refers to it by its name, so nothing else changes. */
 export const nameComponent = defineEdit({
   args: Type.Object({ component: Id, name: ComponentDoc.properties.name }, exact),
   run(documents, { component, name }) {

@@ -48,6 +48,7 @@ const SET = Type.Union([
   ),
 ]);
 
+/** Sets one thing about a slot. What stands in it already stays, also where it would not be let in any more. */
 export const setSlot = defineEdit({
   args: Type.Object({ component: Id, slot: Id, set: SET }, exact),
   run(documents, { component, slot, set }) {

@@ -6,6 +6,7 @@ import { change, type Change, changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
 import { entryName } from '../names';
 
+/** Adds an entry of a content type. */
 export const addEntry = defineEdit({
   args: Type.Object({ entry: EntryDoc }, exact),
   run(documents, { entry }) {
@@ -22,6 +23,7 @@ export const addEntry = defineEdit({
     }),
 });
 
+/** Removes an entry. What showed it shows as if the value were empty. */
 export const removeEntry = defineEdit({
   args: Type.Object({ entry: Id }, exact),
   run(documents, { entry }) {
@@ -31,6 +33,7 @@ export const removeEntry = defineEdit({
   told: (documents, { entry }) => say('removed-thing', { what: entryName(documents, entry) }),
 });
 
+/** Sets a field of an entry; `null` empties it. */
 export const setField = defineEdit({
   args: Type.Object({ entry: Id, field: Id, value: Type.Union([Typed, Type.Null()]) }, exact),
   run(documents, { entry, field, value }) {

@@ -18,6 +18,7 @@ import { change, type Change, changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
 import { componentName, pagePath } from '../names';
 
+/** Adds a page with all that stands on it. */
 export const addPage = defineEdit({
   args: Type.Object({ page: PageDoc }, exact),
   run(documents, { page }) {
@@ -27,6 +28,7 @@ export const addPage = defineEdit({
   told: (_, { page }) => say('added-page', { path: page.path }),
 });
 
+/** Removes a page. Links to it lead nowhere then, which is told where they stand. */
 export const removePage = defineEdit({
   args: Type.Object({ page: Id }, exact),
   run(documents, { page }) {
@@ -81,6 +83,7 @@ function pathChanges(documents: Documents, doc: PageDoc, path: string): Change[]
   ];
 }
 
+/** Sets one thing that a page says of itself; `null` takes away what may be missing. */
 export const setPage = defineEdit({
   args: Type.Object(
     {

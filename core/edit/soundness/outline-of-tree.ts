@@ -40,6 +40,7 @@ export interface TreeOutline {
   readonly key: string;
 }
 
+/** An element that may not stand where it does. */
 export interface NestingFault {
   readonly node: NodeId;
   readonly reason: Said;

@@ -6,6 +6,7 @@ import { changeTo } from '../changes';
 import { defineEdit, gone } from '../define';
 import { named } from '../names';
 
+/** Gives a node a name of its own; without one it is called what it is. */
 export const nameNode = defineEdit({
   args: Type.Object({ doc: Id, node: Id, name: Type.String({ maxLength: 120 }) }, exact),
   run(documents, { doc, node, name }) {

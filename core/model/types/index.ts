@@ -9,12 +9,15 @@ export const VALUE_KINDS = [...PLAIN_KINDS, listKind] as const;
 /** The type of what a property, a field or a place takes: its kind, with what belongs to that. */
 export const TypeSpec = Type.Union([...specsOf(VALUE_KINDS)]);
 export type TypeSpec = Static<typeof TypeSpec>;
+/** The name of a kind of value. */
 export type ValueKind = TypeSpec['kind'];
+/** The type of a kind of value, with what belongs to that kind. */
 export type SpecOf<K extends ValueKind> = Extract<TypeSpec, { kind: K }>;
 
 /** A value together with the kind it was written in; it is converted on reading, never on storing. */
 export const Typed = Type.Union([...typedSchemas(VALUE_KINDS)]);
 export type Typed = Static<typeof Typed>;
+/** A value of one kind. */
 export type TypedOf<K extends ValueKind> = Extract<Typed, { type: K }>;
 
 const BY_NAME = new Map<string, KindOf>(
@@ -26,16 +29,27 @@ export function kindOf(kind: ValueKind): KindOf {
   return BY_NAME.get(kind)!;
 }
 
-/** The types that places of HTML take, which nothing narrows. */
+// The types that places of HTML take, which nothing narrows.
+
+/** Words without any marks. */
 export const TEXT = Object.freeze({ kind: 'text' }) satisfies SpecOf<'text'>;
+/** Rich text of any sort. */
 export const RICH = Object.freeze({ kind: 'rich' }) satisfies SpecOf<'rich'>;
+/** Yes or no. */
 export const BOOLEAN = Object.freeze({ kind: 'boolean' }) satisfies SpecOf<'boolean'>;
+/** Where a link leads. */
 export const LINK = Object.freeze({ kind: 'link' }) satisfies SpecOf<'link'>;
+/** A picture of the site. */
 export const IMAGE = Object.freeze({ kind: 'image' }) satisfies SpecOf<'image'>;
+/** A day. */
 export const DATE = Object.freeze({ kind: 'date' }) satisfies SpecOf<'date'>;
+/** A number without limits. */
 export const NUMBER = Object.freeze({ kind: 'number' }) satisfies SpecOf<'number'>;
+/** An icon. */
 export const ICON = Object.freeze({ kind: 'icon' }) satisfies SpecOf<'icon'>;
+/** A film of the site. */
 export const VIDEO = Object.freeze({ kind: 'video' }) satisfies SpecOf<'video'>;
+/** An entry of any content type. */
 export const ENTRY = Object.freeze({ kind: 'entry' }) satisfies SpecOf<'entry'>;
 
 /** The type of a kind that nothing narrows: a choice of no options, a list of records without fields. */

@@ -8,6 +8,7 @@ export interface KnownEntry {
   readonly id: string;
   readonly type: string;
 }
+/** A file as whoever writes a value needs it: its address and its size in CSS px. */
 export interface KnownAsset {
   readonly sha256: string;
   readonly mediaType: MediaType;
@@ -34,6 +35,7 @@ export interface SiteValues {
  * canvas elements; nobody else writes HTML, so words stay words.
  */
 export type Fragment = string | FragmentElement;
+/** An element of what a value is written as. */
 export interface FragmentElement {
   readonly tag: string;
   readonly attributes: Readonly<Record<string, string>>;

@@ -58,8 +58,10 @@ export function typedSchemas<const T extends readonly Described[]>(kinds: T) {
   };
 }
 
+/** A type that holds no other types: every kind but lists. */
 export const PlainSpec = Type.Union([...specsOf(PLAIN_KINDS)]);
 export type PlainSpec = Static<typeof PlainSpec>;
 
+/** A value of such a type. */
 export const PlainTyped = Type.Union([...typedSchemas(PLAIN_KINDS)]);
 export type PlainTyped = Static<typeof PlainTyped>;

@@ -29,6 +29,7 @@ export const RICH_PIECE = Type.Recursive(
     ]),
   { $id: 'RichPiece' },
 );
+/** A piece of rich text: words, or an element with pieces in it. */
 export type RichPiece = Static<typeof RICH_PIECE>;
 
 const RichValue = Type.Array(Type.Unsafe<RichPiece>(Type.Ref('RichPiece')), { maxItems: 2000 });

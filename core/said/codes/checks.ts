@@ -1,3 +1,4 @@
+/** What checks of a page find. */
 export const CHECKS = {
   'no-landmark': { landmark: 'text' },
   'landmark-twice': { many: 'number', landmark: 'text' },

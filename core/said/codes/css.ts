@@ -1,3 +1,4 @@
+/** Why something typed is no CSS, or not as it is stored; what tokens hold. */
 export const CSS = {
   'stored-as-longhands': { property: 'text' },
   'stored-otherwise': { css: 'text', written: 'text' },

@@ -1,3 +1,4 @@
+/** Why a file of tokens or an icon cannot be read. */
 export const FILES = {
   'group-in-braces': {},
   'group-of-itself': { way: 'list' },

@@ -1,3 +1,4 @@
+/** What keeps documents from being sound: schemas, HTML, references, values beyond their limits. */
 export const FINDINGS = {
   'holds-nothing': { parent: 'text' },
   'holds-text-and-headings': { parent: 'text', tag: 'text' },

@@ -1,3 +1,4 @@
+/** What edits did, in the past tense: lines of the history. */
 export const HISTORY = {
   'added-file': { name: 'text' },
   'added-property': { label: 'text', component: 'text' },

@@ -45,6 +45,7 @@ export const CODES = {
   ...NAMES,
 } as const;
 
+/** A code: what is told, apart from what it is about. */
 export type Code = keyof typeof CODES;
 
 /** What can be gone when somebody wants to do something to it. */

@@ -1,3 +1,4 @@
+/** What is told of something that has no name of its own, or is gone. */
 export const NAMES = {
   'entry-of-slug': { slug: 'text' },
   'site-settings': {},

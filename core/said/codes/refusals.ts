@@ -1,3 +1,4 @@
+/** Why an edit is not done, where that is not a finding. */
 export const REFUSALS = {
   'id-taken': {},
   'ids-taken': {},

@@ -1,3 +1,4 @@
+/** Why a release changes a page, or could not be made. */
 export const RELEASES = {
   'no-page-here': {},
   'leads-to': { path: 'text' },

@@ -11,6 +11,7 @@ export interface LineDeclares extends ReadValue {
   readonly state: State | undefined;
 }
 
+/** What a line declares, or why it is none. */
 export type LineOutcome =
   ({ readonly ok: true } & LineDeclares) | { readonly ok: false; readonly reason: Said };
 

@@ -13,6 +13,7 @@ export interface ReadValue {
   readonly tokens: Readonly<Record<string, string>>;
 }
 
+/** A value that was read, or why it is none. */
 export type ReadOutcome =
   ({ readonly ok: true } & ReadValue) | { readonly ok: false; readonly reason: Said };
 

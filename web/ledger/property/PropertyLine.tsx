@@ -3,7 +3,6 @@ import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import {
   inOrder,
   newId,
-  orderBetween,
   type ComponentDoc,
   type Property,
   type PropertyId,
@@ -13,10 +12,11 @@ import { ChoiceCell } from '../../parts/ChoiceCell';
 import { DraftField } from '../../values/DraftField';
 import { useLiveText } from '../../parts/use-live-text';
 import { IconButton } from '../../parts/IconButton';
-import { Grip, placing, useDragged } from './ordering';
+import { Grip, useDragged } from './ordering';
 import { useTakingBack } from './TakeBack';
 import { TypeCell } from './TypeCell';
 import { unconnected } from './unconnected';
+import { useStanding } from './use-standing';
 
 /** One property of a definition: named, keyed, typed, grouped, helped, and where it stands. */
 export function PropertyLine({
@@ -36,32 +36,12 @@ export function PropertyLine({
   const sync = useSync();
   const [session] = useState(newId);
   const args = { component: component.id, property: id };
-  const { properties, groups } = component;
+  const { groups } = component;
+  const set = (change: { required: boolean } | { typedOnly: boolean }) =>
+    sync.edit({ name: 'setProperty', args: { ...args, set: change } });
   const isLoose = unconnected(component).has(id);
   const { takeBack, asked } = useTakingBack(component);
-  const put = (group: string | null, before: PropertyId | null) =>
-    sync.edit(placing(component, id, group, before));
-  /** One step up or down: past the neighbour, and where that stands in another group, into that group. */
-  const step = (by: -1 | 1) => {
-    const to = order.indexOf(id) + by;
-    const neighbour = order[to];
-    if (neighbour === undefined) return;
-    const { group: into } = properties[neighbour]!;
-    const beyond = order[to + 1];
-    const isSame = into === made.group;
-    if (by < 0) put(into, isSame ? neighbour : null);
-    else if (!isSame) put(into, neighbour);
-    else put(into, beyond !== undefined && properties[beyond]!.group === into ? beyond : null);
-  };
-  const regroup = (chosen: string) => {
-    if (chosen !== 'new') return put(chosen === '' ? null : chosen, null);
-    const last = inOrder(groups).at(-1)?.[1].order ?? null;
-    const group = { id: newId(), label: made.label, order: orderBetween(last, null) };
-    return sync.edit({
-      name: 'setProperty',
-      args: { ...args, set: { place: { group, before: null } } },
-    });
-  };
+  const { step, regroup } = useStanding(component, id, order);
   const [shown, type, leave] = useLiveText(made.label);
   const { row, mark, ...drag } = useDragged({ is: 'property', id });
   return (
@@ -112,29 +92,17 @@ export function PropertyLine({
         />
       </td>
       <td className="cell tick">
-        <input
-          type="checkbox"
-          aria-label={`${made.label} is required`}
-          checked={made.required === true}
-          onChange={({ target }) =>
-            sync.edit({
-              name: 'setProperty',
-              args: { ...args, set: { required: target.checked } },
-            })
-          }
+        <Tick
+          label={`${made.label} is required`}
+          on={made.required === true}
+          onTick={(required) => set({ required })}
         />
       </td>
       <td className="cell tick">
-        <input
-          type="checkbox"
-          aria-label={`${made.label} takes typed values only`}
-          checked={made.typedOnly === true}
-          onChange={({ target }) =>
-            sync.edit({
-              name: 'setProperty',
-              args: { ...args, set: { typedOnly: target.checked } },
-            })
-          }
+        <Tick
+          label={`${made.label} takes typed values only`}
+          on={made.typedOnly === true}
+          onTick={(typedOnly) => set({ typedOnly })}
         />
       </td>
       <td className="cell">
@@ -168,5 +136,24 @@ export function PropertyLine({
         {asked}
       </td>
     </tr>
+  );
+}
+
+function Tick({
+  label,
+  on,
+  onTick,
+}: {
+  label: string;
+  on: boolean;
+  onTick: (on: boolean) => void;
+}): ReactNode {
+  return (
+    <input
+      type="checkbox"
+      aria-label={label}
+      checked={on}
+      onChange={({ target }) => onTick(target.checked)}
+    />
   );
 }

@@ -1,24 +1,16 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { docOf, own, type State } from '@sormet/core/model';
-import {
-  lineParts,
-  propertiesFor,
-  readLine,
-  splitAtSpaces,
-  stylesInOrder,
-  type AppliedBlock,
-  type Width,
-} from '@sormet/core/style';
+import type { State } from '@sormet/core/model';
+import { readLine, type AppliedBlock, type Width } from '@sormet/core/style';
 import { useDerived, useSync } from '../../site/SiteProvider';
-import { SuggestField, type Suggestion } from '../../parts/SuggestField';
+import { SuggestField } from '../../parts/SuggestField';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
 import { sentence } from '../../words';
 import type { Selected } from '../use-selected';
+import { optionsFor } from './declare-options';
+import { declaredWords, styleCalled } from './declared-words';
 import { declaring } from './declaring';
-import { offeredValues } from './offered-values';
 import type { RuleWords } from './rule-words';
-import { stateWord } from './states';
 
 /**
  * One line in which a few letters become a declaration in the lit rule (`pad 24`, `mt 32 @600`, `ink brand`), or put a
@@ -49,45 +41,16 @@ export function DeclareLine({
     field.current?.focus();
     dispatch(benchActions.declareAnswered());
   }, [asked, dispatch]);
-  const { tokens } = documents.tokens;
   const { widths } = documents.site;
-  const read = readLine(line, { tokens, widths, width, state });
-  const style = styleCalled(line);
-  const shownAs = read.ok ? shownValue(read.css, read.tokens) : '';
-  const where = read.ok
-    ? [
-        own(widths, read.width) ? `${widths[read.width]!.max} px and below` : '',
-        read.state ? stateWord(read.state) : '',
-      ].filter(Boolean)
-    : [];
-  const whom = `${words.word(rule.origin)}: ${words.whom(rule.origin)}`;
+  const read = readLine(line, { tokens: documents.tokens.tokens, widths, width, state });
+  const style = styleCalled(documents, selected, line);
   const says = style
     ? `put on ${style.name}`
     : read.ok
-      ? `${read.property}: ${shownAs}${where.length > 0 ? ` (${where.join(', ')})` : ''} in ${whom}`
+      ? `${declaredWords(read, documents)} in ${words.word(rule.origin)}: ${words.whom(rule.origin)}`
       : line.trim() === ''
         ? ''
         : sentence(read.reason);
-
-  function styleCalled(typed: string) {
-    const wanted = typed.trim().toLowerCase();
-    const { node } = selected;
-    if (selected.address !== undefined) return undefined;
-    if (wanted === '' || (node.kind !== 'element' && node.kind !== 'instance')) return undefined;
-    return stylesInOrder(documents)
-      .flatMap((id) => docOf(documents, 'style', id) ?? [])
-      .find(
-        ({ name, base }) =>
-          name.toLowerCase() === wanted && (base === null || own(node.shared ?? {}, base)),
-      );
-  }
-
-  function shownValue(css: string, used: Readonly<Record<string, string>>): string {
-    return css.replaceAll(/var\(--([a-z][a-z0-9-]*)\)/g, (all, name: string) => {
-      const token = own(used, name);
-      return token === undefined ? all : (own(tokens, token)?.name ?? all);
-    });
-  }
 
   const type = (typed: string) => {
     setLine(typed);
@@ -134,7 +97,7 @@ export function DeclareLine({
         label="Declare line"
         placeholder="pad 24 @600"
         value={line}
-        suggestions={optionsFor(line)}
+        suggestions={optionsFor(documents, line)}
         onType={type}
         // What is suggested is written into the line; the line is declared by Enter where nothing was walked to.
         onChoose={type}
@@ -152,35 +115,4 @@ export function DeclareLine({
       ) : null}
     </div>
   );
-
-  function optionsFor(typed: string): Suggestion[] {
-    const { letters, value } = lineParts(typed);
-    if (typed.trim() === '') return [];
-    const isValue = value !== '' || /\s$/.test(typed);
-    if (!isValue) {
-      const styles = stylesInOrder(documents)
-        .flatMap((id) => docOf(documents, 'style', id) ?? [])
-        .filter(({ name }) => name.toLowerCase().includes(letters.toLowerCase()))
-        .map(({ name }) => ({ value: name, label: `${name} · shared style` }));
-      const properties = propertiesFor(letters)
-        .slice(0, 8)
-        .map((name) => ({ value: `${name} `, label: name }));
-      return [...properties, ...styles.slice(0, 4)];
-    }
-    const [property] = propertiesFor(letters);
-    if (property === undefined) return [];
-    const open = /\s$/.test(typed) ? '' : (splitAtSpaces(value).at(-1) ?? '').toLowerCase();
-    const kept = open === '' ? typed : typed.slice(0, typed.length - open.length);
-    return offeredValues(property, tokens)
-      .filter((offer) => offer.value.toLowerCase().includes(open) && offer.value !== open)
-      .slice(0, 10)
-      .map((offer) => ({
-        value: kept + offer.value,
-        label: (
-          <span className="offer">
-            {offer.value} <span className="quiet">{offer.what}</span>
-          </span>
-        ),
-      }));
-  }
 }

@@ -132,47 +132,84 @@ export function RichButtons({
           ]}
       {asked === 'link' ? (
         <span ref={asking} className="rich-linking">
-          <LinkEditor
-            type={{ kind: 'link' }}
-            label={`${label}, where the link leads`}
-            value={at.to ? { type: 'link', value: at.to } : undefined}
-            placeholder="where the link leads"
-            onChange={(next) => {
-              if (next.type !== 'link') return;
-              if (next.value === null) chain().extendMarkRange('link').unsetMark('link').run();
-              else chain().extendMarkRange('link').setMark('link', { to: next.value }).run();
-              setAsked(null);
-            }}
-          />
-          {at.link ? (
-            <button
-              type="button"
-              className="as-link"
-              onClick={() => {
-                chain().extendMarkRange('link').unsetMark('link').run();
-                setAsked(null);
-              }}
-            >
-              no link
-            </button>
-          ) : null}
+          <Linking label={label} chain={chain} at={at} onDone={() => setAsked(null)} />
         </span>
       ) : null}
       {asked === 'style' ? (
         <span ref={asking} className="rich-linking">
-          <ChoiceCell
-            label={`${label}, the shared style of these words`}
-            chosen={at.style}
-            placeholder="a shared style"
-            options={[...(at.styled ? [{ value: NONE, label: 'no shared style' }] : []), ...worn]}
-            onChoose={(style) => {
-              if (style === NONE) chain().extendMarkRange('styled').unsetMark('styled').run();
-              else chain().setMark('styled', { style }).run();
-              setAsked(null);
-            }}
-          />
+          <Styling label={label} chain={chain} at={at} worn={worn} onDone={() => setAsked(null)} />
         </span>
       ) : null}
     </div>
+  );
+}
+
+interface Asking {
+  label: string;
+  chain: () => ReturnType<Editor['chain']>;
+  onDone: () => void;
+}
+
+/** Where the marked words lead: a link is made, led elsewhere or taken away. */
+function Linking({
+  label,
+  chain,
+  at,
+  onDone,
+}: Asking & { at: { link: boolean; to: LinkValue | undefined } }): ReactNode {
+  const unlink = () => chain().extendMarkRange('link').unsetMark('link').run();
+  return (
+    <>
+      <LinkEditor
+        type={{ kind: 'link' }}
+        label={`${label}, where the link leads`}
+        value={at.to ? { type: 'link', value: at.to } : undefined}
+        placeholder="where the link leads"
+        onChange={(next) => {
+          if (next.type !== 'link') return;
+          if (next.value === null) unlink();
+          else chain().extendMarkRange('link').setMark('link', { to: next.value }).run();
+          onDone();
+        }}
+      />
+      {at.link ? (
+        <button
+          type="button"
+          className="as-link"
+          onClick={() => {
+            unlink();
+            onDone();
+          }}
+        >
+          no link
+        </button>
+      ) : null}
+    </>
+  );
+}
+
+/** Which shared style the marked words have. */
+function Styling({
+  label,
+  chain,
+  at,
+  worn,
+  onDone,
+}: Asking & {
+  at: { styled: boolean; style: string | undefined };
+  worn: readonly { value: string; label: string }[];
+}): ReactNode {
+  return (
+    <ChoiceCell
+      label={`${label}, the shared style of these words`}
+      chosen={at.style}
+      placeholder="a shared style"
+      options={[...(at.styled ? [{ value: NONE, label: 'no shared style' }] : []), ...worn]}
+      onChoose={(style) => {
+        if (style === NONE) chain().extendMarkRange('styled').unsetMark('styled').run();
+        else chain().setMark('styled', { style }).run();
+        onDone();
+      }}
+    />
   );
 }

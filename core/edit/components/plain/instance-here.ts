@@ -16,4 +16,5 @@ export interface Round {
   readonly items: Readonly<Record<NodeId, Item>>;
 }
 
+/** Outside of any repeat that is written out: there is one of each. */
 export const NO_ROUND: Round = { way: '', items: {} };
