@@ -42,7 +42,7 @@ async function drop(page: Page, selector: string, bytes: number[], name: string,
         clientX: left + width / 2,
         clientY: top + Math.min(height / 2, 120),
       };
-      target.dispatchEvent(new DragEvent('dragover', at));
+      for (const type of ['dragenter', 'dragover']) target.dispatchEvent(new DragEvent(type, at));
       target.dispatchEvent(new DragEvent('drop', at));
     },
     [selector, bytes, name, type] as const,

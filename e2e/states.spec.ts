@@ -42,16 +42,16 @@ test('an edit that is not taken in stands where it was made, with why, until som
       contentType: 'application/problem+json',
       body: JSON.stringify({
         type: 'about:blank',
-        title: 'Refused',
+        title: 'Unprocessable Content',
         status: 422,
-        detail: 'This was refused for a test.',
+        said: { code: 'value-not-stored' },
       }),
     }),
   );
   const cell = page.getByRole('textbox', { name: 'Heading text, set here' });
   await cell.fill('Refused words');
   const mark = page.locator('.cell.is-wrong .refused-mark');
-  await expect(mark).toHaveAttribute('title', 'This was refused for a test.');
+  await expect(mark).toHaveAttribute('title', 'It holds a value that cannot be stored.');
   expect(await seriousFindings(page)).toEqual([]);
   await page.unroute('**/edits');
   await mark.click();

@@ -4,6 +4,7 @@ import { Heading } from '@tiptap/extension-heading';
 import StarterKit from '@tiptap/starter-kit';
 import { safeAddress, type LinkValue } from '@sormet/core/model';
 import { sharedClassOf } from '@sormet/core/resolve';
+import { SelectionAsShown } from './selection-as-shown';
 
 /** A link that leads where links of values do; what is pasted with an address that may not stand in a page is words. */
 const Link = Mark.create({
@@ -132,5 +133,6 @@ export function richExtensions({
     Styled,
     Small,
     Asking,
+    SelectionAsShown,
   ];
 }
