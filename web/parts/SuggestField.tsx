@@ -55,7 +55,6 @@ export function SuggestField({
 }): ReactNode {
   const id = useId();
   const own = useRef<HTMLInputElement>(null);
-  const list = useRef<HTMLUListElement>(null);
   const [asked, setAsked] = useState(false);
   const [walkedTo, setWalkedTo] = useState<string | null>(null);
   const isEmpty = suggestions.length === 0;
@@ -78,7 +77,12 @@ export function SuggestField({
     const to = (from + step + suggestions.length) % suggestions.length;
     setWalkedTo(suggestions[to]!.value);
   };
-  usePlacedList({ list, field: own, isOver: open && !alwaysOpen, active, rows: shown.length });
+  const list = usePlacedList({
+    field: own,
+    isOver: open && !alwaysOpen,
+    active,
+    rows: shown.length,
+  });
   return (
     <span className={`suggest ${className}`}>
       <input

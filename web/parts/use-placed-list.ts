@@ -1,4 +1,4 @@
-import { useLayoutEffect, type RefObject } from 'react';
+import { useLayoutEffect, useRef, type RefObject } from 'react';
 
 /** How far the list stands from the edges of the window, in px. */
 const EDGE = 8;
@@ -8,20 +8,20 @@ const EDGE = 8;
  * row in sight.
  * @param isOver whether it is open and lies over what is there
  * @param rows how many it has: with others it is placed anew
+ * @returns where the list goes
  */
 export function usePlacedList({
-  list,
   field,
   isOver,
   active,
   rows,
 }: {
-  list: RefObject<HTMLUListElement | null>;
   field: RefObject<HTMLInputElement | null>;
   isOver: boolean;
   active: number;
   rows: number;
-}): void {
+}): RefObject<HTMLUListElement | null> {
+  const list = useRef<HTMLUListElement>(null);
   useLayoutEffect(() => {
     const box = list.current;
     if (!isOver || !box || !field.current) return undefined;
@@ -39,8 +39,9 @@ export function usePlacedList({
       document.removeEventListener('scroll', put, true);
       if (box.isConnected) box.hidePopover();
     };
-  }, [list, field, isOver, rows]);
+  }, [field, isOver, rows]);
   useLayoutEffect(() => {
     list.current?.children[active]?.scrollIntoView({ block: 'nearest' });
-  }, [list, active]);
+  }, [active]);
+  return list;
 }
