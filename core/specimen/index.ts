@@ -1,1 +1,3 @@
 export * from './specimen';
+export type { Stands } from './stands';
+export { combinations } from './styles-shown';
