@@ -39,6 +39,7 @@ test('a slot is put into a definition, named and limited, and filled on a page b
   await bench.choose('Layout of the slot', 'beside each other');
   const most = page.getByLabel('How many the slot holds at most');
   await most.fill('1');
+  await most.press('Enter');
   await bench.saved();
   await expect(bench.definition.locator('[data-sormet-slot]')).toHaveAttribute(
     'data-sormet-place',

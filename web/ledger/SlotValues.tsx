@@ -89,19 +89,15 @@ export function SlotValues({
         <tr>
           <th scope="row">at most</th>
           <td className={made.most === undefined ? 'cell' : 'cell set wins'}>
-            <input
-              className="plain-field"
-              type="number"
-              min={1}
-              max={1000}
-              aria-label="How many the slot holds at most"
+            <DraftField
+              label="How many the slot holds at most"
+              number={{ min: 1, max: 1000 }}
               placeholder="as many as one likes"
-              value={made.most ?? ''}
-              onChange={({ target }) => {
-                const most = target.value === '' ? null : Math.round(Number(target.value));
-                if (most === null || (most >= 1 && most <= 1000))
-                  sync.edit({ name: 'setSlot', args: { ...args, set: { most } } });
-              }}
+              stored={made.most === undefined ? '' : String(made.most)}
+              edit={(typed) => ({
+                name: 'setSlot',
+                args: { ...args, set: { most: typed.trim() === '' ? null : Number(typed) } },
+              })}
             />
           </td>
           <td />

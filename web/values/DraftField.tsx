@@ -15,12 +15,15 @@ export function DraftField({
   stored,
   edit,
   mono = false,
+  number,
   placeholder,
 }: {
   label: string;
   stored: string;
   edit: (text: string) => NamedEdit;
   mono?: boolean;
+  /** Where it is a whole number: between which. */
+  number?: { readonly min: number; readonly max: number };
   placeholder?: string;
 }): ReactNode {
   const sync = useSync();
@@ -35,6 +38,7 @@ export function DraftField({
     <span className="draft-field">
       <input
         className={mono ? 'plain-field mono' : 'plain-field'}
+        {...(number ? { type: 'number', ...number } : {})}
         aria-label={label}
         aria-invalid={wrong !== ''}
         value={draft ?? stored}
