@@ -63,9 +63,15 @@ export function build(
   return { linked, scope, root };
 }
 
+/**
+ * Resolves a linked tree beside the one it had before. Sharing is decided twice for each node: before it is resolved, by
+ * what it reads (then nothing below is looked at), and after, by what came of it (then only what is below is new). Both
+ * must hold for React to draw no more than what changed, and for a canvas to follow each key.
+ */
 class Builder {
   constructor(private readonly made: Made) {}
 
+  /** A node as it shows at a place; nothing where it does not. `before` is what stood there, whatever kind it was of. */
   node(
     from: LinkedNode,
     scope: Scope,
@@ -100,6 +106,7 @@ class Builder {
     outer: Outer,
     before: ResolvedElement | undefined,
   ): Resolved | null {
+    // What is waited for is drawn as if it were there: whether it shows is not known, and it keeps its room.
     const shown = shownAt(from.shown, scope);
     const here = shown === false ? null : elementAt(from, scope);
     if (!here) return null;
@@ -122,6 +129,7 @@ class Builder {
       before.scope.within === scope.within &&
       sameStrings(before.attributes, attributes)
     ) {
+      // The same to see, of another linked node: whoever asks where it comes from must hear of the new one.
       before.from = from;
       before.scope = scope;
       return before;
@@ -167,6 +175,7 @@ class Builder {
     return this.group(from, scope, outer, inner, undefined, children, before, shown === WAITING);
   }
 
+  /** What fills a slot is resolved in the scope where it was put, what stands there otherwise in the definition's own. */
   private slot(from: LinkedSlot, scope: Scope, before: ResolvedGroup | undefined): Resolved {
     const fill = own(scope.slots, from.slot);
     const inner = fill ? fill.scope : scope;
@@ -221,6 +230,11 @@ class Builder {
     return { kind: 'group', from, scope, outer, inner, item, children, waiting };
   }
 
+  /**
+   * The children of a node, each beside what it was before. Those keep their order for the most part, so that each is
+   * looked for where the last was found, and only then everywhere: a list of a thousand costs a thousand looks, not a
+   * million. The same list is given back where every child is the same.
+   */
   private list(
     nodes: readonly LinkedNode[],
     scope: Scope,
@@ -257,6 +271,7 @@ const WAITING_WORDS = '…';
 
 const NO_CHILDREN: readonly Resolved[] = Object.freeze([]);
 
+/** The round of a repeat that an item had before: at the same place for the most part, else wherever it was. */
 function itemBefore(
   before: ResolvedGroup | undefined,
   item: Item,
@@ -307,6 +322,7 @@ function sameFor(reads: Reads, a: Scope, b: Scope): boolean {
   return true;
 }
 
+/** Whether two records hold the same, without a list of their keys: this is asked of every element, at every key. */
 function sameStrings(
   a: Readonly<Record<string, string>>,
   b: Readonly<Record<string, string>>,

@@ -26,8 +26,8 @@ export async function withFreeAddress<T>(slug: string, store: () => Promise<T>):
   try {
     return await store();
   } catch (error) {
-    const { code, table, detail } = driverErrorOf(error);
-    if (code === UNIQUE_VIOLATION && table === 'sites' && detail?.startsWith('Key (slug)'))
+    const { code, constraint } = driverErrorOf(error);
+    if (code === UNIQUE_VIOLATION && constraint === ONE_SITE_PER_ADDRESS)
       throw taken(say('address-just-taken', { slug }));
     throw error;
   }
@@ -36,7 +36,10 @@ export async function withFreeAddress<T>(slug: string, store: () => Promise<T>):
 /** SQLSTATE: a second row of one key (PostgreSQL, Appendix A). */
 const UNIQUE_VIOLATION = '23505';
 
-function driverErrorOf(error: unknown): { code?: string; table?: string; detail?: string } {
+/** What PostgreSQL calls the constraint that an address is one site's (`slug … UNIQUE` of the table `sites`). */
+const ONE_SITE_PER_ADDRESS = 'sites_slug_key';
+
+function driverErrorOf(error: unknown): { code?: string; constraint?: string } {
   return error instanceof QueryFailedError ? error.driverError : {};
 }
 

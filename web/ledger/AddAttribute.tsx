@@ -3,6 +3,7 @@ import { attributesOf, attributeType, attributeWords, literal } from '@sormet/co
 import { emptyLiteral } from '@sormet/core/edit';
 import { useSync } from '../site/SiteProvider';
 import type { Selected } from './use-selected';
+import { Wrong } from '../parts/Wrong';
 
 /** A row to type the name of an attribute into; it then has a row of its own. */
 export function AddAttribute({ selected }: { selected: Selected }): ReactNode {
@@ -54,11 +55,7 @@ export function AddAttribute({ selected }: { selected: Selected }): ReactNode {
             }}
             onBlur={add}
           />
-          {wrong ? (
-            <span className="cell-error" role="alert">
-              {wrong}
-            </span>
-          ) : null}
+          <Wrong words={wrong} />
         </span>
         <datalist id={list}>
           {free.map((each) => (

@@ -14,6 +14,7 @@ import {
   type Keymap,
   type SingleKey,
 } from '../store/keymap';
+import { Wrong } from './Wrong';
 import './Keys.css';
 
 /** Every key of the bench with what it does; single keys can be changed and turned off. */
@@ -61,11 +62,7 @@ export function Keys(): ReactNode {
           All keys as they came
         </Button>
       </div>
-      {reason ? (
-        <p className="cell-error" role="alert">
-          {reason}
-        </p>
-      ) : null}
+      <Wrong as="p" words={reason} />
       {SUBJECTS.map((subject) => (
         <section key={subject} aria-label={subject}>
           <h3 className="keys-subject">{subject}</h3>

@@ -167,6 +167,22 @@ export class SiteSync implements OpenSite {
     return undefined;
   }
 
+  /**
+   * The same of several as one step, each on what the one before leaves: all are done, or none.
+   * @returns why the first of them that cannot be done is refused; nothing when all were done
+   */
+  attemptAll(edits: readonly NamedEdit[], options: EditOptions): Refusal | undefined {
+    const all: Made[] = [];
+    for (const edit of edits) {
+      const made = this.make(edit, options, () => undefined, all.at(-1)?.documents);
+      if (isRefusal(made)) return made;
+      if (made.made.changes.length > 0) all.push(made);
+    }
+    for (const made of all) this.store.dispatch(siteActions.edited(made));
+    this.sending.soon(0);
+    return undefined;
+  }
+
   private refuse(edit: NamedEdit, { group = null }: EditOptions, { refused }: Refusal): void {
     this.store.dispatch(siteActions.refused(sentence(refused)));
     // What is being typed stands on the screen already: that it is not stored is said until it is.
@@ -177,8 +193,12 @@ export class SiteSync implements OpenSite {
   }
 
   /** What an edit would do here, or why it is refused. */
-  private make(edit: NamedEdit, { group = null }: EditOptions, past: Past): Made | Refusal {
-    const { documents } = this.state;
+  private make(
+    edit: NamedEdit,
+    { group = null }: EditOptions,
+    past: Past,
+    documents = this.state.documents,
+  ): Made | Refusal {
     const done = doEdit(documents, edit, past);
     if (isRefusal(done)) return done;
     const { changes } = done;

@@ -5,6 +5,7 @@ import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';
 import { useDraft } from '../parts/use-draft';
 import { refusalWords } from '../words';
+import { Wrong } from '../parts/Wrong';
 
 /**
  * A field whose text becomes an edit when it is done: by Enter or by leaving it. What is refused stays as it was typed,
@@ -50,11 +51,7 @@ export function DraftField({
           if (key === 'Escape') drop();
         }}
       />
-      {wrong ? (
-        <span className="cell-error" role="alert">
-          {wrong}
-        </span>
-      ) : null}
+      <Wrong words={wrong} />
     </span>
   );
 }

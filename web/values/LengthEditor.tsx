@@ -4,6 +4,7 @@ import { arithmetic, inOtherUnit } from '@sormet/core/style';
 import { useDerived } from '../site/SiteProvider';
 import type { EditorProps } from './editor-props';
 import { useDraft } from '../parts/use-draft';
+import { Wrong } from '../parts/Wrong';
 
 /** A length as people type it: a number with its unit, a sum, a token of the site by its name. */
 export function LengthEditor({ value, label, onChange, placeholder }: EditorProps): ReactNode {
@@ -61,11 +62,7 @@ export function LengthEditor({ value, label, onChange, placeholder }: EditorProp
           = {other}
         </button>
       ) : null}
-      {wrong ? (
-        <span className="cell-error" role="alert">
-          {wrong}
-        </span>
-      ) : null}
+      <Wrong words={wrong} />
     </span>
   );
 }

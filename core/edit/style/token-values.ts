@@ -22,10 +22,12 @@ export function withoutTokenAsValue(
   instead: string | null,
 ): Change[] {
   const { tokens } = documents.tokens;
+  // Tokens may be made of tokens: what it comes to is written out, not what it is made of.
   const css = filled(stored.value, tokens) ?? stored.value.css;
   const changed = <T extends Typed>(typed: T): T => {
     if (!isToken(typed, token)) return typed;
     if (instead !== null) return { ...typed, value: { token: instead } };
+    // A colour as a value is sRGB in hexadecimal digits; a token may hold any that CSS has, so the nearest is taken.
     const colour = typed.type === 'colour' ? readColour(css) : undefined;
     const text = colour ? nearestHex(colour) : css;
     return {
@@ -58,6 +60,7 @@ export function withoutTokenAsValue(
   return changes;
 }
 
+/** Whether a value is this token: only colours and lengths can be one. */
 function isToken({ type, value }: Typed, token: string): boolean {
   return (
     (type === 'colour' || type === 'length') &&

@@ -38,6 +38,7 @@ export const wrap = defineEdit({
     const [first] = places;
     if (places.some(({ parent, slot }) => parent !== first!.parent || slot !== first!.slot))
       return refuse(say('wrap-side-by-side'), doc);
+    // The first as they stand, not as they were selected.
     const order = places.map((each) => each.order).sort()[0]!;
     const made: ElementNode = {
       kind: 'element',
@@ -73,6 +74,7 @@ export const unwrap = defineEdit({
     const { parent, slot } = stored.place;
     if (parent === null) return refuse(say('everything-stands-in'), doc);
     const children = childrenOf(tree);
+    // All of it must fit between the box and what comes behind it.
     const beside = children.of(parent, slot);
     const after = beside[beside.indexOf(node) + 1];
     const end = after === undefined ? null : tree[after]!.place.order;

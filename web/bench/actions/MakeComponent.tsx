@@ -7,6 +7,7 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
 import type { Selected } from '../../ledger/use-selected';
+import { Wrong } from '../../parts/Wrong';
 
 /** How many values read from around what is selected a component may take along. */
 const MOST_HANDED_IN = 40;
@@ -110,11 +111,7 @@ function NameDialog({
         onChange={({ target }) => onName(target.value)}
         onPressEnter={() => sound && onMake(typed)}
       />
-      {refusal ? (
-        <p className="cell-error" role="alert">
-          {refusal.says}
-        </p>
-      ) : null}
+      <Wrong as="p" words={refusal?.says ?? ''} />
     </Dialog>
   );
 }

@@ -1,6 +1,7 @@
 import { useRef, useState, type ReactNode } from 'react';
 import { PROPERTIES, propertiesFor } from '@sormet/core/style';
 import { SuggestField } from '../../parts/SuggestField';
+import { Wrong } from '../../parts/Wrong';
 
 /** The field under the table that makes a row for another CSS property, whichever there is. */
 export function AddDeclaration({ onAdd }: { onAdd: (property: string) => void }): ReactNode {
@@ -43,11 +44,7 @@ export function AddDeclaration({ onAdd }: { onAdd: (property: string) => void })
         onEnter={() => add(typed)}
         onLeave={() => add(typed)}
       />
-      {wrong ? (
-        <span className="cell-error" role="alert">
-          {wrong}
-        </span>
-      ) : null}
+      <Wrong words={wrong} />
     </span>
   );
 }

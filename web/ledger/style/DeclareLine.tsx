@@ -11,6 +11,7 @@ import { optionsFor } from './declare-options';
 import { declaredWords, styleCalled } from './declared-words';
 import { declaring } from './declaring';
 import type { RuleWords } from './rule-words';
+import { Wrong } from '../../parts/Wrong';
 
 /**
  * One line in which a few letters become a declaration in the lit rule (`pad 24`, `mt 32 @600`, `ink brand`), or put a
@@ -108,11 +109,7 @@ export function DeclareLine({
           return true;
         }}
       />
-      {wrong ? (
-        <span className="cell-error" role="alert">
-          {wrong}
-        </span>
-      ) : null}
+      <Wrong words={wrong} />
     </div>
   );
 }

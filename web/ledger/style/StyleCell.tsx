@@ -22,6 +22,7 @@ import type { RuleWords } from './rule-words';
 import { SaveAsToken } from './SaveAsToken';
 import { stateWord } from './states';
 import { StyleField } from './StyleField';
+import { Wrong } from '../../parts/Wrong';
 
 interface StyleCellProps extends CellPlace {
   readonly words: RuleWords;
@@ -156,11 +157,7 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
           <OtherRule value={value} state={state} words={words} onLight={onLight} />
         ) : null}
       </span>
-      {wrong ? (
-        <span className="cell-error" role="alert">
-          {wrong}
-        </span>
-      ) : null}
+      <Wrong words={wrong} />
       {saving && literal ? (
         <SaveAsToken
           property={longhand!}

@@ -2,9 +2,9 @@ import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Button, Radio } from 'antd';
 import { allOf, docOf, newId, nodeIn, type ComponentDoc } from '@sormet/core/model';
-import { doEdit, isRefusal, nodeName, rosterOf, type NamedEdit } from '@sormet/core/edit';
+import { nodeName, rosterOf, type NamedEdit } from '@sormet/core/edit';
 import { Matches, plainEdit } from '../../bench/actions/use-instances';
-import { count, documentWords, sentence } from '../../words';
+import { count, documentWords, refusalWords } from '../../words';
 import { Dialog } from '../../parts/Dialog';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { ChoiceCell } from '../../parts/ChoiceCell';
@@ -70,19 +70,11 @@ function Removing({
                 ? plainEdit(documents, doc, node, component).edit
                 : { name: 'remove', args: { doc, nodes: [node] } },
             );
-    // Each is tried on what the one before left: the first that cannot be stops all of it.
-    let state = documents;
-    const all: NamedEdit[] = [
-      ...edits,
-      { name: 'removeComponent', args: { component: component.id } },
-    ];
-    for (const edit of all) {
-      const tried = doEdit(state, edit);
-      if (isRefusal(tried)) return setWrong(sentence(tried.refused));
-      state = tried.documents;
-    }
-    const group = `remove component ${newId()}`;
-    for (const edit of all) sync.edit(edit, { group });
+    const refusal = sync.attemptAll(
+      [...edits, { name: 'removeComponent', args: { component: component.id } }],
+      { group: `remove component ${newId()}` },
+    );
+    if (refusal) return setWrong(refusalWords(refusal));
     onClose();
   };
   return (

@@ -7,6 +7,7 @@ import { emptyPage } from '@sormet/core/ready';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { sentence } from '../../words';
 import { slugOf } from '../slug';
+import { Wrong } from '../../parts/Wrong';
 
 /** Adds a page: its name, its path and what it is made from; it begins as a draft, in the site's surround. */
 export function AddPage({
@@ -65,11 +66,7 @@ export function AddPage({
           }}
         />
       </label>
-      {wrong ? (
-        <p className="cell-error" role="alert">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong as="p" words={wrong} />
       <div className="field">
         <span id="made-from">Made from</span>
         <Select

@@ -4,6 +4,7 @@ import { Dialog } from '../../parts/Dialog';
 import type { SiteSummary } from '@sormet/core/api';
 import { api } from '../../site/api';
 import { count } from '../../words';
+import { Wrong } from '../../parts/Wrong';
 
 /** Removing a site: it says what it takes and how long that is kept, and asks for its name. */
 export function RemoveSite({
@@ -55,11 +56,7 @@ export function RemoveSite({
           onPressEnter={() => isNamed && remove()}
         />
       </label>
-      {wrong ? (
-        <p className="cell-error" role="alert">
-          {wrong}
-        </p>
-      ) : null}
+      <Wrong as="p" words={wrong} />
     </Dialog>
   );
 }

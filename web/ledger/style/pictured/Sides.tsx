@@ -1,4 +1,5 @@
 import { useState, type ReactNode } from 'react';
+import { Wrong } from '../../../parts/Wrong';
 
 const SIDES = ['top', 'right', 'bottom', 'left'] as const;
 
@@ -71,11 +72,7 @@ function Side({
           }
         }}
       />
-      {wrong ? (
-        <span className="cell-error" role="alert">
-          {wrong}
-        </span>
-      ) : null}
+      <Wrong words={wrong} />
     </span>
   );
 }
