@@ -38,7 +38,7 @@ export class CodesForSentences1764900000000 implements MigrationInterface {
     );
     const history = toldHistory(documents.map(({ body }) => body));
     for (let before: number | null = null; ;) {
-      const rows: (OldEdit & { revision: number })[] = await runner.query(
+      const rows: OldEdit[] = await runner.query(
         `SELECT revision, edit, name, args, changes, says FROM history
            WHERE site = $1 AND ($2::int IS NULL OR revision < $2) ORDER BY revision DESC LIMIT $3`,
         [site, before, ROWS],
@@ -52,9 +52,9 @@ export class CodesForSentences1764900000000 implements MigrationInterface {
       const part = told.slice(i, i + ROWS);
       await runner.query(
         `UPDATE history SET said = told.said FROM
-           (SELECT * FROM unnest($2::text[], $3::jsonb[]) AS each(edit, said)) AS told
-           WHERE history.site = $1 AND history.edit = told.edit`,
-        [site, part.map(({ edit }) => edit), part.map(({ said }) => JSON.stringify(said))],
+           (SELECT * FROM unnest($2::int[], $3::jsonb[]) AS each(revision, said)) AS told
+           WHERE history.site = $1 AND history.revision = told.revision`,
+        [site, part.map(({ revision }) => revision), part.map(({ said }) => JSON.stringify(said))],
       );
     }
   }

@@ -19,6 +19,7 @@ import { say, type Said } from '@sormet/core/said';
 
 /** An edit as the history kept it while it was told in sentences. */
 export interface OldEdit {
+  readonly revision: number;
   readonly edit: string;
   readonly name: string;
   readonly args: unknown;
@@ -30,8 +31,8 @@ export interface OldEdit {
 export interface ToldHistory {
   /** Takes the next edit, newest first: what it changed is taken back, and it is told of what stood then. */
   add(edit: OldEdit): void;
-  /** What each of them says, by its id. */
-  told(): { readonly edit: string; readonly said: Said }[];
+  /** What each of them says, by its revision. */
+  told(): { readonly revision: number; readonly said: Said }[];
 }
 
 /**
@@ -45,10 +46,12 @@ export function toldHistory(bodies: readonly unknown[]): ToldHistory {
       ? Documents.fromRecord(stored)
       : undefined;
   const said = new Map<string, Said>();
+  const revisions = new Map<string, number>();
   const takingBack: { edit: OldEdit; named: NamedEdit }[] = [];
   return {
     add(old) {
       const { edit, name, args, changes, says } = old;
+      revisions.set(edit, old.revision);
       said.set(edit, say('as-it-was-told', { words: says }));
       // Before it the documents were of another format: this version does not know how to tell of those.
       if (name === 'upgrade') {
@@ -74,7 +77,7 @@ export function toldHistory(bodies: readonly unknown[]): ToldHistory {
           }),
         );
       takingBack.length = 0;
-      return [...said].map(([edit, each]) => ({ edit, said: each }));
+      return [...said].map(([edit, each]) => ({ revision: revisions.get(edit)!, said: each }));
     },
   };
 }

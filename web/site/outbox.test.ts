@@ -1,4 +1,5 @@
 import { text } from '@sormet/core/model';
+import { say } from '@sormet/core/said';
 import { dropSetAside, keepOutbox, setAsideOf, takeOutboxes } from './outbox';
 import type { PendingEdit } from '../store/pending';
 
@@ -118,6 +119,31 @@ describe('the outbox', () => {
     expect((await takeOutboxes('site', 'w9')).kept).toBe(false);
     expect(keepOutbox('site', 'w9', { pending: [], conflicts: [] })).toBe(false);
     expect(kept.get('sormet.outbox.site.w9')).toBe('{"pending":[{"half');
+  });
+
+  test('what an earlier version kept in sentences is told as it was, and what is no edit of ours is set aside', async () => {
+    const kept = pretendBrowser([]);
+    const old = {
+      id: 'edit-of-old-1',
+      failed: false,
+      edit: { name: 'setPage', args: { page: 'page-about', set: { name: 'Who' } } },
+      says: 'set the name of /about',
+      reason: 'Somebody has changed the same value meanwhile.',
+      yours: 'Who',
+      stands: 'About',
+    };
+    const odd = { ...old, id: 'edit-of-old-2', says: 7 };
+    kept.set('sormet.outbox.site.gone', JSON.stringify({ pending: [], conflicts: [old, odd] }));
+    const { conflicts } = await takeOutboxes('site', 'w1');
+    expect(conflicts).toMatchObject([
+      {
+        id: old.id,
+        said: say('as-it-was-told', { words: old.says }),
+        reason: say('as-it-was-told', { words: old.reason }),
+        stands: 'About',
+      },
+    ]);
+    expect(JSON.stringify(setAsideOf('site'))).toContain(odd.id);
   });
 
   test('says when the browser keeps nothing', () => {
