@@ -59,7 +59,7 @@ test('a slot is put into a definition, named and limited, and filled on a page b
   await page.locator('.outline-row', { hasText: 'extras' }).click();
   await page.keyboard.press('g');
   await page.getByRole('combobox', { name: 'Go line' }).fill('place text');
-  await expect(page.locator('.go-reason')).toContainText('holds 1 at most');
+  await expect(page.locator('.go-reason')).toContainText('would hold more than 1');
   await page.keyboard.press('Escape');
 
   await page.locator('.outline-row', { hasText: 'Text' }).last().click();

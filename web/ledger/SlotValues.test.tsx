@@ -52,7 +52,7 @@ test('a limit below what stands there already, or that is none, is told where it
   const { user, now } = await there();
   const most = screen.getByRole('spinbutton', { name: /at most/ });
   for (const [typed, told] of [
-    ['1', 'holds 1 at most'],
+    ['1', 'would hold more than 1'],
     ['2.5', 'must be a whole number'],
     ['5000', 'must be between 1 and 1000'],
   ] as const) {

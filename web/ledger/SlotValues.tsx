@@ -44,7 +44,12 @@ export function SlotValues({
   return (
     <HeadedTable
       label={`Values of the slot ${made.label}`}
-      heads={[{ unseen: 'Group' }, 'Of the slot', { name: 'Value', width: 'half' }, '']}
+      heads={[
+        { unseen: 'Group' },
+        'Of the slot',
+        { name: 'Value', width: 'half' },
+        { unseen: 'What it is for', width: 'wide' },
+      ]}
     >
       <tbody>
         <tr>

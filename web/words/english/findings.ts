@@ -76,7 +76,8 @@ export const findings: WordsOf<typeof FINDINGS> = {
     `with every definition written out this would be more than ${most} parts`,
   'page-too-deep': ({ most }) =>
     `would stand deeper than ${most} elements in each other, more than browsers keep`,
-  'slot-holds-most': ({ slot, most }) => `the slot “${slot}” holds ${most} at most`,
+  'slot-holds-most': ({ slot, most }) =>
+    `the slot “${slot}” would hold more than ${most}, the most that it takes`,
   'gone-entries-type': 'the page is made from entries of a content type that is gone',
   'gone-type-of-entry': 'the content type of this entry is gone',
   'gone-surround': 'the component that stands around every page is gone',
