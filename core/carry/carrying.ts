@@ -17,6 +17,6 @@ export interface Carrying {
   readonly there: Counterparts;
   /** The new ids of the nodes that come along. */
   readonly ids: ReadonlyMap<NodeId, NodeId>;
-  /** Says of something that it means nothing there, once, in words. @returns nothing, to stand in its place */
+  /** Says of something that it means nothing there, once. @returns nothing, to stand in its place */
   readonly lost: (what: Said) => undefined;
 }

@@ -22,7 +22,7 @@ import { Counterparts } from './counterparts';
 import { leftOut } from './left-out';
 import { NamesThere } from './names-there';
 
-/** A clip as it can be pasted at a place, and what of it means nothing there, in words. */
+/** A clip as it can be pasted at a place, and what of it means nothing there. */
 export interface Fitted {
   readonly doc: string;
   readonly roots: readonly NodeId[];

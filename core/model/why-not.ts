@@ -6,7 +6,7 @@ import { pointer } from './pointer';
 import type { Finding } from './well-formed';
 
 /**
- * Why a value does not fit a schema, in words for whoever wrote it: the deepest place that is wrong, and what may stand
+ * Why a value does not fit a schema, for whoever wrote it: the deepest place that is wrong, and what may stand
  * there. The same wherever it is asked, whichever validator said that it does not fit; no validator's own message is
  * ever shown.
  * @param referred the schemas that others refer to by their `$id`
