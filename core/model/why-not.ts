@@ -160,14 +160,13 @@ function stringSays(schema: Described, value: unknown): Said {
 
 function numberSays(schema: Described, value: unknown): Said {
   const whole = schema.type === 'integer';
-  if (typeof value !== 'number' || (whole && !Number.isInteger(value)))
+  if (!Number.isFinite(value) || (whole && !Number.isInteger(value)))
     return whole ? say('must-be-whole') : say('must-be-number');
   const { minimum, maximum } = schema as { minimum?: number; maximum?: number };
   if (minimum !== undefined && maximum !== undefined)
     return say('must-be-between', { least: minimum, most: maximum });
-  return minimum !== undefined
-    ? say('must-be-at-least', { least: minimum })
-    : say('must-be-at-most', { most: maximum ?? Infinity });
+  if (minimum !== undefined) return say('must-be-at-least', { least: minimum });
+  return maximum === undefined ? NOT_POSSIBLE : say('must-be-at-most', { most: maximum });
 }
 
 function manySays(most: unknown, least: unknown): Said {

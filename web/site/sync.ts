@@ -159,19 +159,14 @@ export class SiteSync implements OpenSite {
 
   /** The same for who says a refusal at the place where the edit was made. @returns nothing when it was done */
   attempt(edit: NamedEdit, options: EditOptions = {}): Refusal | undefined {
-    const made = this.make(edit, options, () => undefined);
-    if (isRefusal(made)) return made;
-    if (made.made.changes.length === 0) return undefined;
-    this.store.dispatch(siteActions.edited(made));
-    this.sending.soon(made.made.group === null ? 0 : QUIET_MS);
-    return undefined;
+    return this.attemptAll([edit], options);
   }
 
   /**
    * The same of several as one step, each on what the one before leaves: all are done, or none.
    * @returns why the first of them that cannot be done is refused; nothing when all were done
    */
-  attemptAll(edits: readonly NamedEdit[], options: EditOptions): Refusal | undefined {
+  attemptAll(edits: readonly NamedEdit[], options: EditOptions = {}): Refusal | undefined {
     const all: Made[] = [];
     for (const edit of edits) {
       const made = this.make(edit, options, () => undefined, all.at(-1)?.documents);
@@ -179,7 +174,7 @@ export class SiteSync implements OpenSite {
       if (made.made.changes.length > 0) all.push(made);
     }
     for (const made of all) this.store.dispatch(siteActions.edited(made));
-    this.sending.soon(0);
+    if (all.length > 0) this.sending.soon((options.group ?? null) === null ? 0 : QUIET_MS);
     return undefined;
   }
 

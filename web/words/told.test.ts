@@ -100,5 +100,9 @@ test('what is stored stands there again as it was said, and what a later version
     'gone',
   ])
     expect(isSaid(none)).toBe(false);
-  expect(inWords({ code: 'from-tomorrow' as Code })).toContain('no words');
+  for (const odd of [
+    { code: 'from-tomorrow' as Code },
+    { code: 'still-used', about: { what: '/' } },
+  ])
+    expect(inWords(odd as Said)).toContain('no words');
 });

@@ -1,4 +1,4 @@
-import { CODES, type About, type Said, type Told } from '@sormet/core/said';
+import { isSaid, type About, type CODES, type Said, type Told } from '@sormet/core/said';
 import type { Refusal } from '@sormet/core/edit';
 import { ENGLISH } from './english';
 import type { WordsOf } from './words-of';
@@ -7,9 +7,10 @@ import type { WordsOf } from './words-of';
 const LANGUAGE: WordsOf<typeof CODES> = ENGLISH;
 
 /** What was said, in words: as a part of a sentence where it is one. */
-export function inWords({ code, about = {} }: Said): string {
-  // A later version may have stored what this one has no words for.
-  if (!Object.hasOwn(LANGUAGE, code)) return LANGUAGE['not-said-here'];
+export function inWords(said: Said): string {
+  // Another version may have stored what this one has no words for, or the same code of something else.
+  if (!isSaid(said)) return LANGUAGE['not-said-here'];
+  const { code, about = {} } = said;
   const chosen = LANGUAGE[code] as string | ((about: Readonly<Record<string, unknown>>) => string);
   if (typeof chosen === 'string') return chosen;
   return chosen(
