@@ -110,7 +110,7 @@ export function themeAt(
 }
 
 /** The elements around one, itself last; nothing where it does not stand there. */
-function wayTo(
+export function wayTo(
   node: Resolved | null | undefined,
   element: ResolvedElement,
 ): readonly ResolvedElement[] | undefined {

@@ -1,5 +1,5 @@
 import { interpolateWithPremultipliedAlpha, oklch, parse, type Color, type Oklch } from 'culori';
-import { splitAtSpaces } from '../style';
+import { splitAt } from '../style';
 
 /**
  * Colours worked out as a browser does (CSS Color Module Level 4, and of Level 5 `color-mix()`), to
@@ -67,7 +67,7 @@ function mixed(inner: string): Color | undefined {
 }
 
 function shareOf(text: string): { colour: Color; share: number | undefined } | undefined {
-  const words = splitAtSpaces(text);
+  const words = splitAt(text, ' ');
   const share = words.find((word) => /^[\d.]+%$/.test(word));
   const colour = colourOf(words.filter((word) => word !== share).join(' '));
   return colour && { colour, share: share === undefined ? undefined : parseFloat(share) / 100 };

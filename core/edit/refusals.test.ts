@@ -251,7 +251,9 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     const css = refused.about('css') as string;
     const property = refused.about('property') as string;
     // The reference: css-tree's lexer, whose grammar is that of the specifications (MDN data).
-    return lexer.matchProperty(property, parse(css, { context: 'value' })).error !== null;
+    // That there is no gap below 0 it leaves open (CSS Box Alignment 3, 8.1).
+    const isNone = lexer.matchProperty(property, parse(css, { context: 'value' })).error !== null;
+    return isNone || (/gap$/.test(property) && css.startsWith('-'));
   },
   'plain-variant-unknown': ({ named: [instance] }) =>
     instance?.kind === 'instance' &&

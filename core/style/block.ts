@@ -11,6 +11,7 @@ import { saidText, say, type Said } from '../said';
 import { declarationKey, keyParts, type KeyParts, type Width } from './cascade';
 import { expand } from './expand';
 import { refsIn, withParts, type Refs } from './placeholders';
+import { WIDE } from './shorthands';
 
 /** A block written as CSS declarations, shorthands allowed, for fixed styles in code. @throws on bad CSS. */
 export function blockOf(
@@ -115,9 +116,6 @@ export function readTokenValue(
   const used = refsIn(written, withParts(refs));
   return { ok: true, value: used ? { css: written, refs: used } : { css: written } };
 }
-
-/** The keywords that every property takes (CSS Cascading and Inheritance Level 5, 7.3). */
-const WIDE = /^(inherit|initial|unset|revert|revert-layer)$/i;
 
 /** That a text is nothing that a token of a type can hold. */
 function isNo(type: PlaceholderType, css: string): Said {

@@ -48,7 +48,7 @@ test('no code is unused: each is said somewhere', () => {
     )
     .map((file) => readFileSync(join(root, file), 'utf8'))
     .join('\n');
-  // Some are put together of a stem and what is meant: `instead-of-`, `value-`, and what several controls were given.
+  // Some are put together of a stem and what is meant: `value-`, and what several controls were given.
   const stems = [...source.matchAll(/say\(\s*`([^`]*)`/g)].map(
     ([, stem]) => new RegExp(`^${stem!.replaceAll(/\$\{[^}]*\}/g, '.+')}$`),
   );

@@ -5,21 +5,42 @@
 
 type Piece =
   | { readonly is: 'number'; readonly value: number; readonly unit: string }
+  /** What is known only where it is used: a token, a function of CSS. */
+  | { readonly is: 'unknown'; readonly css: string }
   | { readonly is: '+' | '-' | '*' | '/' | '(' | ')' };
 
 const NUMBER = /^(\d+\.?\d*|\.\d+)(%|[a-z]+)?/i;
 
-/** What is typed, worked out as far as it can be; nothing where it is no arithmetic, or divides by nothing. */
-export function arithmetic(typed: string): string | undefined {
+/** A function of CSS, with brackets in it at most three deep. */
+const FUNCTION = /^[a-z-]+\((?:[^()]|\((?:[^()]|\([^()]*\))*\))*\)/i;
+
+/**
+ * What is typed, worked out as far as it can be; nothing where it is no arithmetic, or divides by nothing.
+ * @param inPx whether numbers without a unit that are added to something are px
+ */
+export function arithmetic(typed: string, inPx = false): string | undefined {
   const pieces = piecesOf(typed.trim());
   if (!pieces || !pieces.some(({ is }) => '+-*/'.includes(is))) return undefined;
   const units = new Set(pieces.flatMap((p) => (p.is === 'number' && p.unit ? p.unit : [])));
+  const isKnown = pieces.every(({ is }) => is !== 'unknown');
   const reader = new Reader(pieces);
   const value = reader.sum();
   if (value === undefined || !reader.atEnd) return undefined;
-  if (units.size <= 1)
-    return Number.isFinite(value) ? written(value) + ([...units][0] ?? '') : undefined;
-  return `calc(${spaced(pieces)})`;
+  if (isKnown && units.size <= 1) {
+    const unit = [...units][0] ?? (inPx ? 'px' : '');
+    return Number.isFinite(value) ? written(value) + unit : undefined;
+  }
+  return `calc(${spaced(inPx ? withUnits(pieces) : pieces)})`;
+}
+
+/** Numbers that are added, and have no unit, as px; those that something is multiplied with stay what they are. */
+function withUnits(pieces: readonly Piece[]): Piece[] {
+  const multiplies = (piece: Piece | undefined) => piece?.is === '*' || piece?.is === '/';
+  return pieces.map((piece, i) =>
+    piece.is === 'number' && !piece.unit && !multiplies(pieces[i - 1]) && !multiplies(pieces[i + 1])
+      ? { ...piece, unit: 'px' }
+      : piece,
+  );
 }
 
 /** A number as CSS writes it: at most five digits behind the point, none that say nothing. */
@@ -36,6 +57,12 @@ function piecesOf(typed: string): Piece[] | undefined {
       rest = rest.slice(space[0].length);
       continue;
     }
+    const [call] = FUNCTION.exec(rest) ?? [];
+    if (call !== undefined) {
+      pieces.push({ is: 'unknown', css: call });
+      rest = rest.slice(call.length);
+      continue;
+    }
     const [whole, value, unit = ''] = NUMBER.exec(rest) ?? [];
     const sign = rest[0]!;
     if (whole !== undefined)
@@ -50,6 +77,8 @@ function piecesOf(typed: string): Piece[] | undefined {
 /** A sum of products, read from left to right; the value as though all had one unit. */
 class Reader {
   private at = 0;
+  /** Whether what was read last has a unit. */
+  private hasUnit = false;
 
   constructor(private readonly pieces: readonly Piece[]) {}
 
@@ -68,17 +97,25 @@ class Reader {
 
   private product(): number | undefined {
     let left = this.one();
+    let hasUnit = this.hasUnit;
     for (let sign = this.take('*', '/'); sign && left !== undefined; sign = this.take('*', '/')) {
       const right = this.one();
-      left = right === undefined ? undefined : sign === '*' ? left * right : left / right;
+      // A length times a length is no length, and what is divided by one is none either.
+      if (right === undefined || (hasUnit && this.hasUnit)) return undefined;
+      left = sign === '*' ? left * right : left / right;
+      hasUnit ||= this.hasUnit;
     }
+    this.hasUnit = hasUnit;
     return left;
   }
 
   private one(): number | undefined {
     const piece = this.pieces[this.at];
     this.at += 1;
+    this.hasUnit = piece?.is === 'number' && piece.unit !== '';
     if (piece?.is === 'number') return piece.value;
+    // How much it is does not matter: the whole is written as it was typed.
+    if (piece?.is === 'unknown') return 1;
     if (piece?.is === '-') {
       const value = this.one();
       return value === undefined ? undefined : -value;
@@ -104,8 +141,12 @@ function spaced(pieces: readonly Piece[]): string {
       out += written(piece.value) + piece.unit;
       return;
     }
+    if (piece.is === 'unknown') {
+      out += piece.css;
+      return;
+    }
     const before = pieces[i - 1]?.is;
-    const isSign = piece.is === '-' && before !== 'number' && before !== ')';
+    const isSign = piece.is === '-' && !['number', 'unknown', ')'].includes(before ?? '');
     out += isSign || '()'.includes(piece.is) ? (isSign ? '-' : piece.is) : ` ${piece.is} `;
   });
   return out;

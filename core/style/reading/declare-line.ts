@@ -1,7 +1,7 @@
 import { STATES, type SiteDoc, type State, type Token } from '../../model';
 import { say, type Said } from '../../said';
 import type { Width } from '../cascade';
-import { propertiesFor } from './property-names';
+import { meantBy } from './property-names';
 import { readValue, type ReadValue } from './read-value';
 
 /** What a line declares. */
@@ -54,16 +54,16 @@ export function lineParts(line: string): LineParts {
 export function readLine(line: string, knows: LineKnows): LineOutcome {
   const { letters, value, at, state: named } = lineParts(line);
   if (letters === '') return { ok: false, reason: say('type-a-property') };
-  const candidates = propertiesFor(letters);
+  const candidates = meantBy(letters);
   if (candidates.length === 0) return { ok: false, reason: say('no-property-like', { letters }) };
   const width = at === undefined ? knows.width : widthOf(at, knows.widths);
   if (width === undefined) return { ok: false, reason: say('no-width', { at: at ?? '' }) };
   const state = named === undefined ? knows.state : stateOf(named);
   if (state === null) return { ok: false, reason: say('no-state', { state: named ?? '' }) };
   if (value === '') return { ok: false, reason: say('type-a-value', { property: candidates[0]! }) };
-  // Of several properties that the letters may mean, the first that takes the value; the likeliest says why none does.
+  // The likeliest says why none of them takes the value.
   let reason: Said | undefined;
-  for (const property of candidates.slice(0, 6)) {
+  for (const property of candidates) {
     const read = readValue(property, value, knows.tokens);
     if (read.ok) return { ...read, property, width, state };
     reason ??= read.reason;

@@ -3,6 +3,7 @@ import { say, type Said } from '../../said';
 import { TAKES } from '../block';
 import { expand } from '../expand';
 import { refsIn, withParts } from '../placeholders';
+import { splitAt } from '../split-at';
 import { arithmetic } from './arithmetic';
 
 type Tokens = Readonly<Record<string, Pick<Token, 'name' | 'type'>>>;
@@ -29,16 +30,47 @@ export function readValue(property: string, typed: string, tokens: Tokens): Read
   const words = reader.of(equal ? `repeat(${text},1fr)` : text);
   if (!Array.isArray(words)) return { ok: false, reason: words };
   const refs = reader.refs(tokens);
-  const plain = words.map((word) => arithmetic(word) ?? word);
-  const asTyped = expand(property, plain.join(' '), refs);
-  if (asTyped.ok) return { ok: true, css: plain.join(' '), tokens: reader.used };
-  const inPx = plain.map((word) => (/^-?(\d+\.?\d*|\.\d+)$/.test(word) ? `${word}px` : word));
-  const asLength = expand(property, inPx.join(' '), refs);
-  if (asLength.ok) return { ok: true, css: inPx.join(' '), tokens: reader.used };
+  for (const tried of readingsOf(words)) {
+    if (expand(property, tried, refs).ok) return { ok: true, css: tried, tokens: reader.used };
+  }
   // What is told is what was typed, not what was made of it.
-  const { code, about } = asTyped.reason;
-  const isOfAll = about?.['css'] === plain.join(' ');
-  return { ok: false, reason: isOfAll ? { code, about: { ...about, css: text } } : asTyped.reason };
+  const plain = words.join(' ');
+  const refused = expand(property, plain, refs);
+  if (refused.ok) return { ok: true, css: plain, tokens: reader.used };
+  const { code, about } = refused.reason;
+  const isOfAll = about?.['css'] === plain;
+  return { ok: false, reason: isOfAll ? { code, about: { ...about, css: text } } : refused.reason };
+}
+
+/**
+ * What words may be read as, the likeliest first: sums worked out; what stands around a slash as it stands, since in
+ * many values a slash is none of arithmetic, before it is worked out; numbers without a unit as they stand, before they are px.
+ */
+function* readingsOf(words: readonly string[]): Generator<string> {
+  const sums = joined(words, /^[+*-]$/);
+  const apart = sums.map((word) => (word.includes('/') ? word : (arithmetic(word) ?? word)));
+  yield apart.join(' ');
+  yield apart.map(withPx).join(' ');
+  const whole = joined(words, /^[+*/-]$/);
+  yield whole.map((word) => arithmetic(word) ?? word).join(' ');
+  yield whole.map((word) => arithmetic(word, true) ?? withPx(word)).join(' ');
+}
+
+function withPx(word: string): string {
+  return /^-?(\d+\.?\d*|\.\d+)$/.test(word) ? `${word}px` : word;
+}
+
+/** Words that a sign of arithmetic stands between, as one (`100% - 20px`). */
+function joined(words: readonly string[], sign: RegExp): string[] {
+  const all: string[] = [];
+  let open = false;
+  for (const word of words) {
+    const isSign = sign.test(word) && all.length > 0;
+    if (isSign || open) all[all.length - 1] += ` ${word}`;
+    else all.push(word);
+    open = isSign;
+  }
+  return all;
 }
 
 /** A token's value as people type it, other tokens by their names. */
@@ -75,7 +107,7 @@ class Words {
       return token === undefined ? '' : this.placeholder(token);
     });
     if (missing !== undefined) return say('no-token-named', { name: missing });
-    const words = splitAtSpaces(braced);
+    const words = splitAt(braced, ' ');
     const found: string[] = [];
     for (let at = 0; at < words.length;) {
       const named = this.tokenAt(words, at);
@@ -107,32 +139,6 @@ class Words {
   }
 }
 
-/** Words with what stands in brackets or quotes left whole; arithmetic with spaces around its signs is one word. */
-export function splitAtSpaces(text: string): string[] {
-  return splitAt(text, ' ');
-}
-
-/** Text taken apart at what stands between its parts, a space or a comma; what is in brackets or quotes stays whole. */
-export function splitAt(text: string, between: ' ' | ','): string[] {
-  const isBetween = (sign: string) => (between === ' ' ? /\s/.test(sign) : sign === between);
-  const words: string[] = [];
-  let word = '';
-  let depth = 0;
-  let quote = '';
-  for (const sign of text.trim()) {
-    if (quote) quote = sign === quote ? '' : quote;
-    else if (sign === '"' || sign === "'") quote = sign;
-    else if (sign === '(') depth += 1;
-    else if (sign === ')') depth -= 1;
-    if (isBetween(sign) && depth === 0 && !quote) {
-      if (word) words.push(word);
-      word = '';
-    } else word += sign;
-  }
-  if (word) words.push(word);
-  return words;
-}
-
 /** A declaration as people read and type it: tokens by name, in braces where they stand in something. */
 export function valueText({ css, refs }: Declared, tokens: Tokens): string {
   if (!refs) return css;
@@ -142,12 +148,31 @@ export function valueText({ css, refs }: Declared, tokens: Tokens): string {
     if (!('token' in ref)) return undefined;
     return own(tokens, ref.token)?.name ?? 'a token that is gone';
   };
-  const whole = /^var\(--([a-z][a-z0-9-]*)\)$/.exec(css)?.[1];
-  if (whole !== undefined) return nameOf(whole) ?? css;
-  return css.replaceAll(/var\(--([a-z][a-z0-9-]*)\)/g, (all, name: string) => {
+  const alone = WHOLE.exec(css)?.[1];
+  if (alone !== undefined) return nameOf(alone) ?? css;
+  const inBraces = css.replaceAll(PLACEHOLDER, (all, name: string) => {
     const named = nameOf(name);
     return named === undefined ? all : `{${named}}`;
   });
+  const words = splitAt(css, ' ').map((word) => {
+    const name = WHOLE.exec(word)?.[1];
+    return (name === undefined ? undefined : nameOf(name)) ?? word;
+  });
+  // Where names beside each other, or beside words, would read as something else, they stand in braces.
+  const plain = words.join(' ');
+  return readAs(plain, tokens) === readAs(inBraces, tokens) ? plain : inBraces;
+}
+
+const PLACEHOLDER = /var\(--([a-z][a-z0-9-]*)\)/g;
+const WHOLE = /^var\(--([a-z][a-z0-9-]*)\)$/;
+
+/** What a text is read as, tokens by what they are. */
+function readAs(text: string, tokens: Tokens): string {
+  const reader = new Words(tokens);
+  const words = reader.of(text);
+  return Array.isArray(words)
+    ? words.join(' ').replaceAll(PLACEHOLDER, (_, name: string) => `{${reader.used[name]}}`)
+    : '';
 }
 
 /** The tokens that fit a property, by id. */

@@ -32,6 +32,8 @@ describe('arithmetic', () => {
     ['4/0', undefined],
     ['20px', undefined],
     ['a+b', undefined],
+    ['var(--t1) * 2', 'calc(var(--t1) * 2)'],
+    ['min(50%, (1px + 2em)) - 1px', 'calc(min(50%, (1px + 2em)) - 1px)'],
     ['2+', undefined],
   ])('%s is %s', (typed, worked) => expect(arithmetic(typed)).toBe(worked));
 
@@ -71,6 +73,15 @@ describe('a property by a few letters', () => {
     ['ta', 'text-align'],
     ['letter', 'letter-spacing'],
     ['scroll-snap-type', 'scroll-snap-type'],
+    ['z', 'z-index'],
+    ['bg', 'background-color'],
+    ['tracking', 'letter-spacing'],
+    ['leading', 'line-height'],
+    ['mx', 'margin-inline'],
+    ['rounded', 'border-radius'],
+    ['transition', 'transition'],
+    ['grid-column', 'grid-column'],
+    ['border-bottom', 'border-bottom'],
   ])('%s is %s', (letters, property) => expect(propertiesFor(letters)[0]).toBe(property));
 
   test('letters that mean nothing mean nothing', () => expect(propertiesFor('qqq')).toEqual([]));
@@ -89,6 +100,21 @@ describe('the declare line', () => {
     ['line-height 1.5', { property: 'line-height', css: '1.5' }],
     ['border fine rule', { property: 'border', css: 'var(--t1)', tokens: { t1: 'rule' } }],
     ['color: red', { property: 'color', css: 'red' }],
+    ['width 100% - 20px', { css: 'calc(100% - 20px)' }],
+    ['pad 12 + 8', { css: '20px' }],
+    ['margin 12 -8', { css: '12px -8px' }],
+    ['height space 5 * 2', { css: 'calc(var(--t1) * 2)', tokens: { t1: 's5' } }],
+    ['height {space 5} + 8', { css: 'calc(var(--t1) + 8px)' }],
+    ['aspect-ratio 16/9', { css: '16/9' }],
+    ['aspect-ratio 16 / 9', { css: '16 / 9' }],
+    ['line-height 3 / 2', { css: '1.5' }],
+    ['border-radius 12 / 6', { css: '12px / 6px' }],
+    ['grid-row 1/3', { property: 'grid-row', css: '1/3' }],
+    ['transition color .2s ease-in', { property: 'transition', css: 'color .2s ease-in' }],
+    ['border-bottom 1px solid', { property: 'border-bottom' }],
+    ['bg linear-gradient(red, blue)', { property: 'background-image' }],
+    ['bg red', { property: 'background-color' }],
+    ['z 3', { property: 'z-index', css: '3' }],
     ['margin {space 5} auto', { css: 'var(--t1) auto', tokens: { t1: 's5' } }],
   ])('%s', (line, declares) =>
     expect(readLine(line, knows)).toMatchObject({ ok: true, ...declares }),
@@ -100,6 +126,12 @@ describe('the declare line', () => {
     ['pad', 'type-a-value'],
     ['pad 24 @700', 'no-width'],
     ['ink brnad', 'css-does-not-fit'],
+    // The whole name of a property never means another that would take the value.
+    ['transition 50%', 'css-does-not-fit'],
+    ['border-bottom 50%', 'css-does-not-fit'],
+    ['pad 12 -8', 'css-does-not-fit'],
+    ['columns red', 'css-does-not-fit'],
+    ['mx red', 'css-does-not-fit'],
     ['ink {brnad}', 'no-token-named'],
     ['pad 24 :over', 'no-state'],
   ])('%s says what is wrong with it', (line, reason) => {

@@ -1,5 +1,5 @@
 import { act, type ReactNode } from 'react';
-import { screen } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import { docOf, type ElementNode } from '@sormet/core/model';
 import { benchActions } from '../../store/bench-slice';
 import { atSite } from '../../test/at-site';
@@ -49,4 +49,35 @@ test('what cannot be read is said below, and stays to be mended', async () => {
   await user.keyboard('{Escape}{Escape}');
   expect(line).toHaveValue('');
   expect(screen.queryByRole('alert')).toBeNull();
+});
+
+test('columns on a block make it a grid too, which is said', async () => {
+  const { user, line, styleNow } = await atElement();
+  await user.type(line, 'cols 3');
+  expect(line.closest('.declare-line')).toHaveTextContent('display: grid');
+  await user.keyboard('{Enter}');
+  expect(styleNow()).toMatchObject({
+    display: { css: 'grid' },
+    'grid-template-columns': { css: 'repeat(3,1fr)' },
+  });
+});
+
+test('letters and Enter put on what is offered first, and what would do nothing is not offered', async () => {
+  const { user, line, styleNow } = await atElement();
+  await user.type(line, 'cen');
+  expect(
+    within(screen.getByRole('listbox', { name: 'Declare line' })).getAllByRole('option')[0],
+  ).toHaveTextContent('centred');
+  await user.keyboard('{Enter}');
+  expect(styleNow()['text-align']?.css).toBe('center');
+  await user.type(line, 'cen');
+  expect(screen.queryByRole('option', { name: /centred/ })).toBeNull();
+});
+
+test('what has no effect says so in its cell, with what mends it', async () => {
+  const { user, line, styleNow } = await atElement();
+  await user.type(line, 'z 3{Enter}');
+  await user.click(await screen.findByRole('button', { name: 'z-index, base: let it be moved' }));
+  expect(styleNow()).toMatchObject({ 'z-index': { css: '3' }, position: { css: 'relative' } });
+  expect(screen.queryByRole('button', { name: /let it be moved/ })).toBeNull();
 });

@@ -1,9 +1,9 @@
 import { useState, type ReactNode } from 'react';
-import { allOf, docOf, own } from '@sormet/core/model';
-import { stylesInOrder } from '@sormet/core/style';
+import { allOf } from '@sormet/core/model';
 import { SuggestField } from '../../parts/SuggestField';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import type { Selected } from '../use-selected';
+import { wearable } from './declare-options';
 import { MakeStyle } from './MakeStyle';
 
 const NEW = ' new';
@@ -19,17 +19,11 @@ export function PutOn({ selected }: { selected: Selected }): ReactNode {
   const [making, setMaking] = useState<string | null>(null);
   const { node, doc, all } = selected;
   if (node.kind !== 'element' && node.kind !== 'instance') return null;
-  const worn = node.shared ?? {};
   const wear = (style: string) => {
     setTyped('');
     sync.edit({ name: 'wear', args: { doc: doc.id, nodes: [...all], style, on: true } });
   };
-  const offered = stylesInOrder(documents).flatMap((id) => {
-    const style = docOf(documents, 'style', id);
-    if (!style || own(worn, id)) return [];
-    if (style.base !== null && !own(worn, style.base)) return [];
-    return [{ value: id, name: style.name }];
-  });
+  const offered = wearable(documents, selected).map(({ id, name }) => ({ value: id, name }));
   const wanted = typed.trim().toLowerCase();
   const found = offered.filter(({ name }) => name.toLowerCase().includes(wanted));
   const isNew = !allOf(documents, 'style').some(({ name }) => name.toLowerCase() === wanted);

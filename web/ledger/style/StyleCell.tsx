@@ -13,6 +13,7 @@ import { refusalWords, sentence } from '../../words';
 import { cellValue, groundWords, isColour, type CellPlace } from './cell-value';
 import { ColourCell } from './ColourCell';
 import { declaring } from './declaring';
+import { InVain } from './InVain';
 import { useOffer } from './Offers';
 import { OtherRule } from './OtherRule';
 import { ownValue } from './own-value';
@@ -158,6 +159,16 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
         ) : null}
       </span>
       <Wrong words={wrong} />
+      {value.inVain && draft === null ? (
+        <InVain
+          of={value.inVain}
+          label={label}
+          onMend={(of, css) => {
+            const reason = giveOf(of, css);
+            if (reason) dispatch(benchActions.notice(reason));
+          }}
+        />
+      ) : null}
       {saving && literal ? (
         <SaveAsToken
           property={longhand!}

@@ -1,4 +1,5 @@
 import { useState, type ReactNode } from 'react';
+import type { Box } from '@sormet/core/check';
 import type { State } from '@sormet/core/model';
 import { declaredProperties, type AppliedBlock, type Width } from '@sormet/core/style';
 import type { Selected } from '../use-selected';
@@ -19,6 +20,7 @@ export function StyleGroup({
   rule,
   widths,
   state,
+  boxes,
   words,
   onLight,
 }: {
@@ -28,6 +30,8 @@ export function StyleGroup({
   rule: AppliedBlock;
   widths: readonly Width[];
   state: State | undefined;
+  /** How the element is laid out, by width. */
+  boxes: ReadonlyMap<Width, Box>;
   words: RuleWords;
   onLight: (key: string) => void;
 }): ReactNode {
@@ -58,6 +62,7 @@ export function StyleGroup({
               property={property}
               width={width}
               state={state}
+              box={boxes.get(width)}
               words={words}
               onLight={onLight}
             />

@@ -1,7 +1,14 @@
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
+import { boxOf, type Box } from '@sormet/core/check';
 import { freeName, styleName } from '@sormet/core/edit';
 import { allOf, newId, orderAfterAll } from '@sormet/core/model';
-import { declaredProperties, declaredStates, widthsOf, type Origin } from '@sormet/core/style';
+import {
+  declaredProperties,
+  declaredStates,
+  widthsOf,
+  type Origin,
+  type Width,
+} from '@sormet/core/style';
 import { HeadedTable } from '../../parts/HeadedTable';
 import { ruleKey } from '../../canvas/rule-key';
 import { useDerived, useSync } from '../../site/SiteProvider';
@@ -34,6 +41,15 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
   const rule = litRule(selected, lit);
   const state = held ?? undefined;
   const [added, setAdded] = useState<readonly string[]>([]);
+  const { built, element } = selected;
+  const boxes = useMemo(() => {
+    const there = new Map<Width, Box>();
+    for (const { id } of widthsOf(documents.site)) {
+      const box = built && element && boxOf(documents, built, element, id, held ?? undefined);
+      if (box) there.set(id, box);
+    }
+    return there;
+  }, [documents, built, element, held]);
   if (!rule)
     return (
       <p className="ledger-empty">
@@ -129,6 +145,7 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
                 rule={rule}
                 widths={widths.map(({ id }) => id)}
                 state={state}
+                boxes={boxes}
                 words={words}
                 onLight={onLight}
               />

@@ -1,4 +1,4 @@
-import { themeAt } from '@sormet/core/check';
+import { noEffect, themeAt, type Box, type NoEffect } from '@sormet/core/check';
 import { groundOf, type Ground } from '@sormet/core/edit';
 import { nodeIn, own, type Declared, type Documents, type State } from '@sormet/core/model';
 import {
@@ -22,6 +22,8 @@ export interface CellPlace {
   readonly property: string;
   readonly width: Width;
   readonly state: State | undefined;
+  /** How the element is laid out there; nothing where that is not known. */
+  readonly box: Box | undefined;
 }
 
 /** What a rule declares there, and what shows where it does not. */
@@ -42,6 +44,8 @@ export interface CellValue {
   readonly literal: Declared | undefined;
   /** The picture behind, in the row of those. */
   readonly ground: Ground | undefined;
+  /** Why what the rule says there changes nothing, and what would mend it. */
+  readonly inVain: NoEffect | undefined;
   /** What shows of another property there, as CSS. */
   readonly said: (property: string) => string | undefined;
 }
@@ -84,8 +88,25 @@ export function cellValue(place: CellPlace, documents: Documents): CellValue {
       property === 'background-image'
         ? groundOf(own(rule.block, declarationKey(property, width, state)))
         : undefined,
+    inVain: stored === undefined ? undefined : inVain(place),
     said: (name) => winnerOf(name)?.declared.css,
   };
+}
+
+/** What is said so that there be nothing. */
+const NOTHING = /^(auto|none|normal|static|visible|initial|unset|revert|0(px|%)?)$/;
+
+/** Why nothing changes by what a rule says in a row: only where that is so for each longhand of it that is said. */
+function inVain({ rule, property, width, state, box }: CellPlace): NoEffect | undefined {
+  // What other elements wear, too, may well have an effect on those.
+  if (!box || rule.origin.is === 'tag' || rule.origin.is === 'shared') return undefined;
+  const said = longhandsOfRow(property).filter((name) => {
+    const css = own(rule.block, declarationKey(name, width, state))?.css;
+    return css !== undefined && !NOTHING.test(css);
+  });
+  if (said.length === 0) return undefined;
+  const all = said.map((name) => noEffect(name, box));
+  return all.every((each) => each !== undefined) ? all[0] : undefined;
 }
 
 /** Whether a property takes a colour and nothing else. */

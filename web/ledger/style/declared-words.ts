@@ -1,6 +1,5 @@
-import { docOf, own, type Documents, type StyleDoc } from '@sormet/core/model';
-import { stylesInOrder, type LineDeclares } from '@sormet/core/style';
-import type { Selected } from '../use-selected';
+import { own, type Documents } from '@sormet/core/model';
+import type { LineDeclares } from '@sormet/core/style';
 import { stateWord } from './states';
 
 /** What a line declares, in words: tokens by their names, with where it holds. */
@@ -19,21 +18,4 @@ export function declaredWords(
     ...(state ? [stateWord(state)] : []),
   ];
   return `${property}: ${shown}${where.length > 0 ? ` (${where.join(', ')})` : ''}`;
-}
-
-/** The shared style that a line names, where it can be put on what is selected. */
-export function styleCalled(
-  documents: Documents,
-  { node, address }: Selected,
-  typed: string,
-): StyleDoc | undefined {
-  const wanted = typed.trim().toLowerCase();
-  if (address !== undefined || wanted === '') return undefined;
-  if (node.kind !== 'element' && node.kind !== 'instance') return undefined;
-  return stylesInOrder(documents)
-    .flatMap((id) => docOf(documents, 'style', id) ?? [])
-    .find(
-      ({ name, base }) =>
-        name.toLowerCase() === wanted && (base === null || own(node.shared ?? {}, base)),
-    );
 }

@@ -1,17 +1,11 @@
-import { lexer } from 'css-tree';
 import type { Token } from '@sormet/core/model';
-import { fittingTokens, inOtherUnit } from '@sormet/core/style';
+import { fittingTokens, inOtherUnit, lexer } from '@sormet/core/style';
 import { longhandsOfRow } from './rows';
 
 interface Offer {
   readonly value: string;
   readonly what: string;
 }
-
-/** The value definitions that the library knows, which its types leave out. */
-const known = lexer as unknown as Readonly<
-  Record<'properties' | 'types', Readonly<Record<string, { readonly syntax: unknown }>>>
->;
 
 const keywords = new Map<string, readonly string[]>();
 
@@ -35,7 +29,7 @@ function wordsIn(name: string, of: 'Property' | 'Type', seen = new Set<string>()
   // Colours are picked or typed: their hundred and fifty names would hide what else there is.
   if (seen.has(key) || (of === 'Type' && /color/.test(name))) return found;
   seen.add(key);
-  const definition = (of === 'Property' ? known.properties : known.types)[name];
+  const definition = (of === 'Property' ? lexer.properties : lexer.types)[name];
   const visit = (syntax: Syntax | null | undefined): void => {
     if (!syntax) return;
     if (syntax.type === 'Keyword' && syntax.name) found.add(syntax.name);

@@ -1,6 +1,7 @@
 import { own, type Declared, type State, type Token } from '@sormet/core/model';
 import {
   declarationKey,
+  longhandsOf,
   together,
   valueText,
   type AppliedBlock,
@@ -32,20 +33,14 @@ export function joined(
   tokens: Tokens,
 ): string {
   const values = declared.map((each) => each && valueText(each, tokens));
-  if (values.length === 1) return values[0] ?? '';
-  if (property === 'border' || property === 'outline' || /^border-[a-z]+$/.test(property)) {
-    const whole = borderToken(declared, tokens);
-    if (whole !== undefined) return whole;
-    if (values.length === 12 || values.length === 3) {
-      const uniform = values.every((value, i) => value === values[i % 3]);
-      if (!uniform) return 'differs by side';
-      return values
-        .slice(0, 3)
-        .map((value) => value ?? '–')
-        .join(' ');
-    }
-  }
-  return together(values) ?? values.map((value) => value ?? '–').join(' ');
+  if (longhandsOf(property) === undefined) return values[0] ?? '';
+  const border = borderToken(declared, tokens);
+  if (border !== undefined) return border;
+  const whole = together(property, declared);
+  if (whole) return valueText(whole, tokens);
+  return values.filter((value) => value !== undefined).length === values.length
+    ? 'differs'
+    : values.map((value) => value ?? '–').join(' ');
 }
 
 /** The name of the token that a whole border is, part by part. */

@@ -69,12 +69,9 @@ export const ROWS: readonly { group: string; properties: readonly string[] }[] =
   },
 ];
 
-/** Shorthands of which the ledger shows one longhand. */
-const SHOWN_AS: Readonly<Record<string, string>> = { 'text-decoration': 'text-decoration-line' };
-
 /** The longhands that a row stands for. */
 export function longhandsOfRow(property: string): readonly string[] {
-  return longhandsOf(property) ?? [SHOWN_AS[property] ?? property];
+  return longhandsOf(property) ?? [property];
 }
 
 /** Every longhand that one of them shows. */

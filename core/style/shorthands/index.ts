@@ -1,0 +1,3 @@
+export * from './longhands-of';
+export * from './take-apart';
+export * from './put-together';
