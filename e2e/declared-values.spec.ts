@@ -165,14 +165,12 @@ test('arithmetic in a length comes to what calc() comes to in Chromium (CSS Valu
   page,
 }) => {
   await page.setContent('<p>words</p>');
-  const cases = fc
-    .sample(sum, { numRuns: 400, seed: 20261126 })
-    .map(({ typed, css }, i) => {
-      // As it is typed without spaces, and with them as CSS has them.
-      const line = `margin-left ${i % 2 === 0 ? typed : css.slice('calc('.length, -1)}`;
-      const read = readLine(line, { tokens: {}, widths: {}, width: 'base', state: undefined });
-      return { typed: line, css, worked: read.ok ? read.css : '' };
-    });
+  const cases = fc.sample(sum, { numRuns: 400, seed: 20261126 }).map(({ typed, css }, i) => {
+    // As it is typed without spaces, and with them as CSS has them.
+    const line = `margin-left ${i % 2 === 0 ? typed : css.slice('calc('.length, -1)}`;
+    const read = readLine(line, { tokens: {}, widths: {}, width: 'base', state: undefined });
+    return { typed: line, css, worked: read.ok ? read.css : '' };
+  });
   const results = await page.evaluate((all) => {
     const words = document.querySelector('p')!;
     const px = (value: string) => {

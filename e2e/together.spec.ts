@@ -10,7 +10,7 @@ test('values of several instances are seen together, written, bound and taken ba
 }) => {
   const bench = new BenchHand(page);
   await bench.open('page-menders');
-  const rows = page.locator('.outline-row', { hasText: 'Mender' });
+  const rows = page.locator('.outline-row.is-stamp', { hasText: 'Mender' });
   await rows.nth(0).click();
   for (const n of [1, 2]) await rows.nth(n).click({ modifiers: ['Control'] });
   await expect(bench.sentence).toContainText('3 × Mender');

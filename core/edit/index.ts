@@ -23,6 +23,7 @@ export { fitsOfType, type Fit } from './repeats/what-fits';
 export { listsAround, recordsOf, type ListAround, type Records } from './repeats/over';
 export { pagesBelow } from './pages/pages';
 export { duplicateOf, freePath } from './pages/duplicating';
+export { unconnected } from './components/unconnected';
 export { duplicateOfComponent } from './components/duplicating';
 export { placesOfValue } from './style/places-of-value';
 export { groundOf, type Ground } from './style/ground';

@@ -1,7 +1,8 @@
-import { newId, text, type Documents, type Literal, type StyleDoc } from '../model';
+import { newId, own, text, type Documents, type Literal, type StyleDoc } from '../model';
 import type { Branch } from './branches';
 import { READY_SECTIONS } from './ready-sections';
 import { ReadyStyles } from './ready-styles';
+import { WORDS_FOR } from './words-for';
 
 const address = (href: string): Literal => ({
   is: 'value',
@@ -20,6 +21,8 @@ export interface Starter {
   readonly key: string;
   readonly label: string;
   readonly folder: 'Ready sections' | 'Elements';
+  /** What else it is called, by people of the trade and in HTML. */
+  readonly also: readonly string[];
   readonly make: (documents: Documents, makeId?: () => string) => Started;
 }
 
@@ -29,6 +32,7 @@ export const STARTERS: readonly Starter[] = [
     key,
     label,
     folder: 'Ready sections',
+    also: own(WORDS_FOR, key) ?? [],
     make(documents, makeId = newId) {
       const styles = new ReadyStyles(documents, makeId);
       return { branch: make(styles), styles: styles.made };
@@ -72,6 +76,11 @@ export const STARTERS: readonly Starter[] = [
     ],
   }),
   element('link', 'Link', { tag: 'a', text: 'Link', attributes: { href: address('/') } }),
+  element('element-button', 'Button', {
+    tag: 'button',
+    text: 'Button',
+    attributes: { type: text('button') },
+  }),
   element('picture', 'Picture', {
     tag: 'img',
     attributes: { src: { is: 'value', type: 'image', value: null }, alt: text('') },
@@ -122,6 +131,22 @@ export const STARTERS: readonly Starter[] = [
       },
     ],
   }),
+  element('element-quote', 'Block quote', {
+    tag: 'blockquote',
+    children: [{ tag: 'p', text: 'What somebody said.' }],
+  }),
+  element('element-divider', 'Divider', { tag: 'hr' }),
+  element('element-fold', 'Fold', {
+    tag: 'details',
+    children: [
+      { tag: 'summary', text: 'What is always seen' },
+      { tag: 'p', text: 'What is seen when it is open.' },
+    ],
+  }),
+  element('element-field', 'Field of a form', {
+    tag: 'label',
+    children: [{ text: 'Your name ' }, { tag: 'input', attributes: { type: text('text') } }],
+  }),
   element('choice', 'Choice of a form', {
     tag: 'label',
     children: [
@@ -142,5 +167,11 @@ function columnHead(words: string): Branch {
 }
 
 function element(key: string, label: string, branch: Branch): Starter {
-  return { key, label, folder: 'Elements', make: () => ({ branch, styles: [] }) };
+  return {
+    key,
+    label,
+    folder: 'Elements',
+    also: own(WORDS_FOR, key) ?? [],
+    make: () => ({ branch, styles: [] }),
+  };
 }

@@ -1,12 +1,23 @@
 import type { ReactNode } from 'react';
-import { Link, NavLink, Outlet } from 'react-router';
+import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { Button } from 'antd';
 import { Connection } from '../bench/Connection';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { Steps, useStepKeys } from '../site/Steps';
+import { useTitle } from '../parts/use-title';
 import { useSummary } from '../site/use-summary';
 import { useApp } from '../store/store';
 import './SiteFrame.css';
+
+/** What each screen is called, by the first part of its address in the site. */
+const TITLES: Readonly<Record<string, string>> = {
+  '': 'Pages',
+  library: 'Library',
+  styles: 'Styles',
+  content: 'Content',
+  releases: 'Releases',
+  settings: 'Settings',
+};
 
 /** The frame of a site's screens other than the bench. */
 export function SiteFrame(): ReactNode {
@@ -15,6 +26,9 @@ export function SiteFrame(): ReactNode {
   const refusal = useApp((state) => state.site.refusal);
   const summary = useSummary();
   useStepKeys();
+  const { pathname } = useLocation();
+  const [, , , screen = ''] = pathname.split('/');
+  useTitle(TITLES[screen], documents.site.name);
   const base = `/sites/${sync.site}`;
   return (
     <div className="frame">

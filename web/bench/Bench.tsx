@@ -1,8 +1,7 @@
 import { useEffect, type ReactNode } from 'react';
-import { useLocation, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { Button, Empty } from 'antd';
-import { own, docOf, rootOf, treeDocOf } from '@sormet/core/model';
-import { useLatest } from '../parts/use-latest';
+import { docOf, rootOf, treeDocOf } from '@sormet/core/model';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions, keepFolds, keepLayout, keepZoom } from '../store/bench-slice';
 import { useAppDispatch, useBench } from '../store/store';
@@ -12,6 +11,7 @@ import { useMakeComponent } from './actions/MakeComponent';
 import { useBenchActions } from './actions/use-bench-actions';
 import { useBenchKeys } from './actions/use-bench-keys';
 import { insideWords, whileInside } from './actions/while-inside';
+import { useAddressed } from './address/use-addressed';
 import { Bar } from './Bar';
 import { Clashes } from './clip/Clashes';
 import { useClip } from './clip/use-clip';
@@ -31,9 +31,11 @@ import { OpenPane } from './panes/OpenPane';
 import { SelectionSaid } from './SelectionSaid';
 import { Sentence } from './Sentence';
 import { Trace } from './trace/Trace';
+import { useTitle } from '../parts/use-title';
 import { useEntries } from './use-entries';
 import { useSelected, type Selected } from '../ledger/use-selected';
-import { componentWords } from '../words';
+import { componentWords, documentWords } from '../words';
+import type { PreviewedFrom } from '../store/previewed-from';
 import './Bench.css';
 
 /** The bench: outline and shelf, the page (and a definition beside it), the sentence and the ledger. */
@@ -72,6 +74,8 @@ function WithinBench(): ReactNode {
   const onPreview = () =>
     void navigate(
       `/sites/${sync.site}/preview/${doc?.kind === 'page' ? doc.id : ''}${entry ? `?entry=${entry.id}` : ''}`,
+      // Back from there everything is as it was.
+      { state: { bench: window.location.search + window.location.hash } satisfies PreviewedFrom },
     );
   const other = beside ? docOf(documents, 'component', beside) : undefined;
   const definition = other?.id === id ? undefined : other;
@@ -96,15 +100,8 @@ function WithinBench(): ReactNode {
   useEffect(() => keepFolds(folded), [folded]);
   useEffect(() => keepZoom(zoom), [zoom]);
   useEffect(() => keepLayout(layout), [layout]);
-  const { hash } = useLocation();
-  const tree = useLatest(doc);
-  useEffect(() => {
-    dispatch(benchActions.leave());
-    // An address may lead to one thing on a page: it is selected, as long as it is there.
-    const node = decodeURIComponent(hash.slice(1));
-    if (node !== '' && own(tree.current?.nodes ?? {}, node))
-      dispatch(benchActions.select({ doc: id, nodes: [node] }));
-  }, [id, hash, dispatch, tree]);
+  useAddressed(id);
+  useTitle(doc ? documentWords(documents, doc.id) : 'Gone', documents.site.name);
 
   if (!doc || !outlined)
     return (
@@ -174,7 +171,8 @@ function useOpenBeside(selected: Selected | undefined): () => void {
   const { beside } = useBench('beside');
   return () => {
     const component = selected?.component;
-    if (beside) dispatch(benchActions.openBeside(null));
+    const isThere = beside !== null && (!component || beside === component.id);
+    if (isThere) dispatch(benchActions.openBeside(null));
     else if (component) {
       dispatch(benchActions.openBeside(component.id));
       dispatch(benchActions.select({ doc: component.id, nodes: [rootOf(component.nodes)] }));

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef } from 'react';
-import { useSearchParams } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { allOf, type EntryDoc, type TreeDoc } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
 
@@ -10,7 +10,8 @@ export function useEntries(doc: TreeDoc | undefined): {
   readonly onEntry: (step: number) => void;
 } {
   const { documents } = useDerived();
-  const [search, setSearch] = useSearchParams();
+  const [search] = useSearchParams();
+  const navigate = useNavigate();
   const type = doc?.kind === 'page' ? doc.entries : null;
   const entries = useMemo(
     () =>
@@ -31,9 +32,15 @@ export function useEntries(doc: TreeDoc | undefined): {
       const at = entries.findIndex(({ id }) => id === asked.current?.id);
       const next = entries[(Math.max(at, 0) + step + entries.length) % entries.length]!;
       asked.current = next;
-      setSearch({ entry: next.id }, { replace: true });
+      // What else the address says stays.
+      const params = new URLSearchParams(window.location.search);
+      params.set('entry', next.id);
+      void navigate(
+        { search: `?${params.toString()}`, hash: window.location.hash },
+        { replace: true },
+      );
     },
-    [entries, setSearch],
+    [entries, navigate],
   );
   return { entries, entry, onEntry };
 }

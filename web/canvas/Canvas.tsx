@@ -122,7 +122,15 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
   const { setNodeRef } = useDroppable({ id: 'canvas-' + doc });
 
   return (
-    <div className="canvas" ref={pane}>
+    <div
+      className="canvas"
+      ref={pane}
+      // Beside the sheet nothing of the document is: what was selected is let go.
+      onPointerDown={({ target, button }) => {
+        if (target === pane.current && button === 0)
+          dispatch(benchActions.select({ doc, nodes: [] }));
+      }}
+    >
       {typing.rich ? (
         <div className="typing-bar">
           <Suspense fallback={null}>

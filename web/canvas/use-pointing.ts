@@ -62,7 +62,11 @@ export function usePointing(stage: Stage) {
     (document.activeElement as HTMLElement | null)?.blur();
     if (enclosing.begin(event)) return;
     const picked = pickedAt(stage, event);
-    if (!picked) return;
+    if (!picked) {
+      // Beside all that is drawn: nothing of it is meant.
+      dispatch(benchActions.select({ doc, nodes: [] }));
+      return;
+    }
     const { node, slot } = picked;
     const drawn = event.altKey ? elementAt(stage, event) : undefined;
     if (drawn && !isOwn(drawn, doc)) {

@@ -17,11 +17,14 @@ export function RowName({
   group,
   label,
   title,
+  told,
   required = false,
 }: {
   group: string;
   label: string;
   title?: string;
+  /** What tells it from another of the same name. */
+  told?: string | undefined;
   /** Whether it must have a value: marked, and said. */
   required?: boolean;
 }): ReactNode {
@@ -43,6 +46,7 @@ export function RowName({
           *
         </span>
       ) : null}
+      {told === undefined ? null : <code className="told-apart"> {told}</code>}
     </th>
   );
 }

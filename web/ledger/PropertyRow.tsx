@@ -6,6 +6,7 @@ import {
   newId,
   own,
   pointer,
+  type ComponentDoc,
   type Documents,
   type Property,
   type PropertyId,
@@ -13,6 +14,7 @@ import {
   type Typed,
   type WhenEmpty,
 } from '@sormet/core/model';
+import { unconnected } from '@sormet/core/edit';
 import type { Known } from '@sormet/core/value';
 import { RefusedMark, useRefused } from '../site/RefusedMark';
 import { useDerived, useSync } from '../site/SiteProvider';
@@ -60,6 +62,7 @@ export function PropertyRow({
       { name: 'setControl', args: { doc: doc.id, node: id, control, source: next } },
       { group: group === null ? null : `${session} ${property} ${group}` },
     );
+  const isLoose = selected.component !== undefined && unconnected(selected.component).has(property);
   const winner = set ? 'set' : bound || lifted ? 'bound' : 'default';
   return (
     <tr>
@@ -68,6 +71,7 @@ export function PropertyRow({
         group={group}
         label={made.label}
         title={made.help ?? `key: ${made.key}`}
+        told={sharesLabel(selected.component, property) ? made.key : undefined}
         required={made.required === true}
       />
       <td className={winner === 'default' ? 'cell default wins' : 'cell default'}>
@@ -75,14 +79,18 @@ export function PropertyRow({
       </td>
       <td className={`cell set ${winner === 'set' ? 'wins' : ''} ${isRefused ? 'is-wrong' : ''}`}>
         <div className="cell-with-actions">
-          <ValueCell
-            type={made.type}
-            value={set}
-            label={`${made.label}, set here`}
-            begin={made.default as Typed}
-            placeholder={set && valueWords(documents, set) === 'nothing' ? 'empty' : ''}
-            onChange={(value, group) => give(literal(value), group)}
-          />
+          {isLoose && !set ? (
+            <span className="cell-words quiet">nothing is connected to it</span>
+          ) : (
+            <ValueCell
+              type={made.type}
+              value={set}
+              label={`${made.label}, set here`}
+              begin={made.default as Typed}
+              placeholder={set && valueWords(documents, set) === 'nothing' ? 'empty' : ''}
+              onChange={(value, group) => give(literal(value), group)}
+            />
+          )}
           <RefusedMark doc={doc.id} path={path} />
           {set ? (
             <span className="cell-actions">
@@ -96,11 +104,12 @@ export function PropertyRow({
             </span>
           ) : null}
         </div>
+        {made.help ? <span className="row-help">{made.help}</span> : null}
       </td>
       <td className={winner === 'bound' ? 'cell bound tight wins' : 'cell bound tight'}>
         {lifted ? (
           <span className="cell-words">a property of this definition</span>
-        ) : made.typedOnly && !bound ? (
+        ) : isLoose && !bound ? null : made.typedOnly && !bound ? (
           <span className="cell-words quiet">typed values only</span>
         ) : (
           <BoundTo
@@ -181,6 +190,16 @@ function MakeDefault({
       <span>{button}</span>
     </Popconfirm>
   );
+}
+
+/** Whether another property of the component is called the same: then the key tells them apart. */
+export function sharesLabel(component: ComponentDoc | undefined, property: PropertyId): boolean {
+  const all = Object.entries(component?.properties ?? {});
+  const label = all
+    .find(([id]) => id === property)?.[1]
+    .label.trim()
+    .toLowerCase();
+  return all.some(([id, made]) => id !== property && made.label.trim().toLowerCase() === label);
 }
 
 function literalOf(source: Source): Typed | null {

@@ -60,9 +60,5 @@ function DerivedProvider({ children }: { children: ReactNode }): ReactNode {
   const documents = useApp((state) => state.site.documents);
   const [deriving] = useState(() => new Deriving());
   const derived = useMemo(() => deriving.from(documents), [deriving, documents]);
-  const { name } = documents.site;
-  useEffect(() => {
-    document.title = `${name} · Sormet`;
-  }, [name]);
   return <DerivedContext.Provider value={derived}>{children}</DerivedContext.Provider>;
 }

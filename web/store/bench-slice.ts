@@ -42,6 +42,11 @@ export interface Layout {
   readonly ledger: boolean;
 }
 
+/** What of the bench an address may say. */
+export type Arrival = Partial<
+  Pick<BenchState, 'selection' | 'beside' | 'width' | 'tab' | 'lit' | 'state'>
+>;
+
 export interface BenchState {
   readonly selection: Selection | null;
   /** The component whose definition lies beside the page. */
@@ -73,6 +78,8 @@ export interface BenchState {
   readonly zoomAsked: number;
   /** Where what is being dragged would land, shown on the canvas and in the outline. */
   readonly landing: LandingPlace | null;
+  /** What is being given a name of its own, in its row of the outline. */
+  readonly naming: { readonly doc: string; readonly node: string } | null;
   readonly goLine: boolean;
   readonly keys: boolean;
   readonly tracing: boolean;
@@ -99,6 +106,7 @@ const initialState: BenchState = {
   zoom: { page: null, definition: null },
   zoomAsked: 0,
   landing: null,
+  naming: null,
   goLine: false,
   keys: false,
   tracing: false,
@@ -230,6 +238,9 @@ export const benchSlice = createSlice({
     showLanding(state, { payload }: PayloadAction<LandingPlace | null>) {
       state.landing = payload;
     },
+    name(state, { payload }: PayloadAction<BenchState['naming']>) {
+      state.naming = payload;
+    },
     showGoLine(state, { payload }: PayloadAction<boolean>) {
       state.goLine = payload;
     },
@@ -244,8 +255,8 @@ export const benchSlice = createSlice({
       state.tracing = true;
       state.traced = payload;
     },
-    /** Another document was opened: what was selected in the last one is let go. */
-    leave: (state) => ({
+    /** Somebody came by an address: what it says holds, and of what was selected before nothing. */
+    arrive: (state, { payload }: PayloadAction<Arrival>) => ({
       ...initialState,
       width: state.width,
       tab: state.tab,
@@ -253,6 +264,10 @@ export const benchSlice = createSlice({
       zoom: state.zoom,
       layout: state.layout,
       keymap: state.keymap,
+      ...payload,
+      selection: payload.selection
+        ? { ...payload.selection, nodes: [...payload.selection.nodes] }
+        : null,
     }),
     setKeymap(state, { payload }: PayloadAction<Keymap>) {
       state.keymap = payload;

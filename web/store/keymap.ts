@@ -99,7 +99,13 @@ export const FIXED_KEYS: readonly (readonly [key: string, does: string, about: S
     'going and placing',
   ],
   ['Enter', 'type into the text of what is selected', 'what is selected'],
-  ['Escape', 'select what is around; end typing', 'going and placing'],
+  ['Escape', 'select what is around, at last the page itself; end typing', 'going and placing'],
+  ['F2', 'give what is selected a name of its own, in the outline', 'what is selected'],
+  [
+    'Shift+Up, Shift+Down',
+    'in the outline: select the next one, too; Ctrl+Space one more or less',
+    'what is selected',
+  ],
   ['Alt+Up, Alt+Down', 'move what is selected before or behind its neighbour', 'what is selected'],
   [
     'Alt+Left, Alt+Right',

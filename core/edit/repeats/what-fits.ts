@@ -10,6 +10,7 @@ import {
   type TreeNode,
 } from '../../model';
 import { feeds } from '../../value';
+import { unconnected } from '../components/unconnected';
 import { controlsOf, propertyOf, type ControlRow } from '../control';
 import type { Records } from './over';
 
@@ -20,14 +21,18 @@ export interface Fit {
   readonly source: Extract<Source, { is: 'field' }>;
 }
 
-/** Whether a control is a property of a component that takes typed values only. */
-function isTypedOnly(
+/** Whether a control is a property of a component that content would do nothing for: it takes typed values only, or nothing reads it. */
+function takesNoContent(
   documents: Documents,
   node: TreeNode | undefined,
   control: ControlRow['control'],
 ): boolean {
   if (node?.kind !== 'instance' || control.of !== 'value') return false;
-  return propertyOf(documents, node.component, control.property)?.typedOnly === true;
+  const component = docOf(documents, 'component', node.component);
+  return (
+    propertyOf(documents, node.component, control.property)?.typedOnly === true ||
+    (component !== undefined && unconnected(component).has(control.property))
+  );
 }
 
 /**
@@ -53,7 +58,7 @@ export function whatFits(
       control.of !== 'shown' &&
       !(control.of === 'attribute' && !MADE_OF_CONTENT.has(control.name)) &&
       of.kind !== 'choice' &&
-      !isTypedOnly(documents, own(doc.nodes, at), control),
+      !takesNoContent(documents, own(doc.nodes, at), control),
   );
   const fields = inOrder(type.fields);
   const taken = new Set<string>();

@@ -1,5 +1,4 @@
 import {
-  childrenOf,
   docOf,
   type Documents,
   inOrder,
@@ -8,21 +7,18 @@ import {
   own,
   type Place,
   placeAt,
-  takesText,
   type Tree,
 } from '../../model';
 
 /**
- * The last place in a node, of an instance in its first slot; nothing where it holds nothing, or words alone. Whether
- * something may stand there says the edit that puts it there.
+ * The last place in a node, of an instance in its first slot; nothing where it holds nothing. Whether something may stand
+ * there says the edit that puts it there.
  */
 export function placeInto(documents: Documents, nodes: Tree, id: NodeId): Place | undefined {
   const node = own(nodes, id);
   switch (node?.kind) {
     case 'element':
-      return isVoid(node.tag) || (takesText(node.tag) && holdsWords(nodes, id))
-        ? undefined
-        : placeAt(nodes, id, Infinity);
+      return isVoid(node.tag) ? undefined : placeAt(nodes, id, Infinity);
     case 'slot':
     case 'repeat':
       return placeAt(nodes, id, Infinity);
@@ -34,10 +30,4 @@ export function placeInto(documents: Documents, nodes: Tree, id: NodeId): Place 
     default:
       return undefined;
   }
-}
-
-function holdsWords(nodes: Tree, id: NodeId): boolean {
-  return childrenOf(nodes)
-    .of(id)
-    .some((child) => nodes[child]!.kind === 'text');
 }

@@ -1,8 +1,10 @@
 import { useState, type ReactNode } from 'react';
 import { Input } from 'antd';
 import { Dialog } from '../../parts/Dialog';
-import { newId, type Documents } from '@sormet/core/model';
-import { nodeName } from '@sormet/core/edit';
+import { SuggestField } from '../../parts/SuggestField';
+import './MakeComponent.css';
+import { allOf, newId, type Documents } from '@sormet/core/model';
+import { folderOf, nodeName } from '@sormet/core/edit';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
@@ -20,10 +22,10 @@ export function useMakeComponent(selected: Selected | undefined): {
   const { documents } = useDerived();
   const sync = useSync();
   const dispatch = useAppDispatch();
-  const [name, setName] = useState<string | null>(null);
+  const [proposed, setProposed] = useState<string | null>(null);
   const ask = () => {
-    const suggested = selected && suggestedName(documents, selected);
-    if (suggested !== undefined) setName(suggested);
+    const name = selected && proposedName(documents, selected);
+    if (name !== undefined) setProposed(name);
     else
       dispatch(
         benchActions.notice(
@@ -50,67 +52,109 @@ export function useMakeComponent(selected: Selected | undefined): {
       args: { doc: selected.doc.id, node, name: chosen, component, instance, ids },
     });
     if (!done) return;
-    setName(null);
+    setProposed(null);
     dispatch(benchActions.select({ doc: selected.doc.id, nodes: [instance] }));
-    dispatch(benchActions.openBeside(component));
+    // Made in a definition, that stays in sight: what was made is an instance in it.
+    if (selected.doc.kind === 'page') dispatch(benchActions.openBeside(component));
   };
   return {
     ask,
-    dialog: <NameDialog name={name} many={selected?.count ?? 1} onName={setName} onMake={make} />,
+    dialog:
+      proposed === null ? null : (
+        <NameDialog
+          proposed={proposed}
+          many={selected?.count ?? 1}
+          onMake={make}
+          onClose={() => setProposed(null)}
+        />
+      ),
   };
 }
 
-/** A name for a component of what is selected; nothing where none can be made of it. */
-function suggestedName(
-  documents: Documents,
-  { node, isRoot, count }: Selected,
-): string | undefined {
-  if (count > 1) return 'Sections/Made of several';
+/** A name for a component of what is selected, without a folder; nothing where none can be made of it. */
+function proposedName(documents: Documents, { node, isRoot, count }: Selected): string | undefined {
+  if (count > 1) return 'Made of several';
   return isRoot || (node.kind !== 'element' && node.kind !== 'instance')
     ? undefined
-    : `Sections/${nodeName(documents, node)}`;
+    : nodeName(documents, node).replaceAll('/', ' ');
 }
 
+/** Where a component goes that nobody has named a folder for. */
+const FIRST_FOLDER = 'Sections';
+
 function NameDialog({
-  name,
+  proposed,
   many,
-  onName,
   onMake,
+  onClose,
 }: {
-  name: string | null;
+  proposed: string;
   /** How many things are selected. */
   many: number;
-  onName: (name: string | null) => void;
   onMake: (name: string) => void;
+  onClose: () => void;
 }): ReactNode {
+  const { documents } = useDerived();
   const refusal = useApp((state) => state.site.refusal);
-  const typed = (name ?? '').trim();
-  const sound = /^[^/]+(\/[^/]+)*$/.test(typed);
+  const [name, setName] = useState(proposed);
+  const [folder, setFolder] = useState(FIRST_FOLDER);
+  const folders = [
+    ...new Set(allOf(documents, 'component').map((component) => folderOf(component.name))),
+  ].filter(Boolean);
+  const typed = name.trim();
+  // A folder that is typed before the name is the one that is meant.
+  const whole = typed.includes('/') || folder.trim() === '' ? typed : `${folder.trim()}/${typed}`;
+  const sound = /^[^/]+(\/[^/]+)*$/.test(whole) && typed !== '';
+  const make = () => {
+    if (sound) onMake(whole);
+  };
   return (
     <Dialog
-      open={name !== null}
+      open
       title="Make component"
       okText="Make component"
       cancelText="Leave it"
       okButtonProps={{ disabled: !sound }}
-      onOk={() => onMake(typed)}
-      onCancel={() => onName(null)}
-      destroyOnHidden
+      onOk={make}
+      onCancel={onClose}
     >
       <p>
         {many === 1
           ? 'What is selected becomes its first instance.'
-          : `The ${many} things that are selected are put into a box of their own, which becomes its first instance.`}{' '}
-        A folder stands before a slash.
+          : `The ${many} things that are selected are put into a box of their own, which becomes its first instance.`}
       </p>
-      <Input
-        autoFocus
-        data-first=""
-        aria-label="Name of the component"
-        value={name ?? ''}
-        onChange={({ target }) => onName(target.value)}
-        onPressEnter={() => sound && onMake(typed)}
-      />
+      <div className="name-and-folder">
+        <label>
+          Name
+          <Input
+            autoFocus
+            data-first=""
+            aria-label="Name of the component"
+            value={name}
+            onFocus={({ target }) => target.select()}
+            onChange={({ target }) => setName(target.value)}
+            onPressEnter={make}
+          />
+        </label>
+        <label>
+          Folder
+          <SuggestField
+            label="Folder of the component"
+            value={folder}
+            suggestions={folders
+              .filter((each) => each.toLowerCase().includes(folder.toLowerCase()))
+              .map((value) => ({ value }))}
+            onType={setFolder}
+            onChoose={setFolder}
+            onEnter={make}
+          />
+        </label>
+      </div>
+      <p className="quiet" aria-live="polite">
+        {sound
+          ? `It stands in the library as “${whole}”.`
+          : 'Type a name; a folder stands before a slash.'}
+      </p>
       <Wrong as="p" words={refusal?.says ?? ''} />
     </Dialog>
   );

@@ -8,7 +8,8 @@ import type { Selected } from '../../ledger/use-selected';
 import { sentence } from '../../words';
 import type { BenchAction } from './bench-action';
 
-type Declarations = Readonly<Record<string, string>>;
+/** What is declared, by property; `null` takes it back. */
+type Declarations = Readonly<Record<string, string | null>>;
 
 /** Ways of arranging, each as what it declares of what is selected, and of what that stands in. */
 const WAYS: readonly {
@@ -16,12 +17,31 @@ const WAYS: readonly {
   readonly declares: Declarations;
   readonly around?: Declarations;
 }[] = [
-  { label: 'stack', declares: { display: 'flex', 'flex-direction': 'column' } },
-  { label: 'row', declares: { display: 'flex', 'flex-direction': 'row', 'flex-wrap': 'wrap' } },
+  // What one of them says and another does not is not left behind.
+  {
+    label: 'stack',
+    declares: {
+      display: 'flex',
+      'flex-direction': 'column',
+      'flex-wrap': null,
+      'grid-template-columns': null,
+    },
+  },
+  {
+    label: 'row',
+    declares: {
+      display: 'flex',
+      'flex-direction': 'row',
+      'flex-wrap': 'wrap',
+      'grid-template-columns': null,
+    },
+  },
   {
     label: 'grid',
     declares: {
       display: 'grid',
+      'flex-direction': null,
+      'flex-wrap': null,
       'grid-template-columns': 'repeat(auto-fit,minmax(min(100%,16rem),1fr))',
     },
   },
@@ -53,6 +73,23 @@ const WAYS: readonly {
   { label: 'last of those beside it', declares: { order: '1' } },
 ];
 
+/** What may be put around things, beside a plain box: an element, with what it declares. */
+const WRAPS: readonly { label: string; tag: string; declares?: Declarations }[] = [
+  { label: 'a link', tag: 'a' },
+  { label: 'a section', tag: 'section' },
+  {
+    label: 'a grid',
+    tag: 'div',
+    declares: { ...WAYS.find(({ label }) => label === 'grid')!.declares, gap: '24px' },
+  },
+  {
+    label: 'a row',
+    tag: 'div',
+    declares: { ...WAYS.find(({ label }) => label === 'row')!.declares, gap: '16px' },
+  },
+  { label: 'a form', tag: 'form' },
+];
+
 /** Arranges what is selected, one thing or several, each way in one step. */
 export function useArranging(selected: Selected | undefined): BenchAction[] {
   const sync = useSync();
@@ -62,36 +99,35 @@ export function useArranging(selected: Selected | undefined): BenchAction[] {
   const { doc, id, all, node } = selected;
   const styled = node.kind === 'element' || node.kind === 'instance';
   const arrange = (declares: Declarations, around: Declarations = {}) => {
-    // One group: the whole of it is one step to take back.
-    const group = `arrange ${newId()}`;
-    const give = (nodes: string[], declarations: Declarations) => {
-      for (const [property, css] of Object.entries(declarations))
-        sync.edit(
-          { name: 'declare', args: { doc: doc.id, nodes, property, width, css } },
-          { group },
-        );
-    };
-    give([...all], declares);
+    const edits = (nodes: string[], declarations: Declarations): NamedEdit[] =>
+      Object.entries(declarations).map(([property, css]) => ({
+        name: 'declare',
+        args: { doc: doc.id, nodes, property, width, css },
+      }));
     const parents = [...new Set(all.map((each) => doc.nodes[each]?.place.parent))].filter(
       (each): each is string =>
         typeof each === 'string' && ['element', 'instance'].includes(doc.nodes[each]?.kind ?? ''),
     );
-    if (parents.length > 0) give(parents, around);
+    attempt([...edits([...all], declares), ...(parents.length > 0 ? edits(parents, around) : [])]);
   };
-  const attempt = (edit: NamedEdit, then: () => void) => {
-    const refusal = sync.attempt(edit);
+  const attempt = (edits: readonly NamedEdit[], then: () => void = () => undefined) => {
+    const refusal = sync.attemptAll(edits, { group: `arrange ${newId()}` });
     if (refusal) dispatch(benchActions.notice(sentence(refusal.refused)));
     else then();
   };
-  const wrap = () => {
+  const wrap = (tag: string, declares: Declarations = {}) => {
     const box = newId();
-    attempt({ name: 'wrap', args: { doc: doc.id, nodes: [...all], box, tag: 'div' } }, () =>
+    const edits: NamedEdit[] = Object.entries(declares).map(([property, css]) => ({
+      name: 'declare',
+      args: { doc: doc.id, nodes: [box], property, width: 'base', css },
+    }));
+    attempt([{ name: 'wrap', args: { doc: doc.id, nodes: [...all], box, tag } }, ...edits], () =>
       dispatch(benchActions.select({ doc: doc.id, nodes: [box] })),
     );
   };
   const unwrap = () => {
     const inside = childrenOf(doc.nodes).of(id);
-    attempt({ name: 'unwrap', args: { doc: doc.id, node: id } }, () =>
+    attempt([{ name: 'unwrap', args: { doc: doc.id, node: id } }], () =>
       dispatch(benchActions.select(inside.length > 0 ? { doc: doc.id, nodes: inside } : null)),
     );
   };
@@ -103,8 +139,16 @@ export function useArranging(selected: Selected | undefined): BenchAction[] {
       does: 'wrap',
       key: key('wrap'),
       offered: !selected.isRoot,
-      run: wrap,
+      run: () => wrap('div'),
     },
+    ...WRAPS.map(({ label, tag, declares }): BenchAction => ({
+      label: `wrap in: ${label}`,
+      about: 'moving',
+      under: 'wrap in:',
+      key: '',
+      offered: !selected.isRoot,
+      run: () => wrap(tag, declares),
+    })),
     {
       label: 'unwrap: take the box away',
       about: 'moving',

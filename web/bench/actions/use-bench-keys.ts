@@ -81,6 +81,9 @@ export function useBenchKeys(
         return;
       }
       const node = neighbour(at.doc, at.id, event.key);
+      // Around all of it is the document itself.
+      if (event.key === 'Escape' && node === undefined)
+        dispatch(benchActions.select({ doc: at.doc.id, nodes: [] }));
       if (node !== undefined) dispatch(benchActions.select({ doc: at.doc.id, nodes: [node] }));
     },
     {},

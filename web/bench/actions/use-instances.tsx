@@ -1,6 +1,5 @@
 import { useState, type ReactNode } from 'react';
 import {
-  allOf,
   docOf,
   newId,
   nodeIn,
@@ -8,17 +7,16 @@ import {
   type ComponentDoc,
   type Documents,
 } from '@sormet/core/model';
-import { elementMatching, idsWhenPlain, matchingOf, type NamedEdit } from '@sormet/core/edit';
-import type { Told } from '@sormet/core/said';
+import { idsWhenPlain, type NamedEdit } from '@sormet/core/edit';
 import { describe } from '../../canvas/address';
 import { Dialog } from '../../parts/Dialog';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
-import { ChoiceCell } from '../../parts/ChoiceCell';
 import type { Selected } from '../../ledger/use-selected';
-import { componentWords, count, sentence, toldWords } from '../../words';
+import { componentWords, count, sentence } from '../../words';
 import type { BenchAction } from './bench-action';
+import { ElementMatches, Exchange, Matches } from './Exchange';
 
 /** The edit that makes an instance plain, and the id of what it becomes. */
 export function plainEdit(
@@ -154,89 +152,4 @@ export function useInstances(selected: Selected | undefined): {
       </>
     ),
   };
-}
-
-/** Chooses what comes in the place of something, with what of that goes over and what has no place in it. */
-function Exchange({
-  title,
-  without,
-  matches,
-  onDo,
-  onClose,
-}: {
-  title: string;
-  /** The component that is not offered: the one that is there, or in whose definition it stands. */
-  without: string;
-  matches: (to: ComponentDoc) => ReactNode;
-  onDo: (component: string) => void;
-  onClose: () => void;
-}): ReactNode {
-  const { documents } = useDerived();
-  const [to, setTo] = useState<string | undefined>(undefined);
-  const chosen = to === undefined ? undefined : docOf(documents, 'component', to);
-  const others = allOf(documents, 'component')
-    .filter(({ id }) => id !== without && id !== documents.site.surround)
-    .sort((a, b) => (a.name < b.name ? -1 : 1));
-  return (
-    <Dialog
-      open
-      title={title}
-      okText="Put it there"
-      okButtonProps={{ disabled: !chosen }}
-      cancelText="Leave it"
-      onOk={() => chosen && onDo(chosen.id)}
-      onCancel={onClose}
-    >
-      <ChoiceCell
-        label="What comes in its place"
-        chosen={to}
-        placeholder="choose a component"
-        options={others.map(({ id, name }) => ({ value: id, label: name }))}
-        onChoose={setTo}
-      />
-      {chosen ? matches(chosen) : null}
-    </Dialog>
-  );
-}
-
-/** What of an element goes into a component, and what has no place there. */
-function ElementMatches({ of: { doc, id }, to }: { of: Selected; to: ComponentDoc }): ReactNode {
-  const { documents } = useDerived();
-  const { goes, unmatched } = elementMatching(documents, doc, id, to);
-  return <GoesOver goes={goes} unmatched={unmatched} />;
-}
-
-/** What of one component goes into another, and what has no place there. */
-export function Matches({
-  from,
-  to,
-}: {
-  from: ComponentDoc;
-  to: ComponentDoc | undefined;
-}): ReactNode {
-  if (!to) return null;
-  const { properties, unmatched } = matchingOf(from, to);
-  const goes = [...properties].map(
-    ([old, made]) => [from.properties[old]!.label, to.properties[made]!.label] as const,
-  );
-  return <GoesOver goes={goes} unmatched={unmatched} />;
-}
-
-function GoesOver({
-  goes,
-  unmatched,
-}: {
-  goes: readonly (readonly [string, string])[];
-  unmatched: readonly Told[];
-}): ReactNode {
-  return (
-    <>
-      {goes.length > 0 ? (
-        <p>Goes over: {goes.map(([a, b]) => (a === b ? a : `${a} as ${b}`)).join(', ')}.</p>
-      ) : null}
-      {unmatched.length > 0 ? (
-        <p>Has no place there: {unmatched.map(toldWords).join(', ')}.</p>
-      ) : null}
-    </>
-  );
 }

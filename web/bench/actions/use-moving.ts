@@ -3,7 +3,7 @@ import { childrenOf, rootOf } from '@sormet/core/model';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { stepOf } from '../../site/step-of';
 import { benchActions } from '../../store/bench-slice';
-import { useAppDispatch } from '../../store/store';
+import { useAppDispatch, useBench } from '../../store/store';
 import type { Selected } from '../../ledger/use-selected';
 import type { BenchAction } from './bench-action';
 
@@ -43,6 +43,7 @@ export function useMoving(selected: Selected | undefined): readonly BenchAction[
   const { documents } = useDerived();
   const sync = useSync();
   const dispatch = useAppDispatch();
+  const { folded } = useBench('folded');
   const say = (words: string) => dispatch(benchActions.notice(words));
   const move = (step: Step, none: string) => {
     if (!selected) return;
@@ -85,6 +86,18 @@ export function useMoving(selected: Selected | undefined): readonly BenchAction[
       offered,
       run: () => move(step, none),
     })),
+    {
+      label: 'name: tell it from others like it',
+      about: 'what is selected',
+      key: 'F2',
+      keys: ['F2'],
+      offered: selected?.count === 1 && selected.address === undefined,
+      run: () => {
+        if (!selected) return;
+        if (folded.left) dispatch(benchActions.fold('left'));
+        dispatch(benchActions.name({ doc: selected.doc.id, node: selected.id }));
+      },
+    },
     {
       label: 'remove',
       about: 'what is selected',

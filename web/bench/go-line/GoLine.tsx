@@ -7,7 +7,7 @@ import { reasonAgainst } from '../../canvas/placing';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions, type Selection } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
-import { placesFor, type Places } from './places';
+import { nextPlace, placesFor, type Places } from './places';
 import { ranked } from './ranking';
 import { recentChoices, rememberChoice } from '../../store/recent';
 import { useChoices, type Choice } from './use-choices';
@@ -81,8 +81,11 @@ function GoField({
     () => fitting.map((choice) => ({ value: choice.value, label: labelOf(choice) })),
     [fitting],
   );
-  const places = useMemo(() => placesFor(documents, doc, selection), [documents, doc, selection]);
   const placeable = fitting[0]?.placeable;
+  const places = useMemo(
+    () => placesFor(documents, doc, selection, placeable),
+    [documents, doc, selection, placeable],
+  );
   const placesNow = placeable !== undefined;
   const against = useMemo(
     () =>
@@ -91,18 +94,23 @@ function GoField({
   );
   const may = Math.max(0, against.indexOf(undefined));
   const turn = places.length === 0 ? 0 : (asked ?? may) % places.length;
-  const choose = (choice: Choice | undefined, at = places[turn]) => {
+  const choose = (choice: Choice | undefined) => {
     if (!choice) return;
     rememberChoice(choice.value);
-    onChoose(() => choice.run(at?.place));
+    // What was walked to may go elsewhere than what fits best.
+    const elsewhere = choice.placeable && choice !== fitting[0] && asked === null;
+    const at = elsewhere
+      ? nextPlace(documents, doc, selection, choice.placeable!)
+      : places[turn]?.place;
+    onChoose(() => choice.run(at));
   };
   /** Does what fits best what is typed, where the list has not followed yet. */
   const chooseUnseen = () => {
     const [best] = ranked(choices, typed, recent);
-    const where = places.find(
-      ({ place }) => best?.placeable && !reasonAgainst(documents, doc, best.placeable, place),
-    );
-    choose(best, asked === null ? where : undefined);
+    const where = best?.placeable && nextPlace(documents, doc, selection, best.placeable);
+    if (!best) return;
+    rememberChoice(best.value);
+    onChoose(() => best.run(asked === null ? where : places[turn]?.place));
   };
   return (
     <>

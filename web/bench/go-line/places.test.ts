@@ -1,5 +1,6 @@
 import { component, documentsOf, page } from '@sormet/core/test';
-import { placesFor } from './places';
+import type { Placeable } from '../../canvas/placing';
+import { nextPlace, placesFor } from './places';
 
 const frame = component('frame', { tag: 'div', children: [{ slot: 'main' }] }, {}, ['main']);
 const home = page('home', '/', {
@@ -10,15 +11,19 @@ const home = page('home', '/', {
       { id: 'empty', tag: 'div' },
       { id: 'full', tag: 'section', children: [{ id: 'words', tag: 'p', text: 'Words' }] },
       { id: 'line', tag: 'hr' },
+      { id: 'press', tag: 'a', text: 'Words' },
       { id: 'framed', component: 'frame' },
     ],
   },
 });
 const documents = documentsOf(frame, home);
-const from = (node: string | null) =>
-  placesFor(documents, 'home', node === null ? null : { doc: 'home', nodes: [node] }).map(
-    ({ where, place: { parent, slot } }) => [where, parent, slot].filter(Boolean).join(' '),
-  );
+const from = (node: string | null, placeable?: Placeable) =>
+  placesFor(
+    documents,
+    'home',
+    node === null ? null : { doc: 'home', nodes: [node] },
+    placeable,
+  ).map(({ where, place: { parent, slot } }) => [where, parent, slot].filter(Boolean).join(' '));
 
 describe('where something goes that is placed without pointing', () => {
   test('is into an empty box or an empty slot that is selected', () => {
@@ -30,9 +35,17 @@ describe('where something goes that is placed without pointing', () => {
     expect(from('full')).toEqual(['after body main', 'before body main', 'into full']);
   });
 
-  test('is never into what holds nothing or words alone', () => {
+  test('is never into what holds nothing, and into words last', () => {
     expect(from('line')).toEqual(['after body main', 'before body main']);
-    expect(from('words')).toEqual(['after full', 'before full']);
+    expect(from('words')).toEqual(['after full', 'before full', 'into words']);
+  });
+
+  test('is into what is pressed, for a mark beside its words', () => {
+    const icon: Placeable = { is: 'starter', key: 'icon' };
+    expect(from('press', icon)[0]).toBe('into press');
+    expect(from('press')[0]).toBe('after body main');
+    const at = nextPlace(documents, 'home', { doc: 'home', nodes: ['press'] }, icon);
+    expect(at?.parent).toBe('press');
   });
 
   test('is last in the main content with nothing selected, or the page itself', () => {

@@ -8,6 +8,7 @@ import {
   type Place,
 } from '@sormet/core/model';
 import { placeInto } from '@sormet/core/edit';
+import { reasonAgainst, type Placeable } from '../../canvas/placing';
 import type { Selection } from '../../store/bench-slice';
 
 /** Where something may go that is placed without pointing, as seen from what is selected. */
@@ -18,11 +19,24 @@ export type Places = readonly { readonly where: Where; readonly place: Place }[]
 
 const NO_PLACES: Places = [];
 
+/** What is a mark beside words, and goes where they stand. */
+function isMark(placeable: Placeable | undefined): boolean {
+  return placeable?.is === 'starter' && placeable.key === 'icon';
+}
+
+/** Elements that are words with marks: they are pressed. */
+const PRESSED = new Set(['a', 'button', 'summary', 'label']);
+
 /**
- * Where something would go: into what is selected when that is empty and can hold it, else after it; with nothing
- * selected last in the main content. Whether it may stand there says the edit.
+ * Where something would go: into what is selected when that is empty and can hold it, else after it; a mark into what is
+ * pressed; with nothing selected last in the main content. Whether it may stand there says the edit.
  */
-export function placesFor(documents: Documents, doc: string, selection: Selection | null): Places {
+export function placesFor(
+  documents: Documents,
+  doc: string,
+  selection: Selection | null,
+  placeable?: Placeable,
+): Places {
   const tree = treeDocOf(documents, doc);
   if (!tree) return NO_PLACES;
   const { nodes } = tree;
@@ -42,15 +56,21 @@ export function placesFor(documents: Documents, doc: string, selection: Selectio
     { where: 'after', place: placeAt(nodes, parent, index + 1, slot) },
     { where: 'before', place: placeAt(nodes, parent, index, slot) },
   ];
-  const isEmpty = childrenOf(nodes).all(at).length === 0;
-  return isEmpty ? [...inside, ...beside] : [...beside, ...inside];
+  const isEmpty = into !== undefined && childrenOf(nodes).of(at, into.slot).length === 0;
+  const takesMark = isMark(placeable) && node?.kind === 'element' && PRESSED.has(node.tag);
+  return isEmpty || takesMark ? [...inside, ...beside] : [...beside, ...inside];
 }
 
-/** The place where one most likely means. */
+/** The first of the places where something may stand; where it may stand at none, the first, which says why. */
 export function nextPlace(
   documents: Documents,
   doc: string,
   selection: Selection | null,
+  placeable?: Placeable,
 ): Place | undefined {
-  return placesFor(documents, doc, selection)[0]?.place;
+  const places = placesFor(documents, doc, selection, placeable);
+  const may = places.find(
+    ({ place }) => !placeable || reasonAgainst(documents, doc, placeable, place) === undefined,
+  );
+  return (may ?? places[0])?.place;
 }

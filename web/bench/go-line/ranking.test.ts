@@ -1,17 +1,21 @@
 import { ranked, type Choosable } from './ranking';
 
-const of = (verb: string, name: string, note = ''): Choosable => ({
+const of = (verb: string, name: string, note = '', also: string[] = []): Choosable => ({
   value: `${verb} ${name}`,
   verb,
   name,
   note,
+  also,
 });
 const all = [
   of('place', 'Card row', 'Sections/Card row'),
   of('place', 'Join band', 'Sections/Join band'),
   of('place', 'Section', 'elements'),
   of('place', 'Words and picture', 'ready sections'),
-  of('place', 'Picture', 'elements'),
+  of('place', 'Picture', 'elements', ['img', 'image']),
+  of('place', 'Article', 'Sections/Article'),
+  of('place', 'Link', 'elements', ['a', 'anchor']),
+  of('place', 'Opening', 'ready sections', ['hero']),
   of('go', '/sheds', 'Sheds'),
   of('go', 'definition of Card row'),
   of('do', 'make component', 'm'),
@@ -31,6 +35,14 @@ describe('the go line offers', () => {
     expect(names('plce joinband')[0]).toBe('place Join band');
     expect(names('pictuer')).toContain('place Picture');
     expect(names('make componnent')[0]).toBe('do make component');
+  });
+
+  test('what the trade and HTML call so, a whole word of theirs before a name that begins so', () => {
+    expect(names('a')[0]).toBe('place Link');
+    expect(names('img')[0]).toBe('place Picture');
+    expect(names('hero')[0]).toBe('place Opening');
+    expect(names('place image')[0]).toBe('place Picture');
+    expect(names('art')[0]).toBe('place Article');
   });
 
   test('what is typed as it stands: no mark means anything else', () => {

@@ -8,6 +8,8 @@ export interface Choosable {
   readonly name: string;
   /** What else is said of it: its folder, its path, its key. */
   readonly note: string;
+  /** What it is called elsewhere, too. */
+  readonly also?: readonly string[];
 }
 
 /** How much of a word may be mistyped: Fuse's measure, 0 for nothing and 1 for everything. */
@@ -40,7 +42,7 @@ export function ranked<C extends Choosable>(
   return indexOf(all)
     .search({
       $and: words.map((word) => ({
-        $or: ['name', 'verb', 'note'].map((key) => ({ [key]: word })),
+        $or: ['name', 'also', 'verb', 'note'].map((key) => ({ [key]: word })),
       })),
     })
     .map(({ refIndex, score = 1 }) => ({ item: all[refIndex]!, score }))
@@ -64,7 +66,8 @@ function indexOf(all: readonly Choosable[]): Fuse<Choosable> {
       ignoreLocation: true,
       threshold: TYPING_ERRORS,
       keys: [
-        { name: 'name', weight: 0.7 },
+        { name: 'name', weight: 0.6 },
+        { name: 'also', weight: 0.1 },
         { name: 'verb', weight: 0.2 },
         { name: 'note', weight: 0.1 },
       ],
@@ -75,11 +78,17 @@ function indexOf(all: readonly Choosable[]): Fuse<Choosable> {
 }
 
 /** A name that is what was typed, or begins so, is what is meant: the smaller, the nearer. */
-function nearness({ verb, name }: Choosable, typed: string, words: readonly string[]): number {
-  const lower = name.toLowerCase();
-  const said = `${verb} ${lower}`;
-  if (lower === typed || said === typed) return 1e-6;
-  if (lower.startsWith(typed) || said.startsWith(typed)) return 1e-4;
+function nearness(
+  { verb, name, also = [] }: Choosable,
+  typed: string,
+  words: readonly string[],
+): number {
+  const names = [name.toLowerCase(), ...also];
+  const is = (fits: (each: string) => boolean) => names.some((each) => fits(each));
+  if (names[0] === typed || `${verb} ${names[0]}` === typed) return 1e-6;
+  // What it is called elsewhere is its name, too: one letter may be the whole of it.
+  if (is((each) => each === typed || `${verb} ${each}` === typed)) return 1e-5;
+  if (is((each) => each.startsWith(typed) || `${verb} ${each}`.startsWith(typed))) return 1e-4;
   const rest = words.filter((word) => word !== verb);
-  return rest.every((word) => lower.includes(word)) ? 1e-2 : 1;
+  return is((each) => rest.every((word) => each.includes(word))) ? 1e-2 : 1;
 }

@@ -44,12 +44,19 @@ export function useChoices(
     const found: Choice[] = [];
     const add = (verb: string, id: string, name: string, note: string, run: Choice['run']) =>
       found.push({ value: `${verb} ${id}`, verb, name, note, run });
-    const offer = (id: string, name: string, note: string, placeable: Placeable) =>
+    const offer = (
+      id: string,
+      name: string,
+      note: string,
+      placeable: Placeable,
+      also: readonly string[] = [],
+    ) =>
       found.push({
         value: `place ${id}`,
         verb: 'place',
         name,
         note,
+        also,
         placeable,
         run: place(placeable),
       });
@@ -61,8 +68,8 @@ export function useChoices(
     const components = allOf(documents, 'component');
     for (const { id, name } of components)
       offer(id, shortName(name), name, { is: 'component', id });
-    for (const { key, label, folder } of STARTERS)
-      offer(key, label, folder.toLowerCase(), { is: 'starter', key });
+    for (const { key, label, folder, also } of STARTERS)
+      offer(key, label, folder.toLowerCase(), { is: 'starter', key }, also);
     if (docOf(documents, 'component', doc)) offer('slot', 'Slot', 'elements', { is: 'slot' });
     for (const page of allOf(documents, 'page'))
       add('go', page.id, page.path, page.name, goTo(`/bench/${page.id}`));

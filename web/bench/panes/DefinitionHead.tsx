@@ -5,6 +5,7 @@ import { useDerived } from '../../site/SiteProvider';
 import type { Drawn } from '../../canvas/Canvas';
 import { shortReach } from '../../words';
 import { DrawnAt } from './DrawnAt';
+import { WholeButton } from './WholeButton';
 import { ZoomField } from './ZoomField';
 
 /** The head of a drawn definition: whose it is, whom it reaches, at which width and share it is drawn. */
@@ -24,7 +25,7 @@ export function DefinitionHead({
   const { reach } = useDerived();
   return (
     <div className="pane-head">
-      <span>Definition of {shortName(definition.name)}</span>
+      <WholeButton doc={definition.id}>Definition of {shortName(definition.name)}</WholeButton>
       <span className="pane-reach">{shortReach(reach.answer(definition.id))}</span>
       <span className="quiet">
         <DrawnAt width={drawn.width} chosen={chosen} onChoose={onChoose} /> ·{' '}

@@ -4,7 +4,7 @@ import { Columns2, Rows2 } from 'lucide-react';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
 import { IconButton } from '../../parts/IconButton';
-import { Outline } from '../Outline';
+import { Outline } from '../outline/Outline';
 import { useLayout } from './use-layout';
 import { Shelf } from '../shelf/Shelf';
 

@@ -4,6 +4,7 @@ import { Canvas, UNDRAWN } from '../../canvas/Canvas';
 import { DefinitionHead } from './DefinitionHead';
 import { EmptyPage } from './EmptyPage';
 import { HeldTheme } from './HeldTheme';
+import { WholeButton } from './WholeButton';
 import { ZoomField } from './ZoomField';
 
 /** The page or definition that was opened, drawn. */
@@ -15,7 +16,7 @@ export function OpenPane({ doc, entry }: { doc: TreeDoc; entry: EntryDoc | undef
     <div className={`pane pane-${kind}`}>
       {doc.kind === 'page' ? (
         <div className="pane-head">
-          <span>Page</span>
+          <WholeButton doc={doc.id}>Page</WholeButton>
           <span className="quiet">
             <HeldTheme /> <ZoomField kind="page" scale={drawn.scale} />
           </span>

@@ -56,7 +56,7 @@ export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
   const place = useCallback(
     ({ placeable }: Item) => {
       const now = latestRef.current;
-      const at = nextPlace(now.documents, doc, now.selection);
+      const at = nextPlace(now.documents, doc, now.selection, placeable);
       if (at) now.placing.place(doc, placeable, at);
     },
     [doc, latestRef],

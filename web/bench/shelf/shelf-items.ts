@@ -16,13 +16,13 @@ export interface Item {
 /** Everything there is to place: ready sections first, then components by folder, elements last. */
 export function itemsOf(documents: Documents, doc: string): Item[] {
   const starters = (folder: 'Ready sections' | 'Elements'): Item[] =>
-    STARTERS.filter((starter) => starter.folder === folder).map(({ key, label }) => ({
+    STARTERS.filter((starter) => starter.folder === folder).map(({ key, label, also }) => ({
       id: key,
       label,
       note: '',
       folder,
       placeable: { is: 'starter', key },
-      words: `${label} ${folder}`.toLowerCase(),
+      words: [label, folder, ...also].join(' ').toLowerCase(),
     }));
   const components = allOf(documents, 'component')
     .toSorted((a, b) => rank(a) - rank(b) || (a.name < b.name ? -1 : 1))

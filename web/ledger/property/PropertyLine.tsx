@@ -7,6 +7,7 @@ import {
   type Property,
   type PropertyId,
 } from '@sormet/core/model';
+import { unconnected } from '@sormet/core/edit';
 import { useSync } from '../../site/SiteProvider';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 import { DraftField } from '../../values/DraftField';
@@ -14,8 +15,8 @@ import { useLiveText } from '../../parts/use-live-text';
 import { IconButton } from '../../parts/IconButton';
 import { Grip, useDragged } from './ordering';
 import { useTakingBack } from './TakeBack';
+import { sharesLabel } from '../PropertyRow';
 import { TypeCell } from './TypeCell';
-import { unconnected } from './unconnected';
 import { useStanding } from './use-standing';
 
 /** One property of a definition: named, keyed, typed, grouped, helped, and where it stands. */
@@ -67,6 +68,9 @@ export function PropertyLine({
             }}
           />
         </span>
+        {sharesLabel(component, id) ? (
+          <span className="same-label">another is called so, too</span>
+        ) : null}
       </td>
       <td className="cell">
         <DraftField

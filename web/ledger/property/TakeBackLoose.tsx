@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
+import { unconnected } from '@sormet/core/edit';
 import { Button } from 'antd';
 import { inOrder, type ComponentDoc } from '@sormet/core/model';
 import { useTakingBack } from './TakeBack';
-import { unconnected } from './unconnected';
 
 /** Takes back all properties at once that nothing in the definition reads, named before where they are several. */
 export function TakeBackLoose({ component }: { component: ComponentDoc }): ReactNode {

@@ -16,7 +16,7 @@ import { declaring } from './declaring';
 import { InVain } from './InVain';
 import { useOffer } from './Offers';
 import { OtherRule } from './OtherRule';
-import { ownValue } from './own-value';
+import { DIFFERS, IN_PART, ownValue } from './own-value';
 import { Pictured } from './pictured/Pictured';
 import { longhandsOfRow } from './rows';
 import type { RuleWords } from './rule-words';
@@ -81,7 +81,12 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
   const takesGround = property === 'background-image' && origin.is === 'node' && !state;
   const isQuiet = here && draft === null && !loses;
   const other = isQuiet && stored ? inOtherUnit(stored) : undefined;
-  const shown = value.isMixed ? '' : ground ? groundWords(ground, documents) : (stored ?? '');
+  const isWord = stored === IN_PART || stored === DIFFERS;
+  const shown =
+    value.isMixed || isWord ? '' : ground ? groundWords(ground, documents) : (stored ?? '');
+  const quiet = value.isMixed
+    ? 'mixed'
+    : ((isWord ? stored : (elsewhere?.text ?? value.fromWider)) ?? '');
   return (
     <td
       className={`cell style ${stored !== undefined ? 'wins' : ''} ${wrong ? 'is-wrong' : ''}`}
@@ -110,12 +115,14 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
           label={label}
           text={draft ?? shown}
           stepsFrom={{
-            text: draft ?? stored ?? elsewhere?.text ?? '',
+            text: draft ?? (isWord ? '' : (stored ?? elsewhere?.text ?? value.fromWider ?? '')),
             byCursor: draft !== null || stored !== undefined,
           }}
           // A picture behind is chosen by its own editor, beside.
           readOnly={ground !== undefined}
-          placeholder={value.isMixed ? 'mixed' : (elsewhere?.text ?? '')}
+          placeholder={quiet}
+          // What is said at a wider width stands there whole: here it may be cut.
+          isRepeated={value.fromWider !== undefined}
           isWrong={wrong !== ''}
           onType={type}
           onCommit={commit}

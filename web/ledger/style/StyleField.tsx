@@ -8,6 +8,9 @@ function stepOf({ key, shiftKey, altKey }: KeyboardEvent): number {
   return key === 'ArrowUp' ? by : -by;
 }
 
+/** How many letters of a value are seen at most where it is not typed. */
+const WIDEST = 22;
+
 /** The field of a cell: values are offered, arrow keys step the number at the cursor. */
 export function StyleField({
   label,
@@ -15,6 +18,7 @@ export function StyleField({
   stepsFrom,
   readOnly,
   placeholder,
+  isRepeated,
   isWrong,
   onType,
   onCommit,
@@ -26,6 +30,8 @@ export function StyleField({
   stepsFrom: { readonly text: string; readonly byCursor: boolean };
   readOnly: boolean;
   placeholder: string;
+  /** Whether what shows stands in another column, too. */
+  isRepeated: boolean;
   isWrong: boolean;
   onType: (text: string) => void;
   onCommit: () => void;
@@ -41,6 +47,13 @@ export function StyleField({
       value={text}
       readOnly={readOnly}
       placeholder={placeholder}
+      // As wide as what it shows, in the letters of the table, which are all of one width.
+      style={{
+        minWidth: isRepeated
+          ? undefined
+          : `${Math.min(WIDEST, (text || placeholder).length) + 1}ch`,
+      }}
+      title={text || placeholder || undefined}
       aria-invalid={isWrong}
       onChange={({ target }) => onType(target.value)}
       onBlur={onCommit}

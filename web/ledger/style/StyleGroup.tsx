@@ -1,13 +1,8 @@
 import { useState, type ReactNode } from 'react';
-import type { Box } from '@sormet/core/check';
-import type { State } from '@sormet/core/model';
-import { declaredProperties, type AppliedBlock, type Width } from '@sormet/core/style';
-import type { Selected } from '../use-selected';
+import { declaredProperties } from '@sormet/core/style';
 import { GroupCell } from '../GroupCell';
-import { TraceButton } from '../TraceButton';
 import { longhandsOfRow } from './rows';
-import type { RuleWords } from './rule-words';
-import { StyleCell } from './StyleCell';
+import { StyleRows, type RowsOf } from './StyleRows';
 
 /**
  * The rows of one group of declarations: those that apply to the element, the others folded behind their count. Rows
@@ -16,25 +11,9 @@ import { StyleCell } from './StyleCell';
 export function StyleGroup({
   group,
   properties,
-  selected,
-  rule,
-  widths,
-  state,
-  boxes,
-  words,
-  onLight,
-}: {
-  group: string;
-  properties: readonly string[];
-  selected: Selected;
-  rule: AppliedBlock;
-  widths: readonly Width[];
-  state: State | undefined;
-  /** How the element is laid out, by width. */
-  boxes: ReadonlyMap<Width, Box>;
-  words: RuleWords;
-  onLight: (key: string) => void;
-}): ReactNode {
+  ...of
+}: RowsOf & { group: string; properties: readonly string[] }): ReactNode {
+  const { selected, state, widths } = of;
   const [unfolded, setUnfolded] = useState(false);
   const declared = new Set(declaredProperties(selected.rules, state ? [state] : []));
   const applies = (property: string) =>
@@ -42,32 +21,15 @@ export function StyleGroup({
   const shown = unfolded || group === 'More' ? properties : properties.filter(applies);
   const rest = properties.length - properties.filter(applies).length;
   const foldable = rest > 0 && group !== 'More';
-  const rows = shown.length + (foldable ? 1 : 0);
   return (
     <tbody>
       {shown.map((property, i) => (
-        <tr key={property}>
-          {i === 0 ? <GroupCell label={group} rows={rows} /> : null}
-          <th scope="row">
-            <span className="declaration-name">
-              <code>{property}</code>
-              <TraceButton label={property} />
-            </span>
-          </th>
-          {widths.map((width) => (
-            <StyleCell
-              key={width}
-              selected={selected}
-              rule={rule}
-              property={property}
-              width={width}
-              state={state}
-              box={boxes.get(width)}
-              words={words}
-              onLight={onLight}
-            />
-          ))}
-        </tr>
+        <StyleRows
+          key={property}
+          {...of}
+          property={property}
+          group={i === 0 ? <GroupCell label={group} rows={0} /> : null}
+        />
       ))}
       {foldable ? (
         <tr>

@@ -34,6 +34,8 @@ export interface CellValue {
   readonly isMixed: boolean;
   /** What another rule says, where this one is silent. */
   readonly elsewhere: { readonly text: string; readonly origin: Origin } | undefined;
+  /** What holds there from a wider width, where nothing is said at this one. */
+  readonly fromWider: string | undefined;
   /** The rule that is the stronger, where this one says something in vain. */
   readonly loses: Origin | undefined;
   /** Whether what shows in the state is what is said of rest. */
@@ -72,6 +74,8 @@ export function cellValue(place: CellPlace, documents: Documents): CellValue {
       stored === undefined && winner && holdsHere
         ? { text: joined(property, values, tokens), origin: winner.origin }
         : undefined,
+    fromWider:
+      stored === undefined && winner && !holdsHere ? joined(property, values, tokens) : undefined,
     loses:
       stored !== undefined && winner && ruleKey(winner.origin) !== ruleKey(rule.origin)
         ? winner.origin

@@ -38,10 +38,16 @@ export function joined(
   if (border !== undefined) return border;
   const whole = together(property, declared);
   if (whole) return valueText(whole, tokens);
-  return values.filter((value) => value !== undefined).length === values.length
-    ? 'differs'
-    : values.map((value) => value ?? '–').join(' ');
+  if (values.every((value) => value !== undefined)) return DIFFERS;
+  return values.length <= 4 && !property.startsWith('border-')
+    ? values.map((value) => value ?? '–').join(' ')
+    : IN_PART;
 }
+
+/** What stands in the place of the value of a shorthand that says only some of it: the rows below it say which. */
+export const IN_PART = 'in part';
+/** The same where no one value says all of it. */
+export const DIFFERS = 'differs';
 
 /** The name of the token that a whole border is, part by part. */
 function borderToken(

@@ -13,6 +13,8 @@ export const ROWS: readonly { group: string; properties: readonly string[] }[] =
       'justify-content',
       'gap',
       'flex',
+      'grid-column',
+      'grid-row',
       'order',
       'position',
       'inset',
@@ -60,18 +62,24 @@ export const ROWS: readonly { group: string; properties: readonly string[] }[] =
   },
   {
     group: 'Motion',
-    properties: [
-      'transition-property',
-      'transition-duration',
-      'transition-timing-function',
-      'animation-name',
-    ],
+    properties: ['transition', 'animation'],
   },
 ];
 
 /** The longhands that a row stands for. */
 export function longhandsOfRow(property: string): readonly string[] {
   return longhandsOf(property) ?? [property];
+}
+
+/**
+ * The rows that a row of a shorthand unfolds to, its shorthands first: a border its sides, a side its longhands; nothing
+ * where it is a longhand.
+ */
+export function rowsBelow(property: string): readonly string[] {
+  const longhands = longhandsOf(property);
+  if (!longhands) return [];
+  if (property === 'border') return ['border-top', 'border-right', 'border-bottom', 'border-left'];
+  return longhands;
 }
 
 /** Every longhand that one of them shows. */

@@ -9,6 +9,7 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { DraftField } from '../../values/DraftField';
 import { AddComponent } from './AddComponent';
 import { ComponentPicture } from './ComponentPicture';
+import { ExchangeAll } from './ExchangeAll';
 import { RemoveComponent } from './RemoveComponent';
 import { useLastChanges, useLibrary, type LibraryLine, type LibraryOrder } from './use-library';
 import '../screens.css';
@@ -166,6 +167,7 @@ function Line({ line }: { line: LibraryLine }): ReactNode {
         >
           duplicate
         </Button>
+        <ExchangeAll component={component} />
         <RemoveComponent component={component} />
       </td>
     </tr>

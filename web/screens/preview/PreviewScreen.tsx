@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Button } from 'antd';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { docOf, pathOf } from '@sormet/core/model';
@@ -7,7 +7,9 @@ import { widthsOf, type Width } from '@sormet/core/style';
 import { useApp, useSite } from '../../store/store';
 import { doneBy } from '../../store/keymap';
 import { useDerived, useSync } from '../../site/SiteProvider';
+import { useTitle } from '../../parts/use-title';
 import { useSummary } from '../../site/use-summary';
+import type { PreviewedFrom } from '../../store/previewed-from';
 import './PreviewScreen.css';
 import '../screens.css';
 
@@ -24,8 +26,12 @@ export function PreviewScreen(): ReactNode {
   const [width, setWidth] = useState<Width>('base');
   const page = docOf(documents, 'page', pageId);
   const entry = docOf(documents, 'entry', search.get('entry') ?? '');
+  const { state: from } = useLocation() as { state: PreviewedFrom | null };
   const back = () =>
-    void navigate(`/sites/${sync.site}/bench/${pageId}${entry ? `?entry=${entry.id}` : ''}`);
+    void navigate(
+      `/sites/${sync.site}/bench/${pageId}${from?.bench ?? (entry ? `?entry=${entry.id}` : '')}`,
+    );
+  useTitle(page ? `Preview of ${page.path}` : 'Preview', documents.site.name);
   useHotkeys(
     '*',
     (event) => {

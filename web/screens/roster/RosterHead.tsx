@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { Input, Select } from 'antd';
 import type { ComponentDoc } from '@sormet/core/model';
 import { useSync } from '../../site/SiteProvider';
+import { ExchangeAll } from '../library/ExchangeAll';
 import type { Looking } from './use-roster';
 
 /** What the roster is of, and which of its rows are looked at. */
@@ -43,6 +44,7 @@ export function RosterHead({
           ]}
           onChange={(standing) => onLook({ ...looking, standing })}
         />
+        <ExchangeAll component={component} />
         <Link to={`/sites/${site}/bench/${component.id}`}>The definition</Link>
       </span>
     </div>

@@ -1,3 +1,4 @@
+import { useTitle } from '../../parts/use-title';
 import { lazy, Suspense, useCallback, useEffect, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Alert, Button, Skeleton } from 'antd';
@@ -42,9 +43,9 @@ export function SitesScreen(): ReactNode {
     [],
   );
   useEffect(() => {
-    document.title = 'Sites · Sormet';
     void load();
   }, [load]);
+  useTitle('Sites');
   const bringBack = (site: RemovedSite) =>
     api.bringBack(site.id).then(load, (problem: Error) => setError(problem.message));
   return (

@@ -65,7 +65,7 @@ export function SpecimenScreen(): ReactNode {
     [built, chosen],
   );
   useEffect(() => {
-    dispatch(benchActions.leave());
+    dispatch(benchActions.arrive({}));
     dispatch(benchActions.setTab('style'));
   }, [dispatch]);
   const [sheet, setSheet] = useState<HTMLIFrameElement | null>(null);

@@ -1,9 +1,9 @@
 import { act, type ReactNode } from 'react';
 import { screen } from '@testing-library/react';
 import { docOf, rootOf } from '@sormet/core/model';
-import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions } from '../store/bench-slice';
-import { atSite } from '../test/at-site';
+import { useDerived, useSync } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { atSite } from '../../test/at-site';
 import { Outline } from './Outline';
 
 test('a row for each thing of the page, as a tree; what is pressed is selected for all of the bench', async () => {

@@ -1,4 +1,4 @@
-import { chainOf, definitionSources, type ComponentDoc } from '@sormet/core/model';
+import { chainOf, definitionSources, type ComponentDoc } from '../../model';
 
 const known = new WeakMap<ComponentDoc, ReadonlySet<string>>();
 

@@ -1,0 +1,81 @@
+import { useEffect, useRef } from 'react';
+import { useLocation } from 'react-router';
+import { own, treeDocOf, docOf, type Documents } from '@sormet/core/model';
+import { useLatest } from '../../parts/use-latest';
+import { useDerived } from '../../site/SiteProvider';
+import { benchActions, type Selection } from '../../store/bench-slice';
+import { useAppDispatch, useBench } from '../../store/store';
+import { readAddress, writeAddress } from './bench-address';
+
+/** How long the address may be behind, in ms: browsers allow so many changes of it and no more. */
+const BEHIND = 200;
+
+/**
+ * Keeps what is selected, lit and looked at in the address of the window, and takes it from there when somebody comes by
+ * an address: by a link, by going back or forward, by loading anew.
+ */
+export function useAddressed(page: string): void {
+  const dispatch = useAppDispatch();
+  const { documents } = useDerived();
+  const { key } = useLocation();
+  const { selection, beside, width, tab, lit, state } = useBench(
+    'selection',
+    'beside',
+    'width',
+    'tab',
+    'lit',
+    'state',
+  );
+  const latest = useLatest(documents);
+  /** What the address says, by whom it was said last. */
+  const said = useRef<string | null>(null);
+
+  useEffect(() => {
+    const { search, hash } = window.location;
+    // Another entry of the same page, or what was written here: nothing else is meant by it.
+    if (said.current === page + wordsOf(search, hash, page)) return;
+    const now = readAddress(search, hash, page);
+    dispatch(
+      benchActions.arrive({
+        ...now,
+        selection: there(latest.current, now.selection ?? null),
+        beside: now.beside && docOf(latest.current, 'component', now.beside) ? now.beside : null,
+      }),
+    );
+    said.current = page + wordsOf(search, hash, page);
+  }, [page, key, dispatch, latest]);
+
+  const writeSoon = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
+  useEffect(() => {
+    if (said.current?.startsWith(page) !== true) return;
+    const write = () => {
+      const { pathname, search } = window.location;
+      if (!pathname.endsWith(`/bench/${page}`)) return;
+      const next = writeAddress({ selection, beside, width, tab, lit, state }, page, search);
+      said.current = page + wordsOf(next.search, next.hash, page);
+      if (next.search === search && next.hash === window.location.hash) return;
+      // The router is not told: nothing of what it leads to has changed.
+      window.history.replaceState(window.history.state, '', pathname + next.search + next.hash);
+    };
+    clearTimeout(writeSoon.current);
+    writeSoon.current = setTimeout(write, BEHIND);
+    window.addEventListener('pagehide', write);
+    return () => {
+      clearTimeout(writeSoon.current);
+      window.removeEventListener('pagehide', write);
+    };
+  }, [page, selection, beside, width, tab, lit, state]);
+}
+
+/** What an address says of the bench, as one text that is the same for the same. */
+function wordsOf(search: string, hash: string, page: string): string {
+  return JSON.stringify(readAddress(search, hash, page));
+}
+
+/** What of a selection is there; nothing where its first is gone. */
+function there(documents: Documents, selection: Selection | null): Selection | null {
+  const tree = selection && treeDocOf(documents, selection.doc);
+  if (!tree) return null;
+  const nodes = selection.nodes.filter((id) => own(tree.nodes, id));
+  return nodes.length === 0 && selection.nodes.length > 0 ? null : { ...selection, nodes };
+}
