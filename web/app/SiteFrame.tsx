@@ -6,7 +6,9 @@ import { useDerived, useSync } from '../site/SiteProvider';
 import { Steps, useStepKeys } from '../site/Steps';
 import { useTitle } from '../parts/use-title';
 import { useSummary } from '../site/use-summary';
-import { useApp } from '../store/store';
+import { siteActions } from '../store/site-slice';
+import { useApp, useAppDispatch } from '../store/store';
+import { takenWords } from '../words';
 import './SiteFrame.css';
 
 /** What each screen is called, by the first part of its address in the site. */
@@ -24,6 +26,8 @@ export function SiteFrame(): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
   const refusal = useApp((state) => state.site.refusal);
+  const taken = useApp((state) => state.site.taken);
+  const dispatch = useAppDispatch();
   const summary = useSummary();
   useStepKeys();
   const { pathname } = useLocation();
@@ -59,6 +63,14 @@ export function SiteFrame(): ReactNode {
       {refusal ? (
         <div className="sentence edge-wrong" role="alert">
           Not done: {refusal.says}
+        </div>
+      ) : null}
+      {taken && !refusal ? (
+        <div className="sentence edge-none" role="status">
+          {takenWords(taken)}
+          <Button size="small" type="text" onClick={() => dispatch(siteActions.takenSeen())}>
+            understood
+          </Button>
         </div>
       ) : null}
       <main className="frame-main">

@@ -6,8 +6,11 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { ConfigProvider } from 'antd';
 import { RouterProvider } from 'react-router';
+import { watchFields } from '../parts/lost-field';
 import { routes } from './routes';
 import { theme } from './theme';
+
+watchFields(document);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -32,6 +32,7 @@ import { SelectionSaid } from './SelectionSaid';
 import { Sentence } from './Sentence';
 import { Trace } from './trace/Trace';
 import { useTitle } from '../parts/use-title';
+import { useTakenBack } from './use-taken-back';
 import { useEntries } from './use-entries';
 import { useSelected, type Selected } from '../ledger/use-selected';
 import { componentWords, documentWords } from '../words';
@@ -101,6 +102,7 @@ function WithinBench(): ReactNode {
   useEffect(() => keepZoom(zoom), [zoom]);
   useEffect(() => keepLayout(layout), [layout]);
   useAddressed(id);
+  useTakenBack(id);
   useTitle(doc ? documentWords(documents, doc.id) : 'Gone', documents.site.name);
 
   if (!doc || !outlined)

@@ -10,7 +10,16 @@ test('what leads nowhere is told with its reason, and mended by one press each',
   // A component that pages place is gone, as an earlier version could leave it.
   const { summary, revision } = store.getState().site;
   const broken = documents().without('mender-card');
-  const opened = { summary, revision, documents: broken, conflicts: [], setAside: [], kept: true };
+  const opened = {
+    summary,
+    revision,
+    documents: broken,
+    conflicts: [],
+    setAside: [],
+    kept: true,
+    undo: [],
+    redo: [],
+  };
   act(() => void store.dispatch(siteActions.opened(opened)));
   await user.click(await screen.findByRole('button', { name: /nowhere/ }));
   const dialog = await screen.findByRole('dialog', { name: 'What leads nowhere' });

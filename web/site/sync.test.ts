@@ -62,6 +62,7 @@ test('a revision that is announced while another is being fetched is fetched too
     localStorage: storage,
     sessionStorage: storage,
     navigator: { locks },
+    window: new EventTarget(),
   }))
     Object.defineProperty(globalThis, name, { value, configurable: true });
 

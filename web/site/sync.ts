@@ -12,6 +12,7 @@ import type { AppStore } from '../store/store';
 import { sentence } from '../words';
 import { api, Unreachable } from './api';
 import { Hearing } from './hearing';
+import { keepSteps, keptSteps, NO_STEPS, onOthersSteps, type Steps } from './kept-steps';
 import type { OpenSite } from './open-site';
 import {
   dropSetAside,
@@ -27,6 +28,8 @@ import { conflictOf, pastOf, unstoredOf, type Conflict, type Step } from '../sto
 
 /** How long typing may pause before it is sent. */
 const QUIET_MS = 160;
+/** How long after a step it is kept for a window that is loaded anew, and for the others. */
+const KEEP_MS = 250;
 /** How long after something changed it is asked what publishing would change. */
 const PLAN_MS = 700;
 
@@ -62,6 +65,10 @@ export class SiteSync implements OpenSite {
   private windowName = '';
   private kept: Outbox | undefined;
   private unsubscribe: (() => void) | undefined;
+  private unhear: (() => void) | undefined;
+  /** The steps that this browser keeps already. */
+  private steps: Steps = NO_STEPS;
+  private stepsTimer: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
     private readonly store: AppStore,
@@ -101,7 +108,15 @@ export class SiteSync implements OpenSite {
     const turn = (this.turn += 1);
     const isOver = () => this.closed || this.turn !== turn;
     this.closed = false;
-    this.unsubscribe ??= this.store.subscribe(() => this.keep());
+    this.unsubscribe ??= this.store.subscribe(() => {
+      this.keep();
+      this.keepStepsSoon();
+    });
+    this.unhear ??= onOthersSteps(this.site, (steps) => {
+      this.steps = steps;
+      this.store.dispatch(siteActions.stepped(steps));
+    });
+    window.addEventListener('pagehide', this.keepStepsNow);
     dispatch(siteActions.opening());
     try {
       this.windowName = await windowName();
@@ -111,6 +126,7 @@ export class SiteSync implements OpenSite {
       const documents = Documents.fromRecord(sent);
       const conflicts = [...left.conflicts, ...refused.map((each) => conflictOf(documents, each))];
       if (isOver()) return;
+      this.steps = keptSteps(this.site);
       dispatch(
         siteActions.opened({
           summary: site,
@@ -118,6 +134,7 @@ export class SiteSync implements OpenSite {
           documents,
           conflicts,
           kept: left.kept,
+          ...this.steps,
           setAside: setAsideOf(this.site),
         }),
       );
@@ -132,6 +149,10 @@ export class SiteSync implements OpenSite {
     this.closed = true;
     this.unsubscribe?.();
     this.unsubscribe = undefined;
+    this.unhear?.();
+    this.unhear = undefined;
+    this.keepStepsNow();
+    window.removeEventListener('pagehide', this.keepStepsNow);
     this.hearing.stop();
     this.sending.stop();
     clearTimeout(this.planTimer);
@@ -148,6 +169,22 @@ export class SiteSync implements OpenSite {
     if (kept !== this.state.kept)
       queueMicrotask(() => this.store.dispatch(siteActions.keeping(kept)));
   }
+
+  /** Writes down what can be taken back, a moment after that changed. */
+  private keepStepsSoon(): void {
+    const { undo, redo, status } = this.state;
+    if (status !== 'ready' || (this.steps.undo === undo && this.steps.redo === redo)) return;
+    this.stepsTimer ??= setTimeout(this.keepStepsNow, KEEP_MS);
+  }
+
+  private readonly keepStepsNow = (): void => {
+    clearTimeout(this.stepsTimer);
+    this.stepsTimer = undefined;
+    const { undo, redo, status } = this.state;
+    if (status !== 'ready' || (this.steps.undo === undo && this.steps.redo === redo)) return;
+    this.steps = { undo, redo };
+    keepSteps(this.site, this.steps);
+  };
 
   /** Does an edit here at once and sends it; a refusal is said in the sentence. @returns whether it was done */
   edit(edit: NamedEdit, options: EditOptions = {}): boolean {

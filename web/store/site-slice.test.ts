@@ -31,6 +31,8 @@ function opened(): SiteState {
       conflicts: [],
       kept: true,
       setAside: [],
+      undo: [],
+      redo: [],
     }),
   );
 }

@@ -1,5 +1,5 @@
 import { Documents, sameJson } from '@sormet/core/model';
-import { applyChanges, joinChanges, replay, samePlaces } from '@sormet/core/edit';
+import { applyChanges, joinChanges, replay, samePlaces, type Change } from '@sormet/core/edit';
 import type { HistoryEntry, PlanAnswer, SiteSummary } from '@sormet/core/api';
 import { say, type Said } from '@sormet/core/said';
 import type { SetAside } from './pending';
@@ -22,6 +22,8 @@ export interface SiteState {
   readonly kept: boolean;
   readonly undo: readonly Step[];
   readonly redo: readonly Step[];
+  /** What was taken back or done again last, and where that was. */
+  readonly taken: Taken | null;
   readonly plan: PlanAnswer | null;
   /** Why the last edit was refused, for where it was made. */
   readonly refusal: { readonly says: string; readonly at: number } | null;
@@ -46,12 +48,20 @@ const initialState: SiteState = {
   kept: true,
   undo: [],
   redo: [],
+  taken: null,
   plan: null,
   refusal: null,
   deciding: false,
   others: 0,
   setAside: [],
 };
+
+/** A step that was taken back, or done again. */
+export interface Taken {
+  readonly way: 'back' | 'again';
+  readonly said: Said;
+  readonly changes: readonly Change[];
+}
 
 /** An edit that was made here: as it is sent, how it is named, and the documents after it. */
 export interface Made {
@@ -101,7 +111,7 @@ export const siteSlice = plainSlice('site', initialState, {
     _: SiteState,
     given: Pick<
       SiteState,
-      'summary' | 'revision' | 'documents' | 'conflicts' | 'setAside' | 'kept'
+      'summary' | 'revision' | 'documents' | 'conflicts' | 'setAside' | 'kept' | 'undo' | 'redo'
     >,
   ): SiteState => ({
     ...initialState,
@@ -117,6 +127,7 @@ export const siteSlice = plainSlice('site', initialState, {
       documents,
       pending,
       refusal: null,
+      taken: null,
       conflicts: storedNow(state.conflicts, made.group),
       undo: stepsWith(state.undo, made, said, joined),
       redo: [],
@@ -133,6 +144,7 @@ export const siteSlice = plainSlice('site', initialState, {
     if (!step) return state;
     return {
       ...tookBack(state, made),
+      taken: { way: 'back', said: step.said, changes: made.made.changes },
       undo: state.undo.slice(0, -1),
       redo: [...state.redo, takingBack(step, made)],
     };
@@ -144,11 +156,19 @@ export const siteSlice = plainSlice('site', initialState, {
     if (!step) return state;
     return {
       ...tookBack(state, made),
+      taken: { way: 'again', said: step.said, changes: made.made.changes },
       redo: state.redo.slice(0, -1),
       undo: [...state.undo, takingBack(step, made)],
     };
   },
   redoLeftOut: (state: SiteState): SiteState => ({ ...state, redo: state.redo.slice(0, -1) }),
+  /** Another window of this browser did something, or took it back: its steps are this one's, too. */
+  stepped: (state: SiteState, steps: Pick<SiteState, 'undo' | 'redo'>): SiteState => ({
+    ...state,
+    ...steps,
+  }),
+  /** What was said of a step that was taken back was read. */
+  takenSeen: (state: SiteState): SiteState => ({ ...state, taken: null }),
   sending: (state: SiteState, sent: string): SiteState => ({
     ...state,
     pending: state.pending.map((edit) => (edit.id === sent ? { ...edit, sent: true } : edit)),

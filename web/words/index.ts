@@ -5,5 +5,6 @@ export { momentWords } from './moment';
 export { componentWords, documentWords, namesOf } from './names';
 export { reachWords, shortReach } from './reach-words';
 export { slotWordsOf } from './slot-words';
+export { takenWords } from './taken-words';
 export { refusalWords, sentence, toldWords, inWords } from './told';
 export { linkWords, valueWords } from './value-words';

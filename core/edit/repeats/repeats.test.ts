@@ -26,9 +26,35 @@ const shed = contentType('shed', {
   picture: 'image',
   'alternative text': 'text',
 });
+const NEVER: Source = { is: 'value', type: 'boolean', value: false };
 const card = component(
   'card',
-  { tag: 'article', children: [{ tag: 'h3', text: { is: 'property', property: 'heading' } }] },
+  {
+    tag: 'article',
+    children: [
+      { tag: 'h3', text: { is: 'property', property: 'heading' } },
+      {
+        // Nothing of it shows here: it is read all the same.
+        tag: 'div',
+        shown: NEVER,
+        children: [
+          { tag: 'p', text: { is: 'property', property: 'text' } },
+          {
+            tag: 'a',
+            text: { is: 'property', property: 'button text' },
+            attributes: { href: { is: 'property', property: 'button address' } },
+          },
+          {
+            tag: 'img',
+            attributes: {
+              src: { is: 'property', property: 'picture' },
+              alt: { is: 'property', property: 'picture alternative text' },
+            },
+          },
+        ],
+      },
+    ],
+  },
   {
     heading: text('Card'),
     text: text('Words'),

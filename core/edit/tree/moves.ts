@@ -11,7 +11,7 @@ import {
   type Tree,
   withDescendants,
 } from '../../model';
-import { placeInto } from './places';
+import { holdsWords, placeInto } from './places';
 
 /** Those of some nodes that stand in none of the others, in the order of the document. */
 export function topmost(tree: Tree, nodes: readonly NodeId[]): NodeId[] {
@@ -81,7 +81,11 @@ export function stepMoves(
     }
     case 'in': {
       const before = siblings[from - 1];
-      const place = before === undefined ? undefined : placeInto(documents, tree, before);
+      // By a step nothing lands among words: that is for who says so.
+      const place =
+        before === undefined || holdsWords(tree, before)
+          ? undefined
+          : placeInto(documents, tree, before);
       if (!place) return undefined;
       const places = placesFrom(tree, place, moving.length);
       return moving.map((node, i) => ({ node, place: places[i]! }));

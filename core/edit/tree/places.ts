@@ -1,4 +1,5 @@
 import {
+  childrenOf,
   docOf,
   type Documents,
   inOrder,
@@ -7,6 +8,7 @@ import {
   own,
   type Place,
   placeAt,
+  takesText,
   type Tree,
 } from '../../model';
 
@@ -30,4 +32,13 @@ export function placeInto(documents: Documents, nodes: Tree, id: NodeId): Place 
     default:
       return undefined;
   }
+}
+
+/** Whether an element holds words of its own: then it is a piece of text, with whatever marks stand in it. */
+export function holdsWords(nodes: Tree, id: NodeId): boolean {
+  const node = own(nodes, id);
+  if (node?.kind !== 'element' || !takesText(node.tag)) return false;
+  return childrenOf(nodes)
+    .of(id)
+    .some((child) => nodes[child]!.kind === 'text');
 }

@@ -5,10 +5,15 @@ import { useLatest } from '../../parts/use-latest';
 import { innerOf } from '../../canvas/inside';
 import { benchActions } from '../../store/bench-slice';
 import { wasCovered } from '../../parts/covering';
+import { isFieldLost } from '../../parts/lost-field';
 import { doneBy } from '../../store/keymap';
 import { useAppDispatch, useBench } from '../../store/store';
 import type { Selected } from '../../ledger/use-selected';
 import type { BenchAction } from './bench-action';
+
+/** What is said in the place of doing what a letter would do that was meant for a field. */
+const FIELD_LOST =
+  'The field that was typed into is gone; Escape or a click, and keys are commands again.';
 
 const NEVER_AGAIN: readonly unknown[] = [];
 
@@ -35,6 +40,7 @@ export function useBenchKeys(
           : now.actions.find((action) => action.does !== undefined && action.does === does)?.run;
       if (!run) return;
       event.preventDefault();
+      if (isFieldLost()) return void dispatch(benchActions.notice(FIELD_LOST));
       run();
     },
     // A radio of the interface takes no letters: after a click on a width the keys go on working.
@@ -55,6 +61,7 @@ export function useBenchKeys(
       );
       if (!action) return;
       event.preventDefault();
+      if (alone && isFieldLost()) return void dispatch(benchActions.notice(FIELD_LOST));
       action.run();
     },
     {},
