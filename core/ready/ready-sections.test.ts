@@ -1,8 +1,10 @@
 import { brackenfold } from '@sormet/demo';
+import fc from 'fast-check';
 import { HtmlValidate } from 'html-validate';
+import { weakPairs } from '../check';
 import { doEdit, isRefusal } from '../edit';
 import { emptyComponent, plant, STARTERS } from '.';
-import { allOf, newId, type Documents } from '../model';
+import { allOf, newId, rootOf, type Documents, type ElementNode } from '../model';
 import { build, Linker } from '../resolve';
 import { saidText } from '../said';
 import { documentsOf, htmlOf } from '../test';
@@ -50,6 +52,60 @@ test('styles that are made for it hold the tokens of the site that are near', ()
   const tinted = allOf(documents, 'style').find(({ name }) => name === 'Tinted')!;
   expect(tinted.style['background-color']!.refs).toEqual({
     t1: { token: 'sand', type: 'colour' },
+  });
+});
+
+describe('their words are read on their ground, in every theme that begins at them (WCAG 2.2, 1.4.3)', () => {
+  const light = { ink: '#20262b', paper: '#fcfbf7', sand: '#efe6d5', brand: '#0b6b6f' };
+  const night = { ink: '#f3e6d3', paper: '#20262b', sand: '#262d32', brand: '#f0b48f' };
+  const names = ['ink', 'paper', 'sand', 'brand', 'on brand'] as const;
+  /** Sites with some of the tokens, of which a theme changes some. */
+  const sites = fc.tuple(fc.subarray([...names]), fc.subarray([...names]), fc.boolean());
+
+  const themed = ([there, changed, onBrand]: [string[], string[], boolean]): Documents => {
+    const of = (name: string, values: Record<string, string>) =>
+      name === 'on brand' ? (onBrand ? '#ffffff' : '#20262b') : values[name]!;
+    const tokens = Object.fromEntries(
+      there.map((name, i) => [
+        name.replace(' ', '-'),
+        { name, type: 'colour' as const, order: `a${i}`, value: { css: of(name, light) } },
+      ]),
+    );
+    const values = Object.fromEntries(
+      changed
+        .filter((name) => there.includes(name))
+        .map((name) => [name.replace(' ', '-'), { css: of(name, night) }]),
+    );
+    const empty = documentsOf();
+    return empty.with({
+      ...empty.tokens,
+      tokens,
+      themes: { night: { name: 'Night', order: 'a0', values } },
+    });
+  };
+
+  test.each(READY_SECTIONS.map(({ key }) => key))('%s', (key) => {
+    fc.assert(
+      fc.property(sites, (made) => {
+        const { documents, component } = placed(themed(made), key);
+        const doc = documents.ofKind('component', component)!;
+        const root = rootOf(doc.nodes);
+        const begun = documents.with({
+          ...doc,
+          nodes: {
+            ...doc.nodes,
+            [root]: {
+              ...(doc.nodes[root] as ElementNode),
+              theme: 'night',
+            },
+          },
+        });
+        const built = build(new Linker().link(begun, component), dataOf(begun), undefined);
+        const weak = weakPairs(begun, built).map(({ element, ratio }) => [element.tag, ratio]);
+        expect(weak).toEqual([]);
+      }),
+      { numRuns: 12, seed: 20261130 },
+    );
   });
 });
 

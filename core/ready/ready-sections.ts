@@ -33,7 +33,8 @@ class Parts {
   }
 
   private around(name: string, styles: readonly string[], inside: Branch): Branch {
-    return { tag: 'section', name, ...this.on(...styles), children: [inside] };
+    const grounded = styles.includes('Tinted') ? styles : [...styles, 'Paper'];
+    return { tag: 'section', name, ...this.on(...grounded), children: [inside] };
   }
 
   heading(words: string, level: 1 | 2 | 3 = 2): Branch {
@@ -385,7 +386,7 @@ export const READY_SECTIONS: readonly ReadySection[] = [
   ready('header', 'Header', (p) => ({
     tag: 'header',
     name: 'Header',
-    ...p.on('Lined'),
+    ...p.on('Lined', 'Paper'),
     children: [
       p.box(
         'Inside',

@@ -9,15 +9,27 @@ import {
   type StyleDoc,
   type TokenGroup,
 } from '../model';
+import { contrast, LEAST_CONTRAST, readColour } from '../colour';
 import { filled, readBlock } from '../style';
 
 type Declarations = Readonly<Record<string, string>>;
+
+/** Names of tokens (or colours as they stand) that may be a ground and the ink on it, and what stands there where no two of them are read. */
+interface Paint {
+  readonly grounds: readonly string[];
+  readonly inks: readonly string[];
+  readonly otherwise: Declarations;
+}
+
+const INKS = ['ink', 'text'];
 
 interface ReadyStyle {
   readonly name: string;
   /** The name of what it modifies. */
   readonly base?: string;
   readonly says: Declarations;
+  /** A ground and the ink on it, of tokens that are read together in every theme. */
+  readonly paint?: Paint;
   /** What is otherwise at about a width in px, or in a state. */
   readonly others?: Readonly<Record<string, Declarations>>;
 }
@@ -104,7 +116,18 @@ const READY: readonly ReadyStyle[] = [
   },
   {
     name: 'Tinted',
-    says: { 'background-color': '~colour[sand|tint|surface|#8881]' },
+    says: {},
+    paint: {
+      grounds: ['sand', 'tint', 'surface'],
+      inks: INKS,
+      otherwise: { 'background-color': '#8881' },
+    },
+  },
+  {
+    // A theme that begins at a section changes its ink and what it stands on together, or neither.
+    name: 'Paper',
+    says: {},
+    paint: { grounds: ['paper', 'background'], inks: INKS, otherwise: {} },
   },
   {
     name: 'Picture',
@@ -122,10 +145,13 @@ const READY: readonly ReadyStyle[] = [
       padding: '~space[0.5rem] ~space[0.75rem]',
       border: '1px solid ~colour[line|border|#8888]',
       'border-radius': '~radius[4px]',
-      'background-color': '~colour[card|paper|#ffffff]',
-      color: '~colour[ink|text|#20262b]',
       'font-family': 'inherit',
       'font-size': 'inherit',
+    },
+    paint: {
+      grounds: ['card', 'paper'],
+      inks: INKS,
+      otherwise: { 'background-color': '#ffffff', color: '#20262b' },
     },
   },
   {
@@ -144,10 +170,11 @@ const READY: readonly ReadyStyle[] = [
   {
     name: 'Main look',
     base: 'Button',
-    says: {
-      'background-color': '~colour[brand|accent|ink|#20262b]',
-      color: '~colour[on brand|on accent|paper|#ffffff]',
-      'border-width': '0',
+    says: { 'border-width': '0' },
+    paint: {
+      grounds: ['brand', 'accent', 'ink'],
+      inks: ['on brand', 'on accent', 'paper', '#ffffff', '#20262b'],
+      otherwise: { 'background-color': '#20262b', color: '#ffffff' },
     },
   },
   {
@@ -180,6 +207,13 @@ export class ReadyStyles {
       if (base !== undefined) put(base);
     };
     for (const name of names) put(name);
+    // What would say nothing on this site is neither made nor worn.
+    for (const id of Object.keys(worn)) {
+      const at = this.made.findIndex((style) => style.id === id);
+      if (at < 0 || Object.keys(this.made[at]!.style).length > 0) continue;
+      this.made.splice(at, 1);
+      delete worn[id];
+    }
     return worn;
   }
 
@@ -206,7 +240,7 @@ export class ReadyStyles {
       origin: null,
       style: readBlock(
         this.documents.tokens.tokens,
-        this.meant(ready.says),
+        { ...(ready.paint ? this.paint(ready.paint) : {}), ...this.meant(ready.says) },
         Object.fromEntries(others),
       ),
     };
@@ -225,6 +259,52 @@ export class ReadyStyles {
         ),
       ]),
     );
+  }
+
+  /** A ground and the ink on it: the first two of those that are read together in every theme. */
+  private paint({ grounds, inks, otherwise }: Paint): Declarations {
+    for (const ground of this.coloursCalled(grounds))
+      for (const ink of this.coloursCalled(inks))
+        if (this.isRead(ink, ground))
+          return { 'background-color': typed(ground), color: typed(ink) };
+    return otherwise;
+  }
+
+  /** Colours by names of tokens, and colours as they stand. */
+  private coloursCalled(names: readonly string[]): Named[] {
+    const { tokens } = this.documents.tokens;
+    return names.flatMap((name): Named[] => {
+      if (name.startsWith('#')) return [{ css: name }];
+      const found = Object.entries(tokens).find(
+        ([, token]) => token.type === 'colour' && token.name.toLowerCase() === name,
+      );
+      return found ? [{ token: found[0], name: found[1].name }] : [];
+    });
+  }
+
+  /** Whether words of one colour are read on another as the site is, and in each of its themes (WCAG 2.2, 1.4.3). */
+  private isRead(ink: Named, ground: Named): boolean {
+    const { tokens, themes = {} } = this.documents.tokens;
+    const all = [{}, ...Object.values(themes).map(({ values }) => values)];
+    return all.every((values) => {
+      const [words, behind] = [ink, ground].map((each) => {
+        const css =
+          'css' in each
+            ? each.css
+            : filled(
+                { css: 'var(--t)', refs: { t: { token: each.token, type: 'colour' } } },
+                tokens,
+                values,
+              );
+        return css === undefined ? undefined : readColour(css);
+      });
+      return (
+        words !== undefined &&
+        behind !== undefined &&
+        behind.alpha === 1 &&
+        contrast(words, behind) >= LEAST_CONTRAST.text
+      );
+    });
   }
 
   private colour(names: readonly string[]): string {
@@ -263,6 +343,14 @@ export class ReadyStyles {
       ? nearest
       : undefined;
   }
+}
+
+/** A token by its id and name, or a colour as it stands. */
+type Named = { readonly token: string; readonly name: string } | { readonly css: string };
+
+/** As people type it. */
+function typed(colour: Named): string {
+  return 'css' in colour ? colour.css : `{${colour.name}}`;
 }
 
 function inPx(css: string): number | undefined {

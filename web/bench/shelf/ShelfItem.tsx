@@ -1,11 +1,13 @@
 import { memo, type ReactNode } from 'react';
 import { useDraggable } from '@dnd-kit/core';
 import type { Item } from './shelf-items';
+import { ShelfThumb } from './ShelfThumb';
 
 /** One thing of the shelf: told what to do by the shelf, so that nothing of it is drawn anew while something is typed. */
 export const ShelfItem = memo(function ShelfItem({
   at,
   item,
+  pictured,
   note,
   onShow,
   onPlace,
@@ -13,6 +15,7 @@ export const ShelfItem = memo(function ShelfItem({
   /** The group it stands in: one thing may stand in two. */
   at: string;
   item: Item;
+  pictured: boolean;
   note: string;
   onShow: (item: Item | null, rect?: DOMRect, now?: boolean) => void;
   onPlace: (item: Item) => void;
@@ -24,7 +27,7 @@ export const ShelfItem = memo(function ShelfItem({
   return (
     <div
       ref={setNodeRef}
-      className={isDragging ? 'shelf-item dragging' : 'shelf-item'}
+      className={`shelf-item ${isDragging ? 'dragging' : ''} ${pictured ? 'pictured' : ''}`}
       {...listeners}
       {...attributes}
       aria-roledescription="can be dragged to the page"
@@ -49,6 +52,9 @@ export const ShelfItem = memo(function ShelfItem({
       }}
       onDoubleClick={() => onPlace(item)}
     >
+      {pictured && item.placeable.is !== 'slot' ? (
+        <ShelfThumb placeable={item.placeable} isWhole={item.isWhole} />
+      ) : null}
       <span>{item.label}</span>
       <span className="shelf-note">{note}</span>
     </div>

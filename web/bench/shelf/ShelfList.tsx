@@ -1,8 +1,11 @@
 import { memo, useState, type ReactNode } from 'react';
+import { Image, Type } from 'lucide-react';
+import { IconButton } from '../../parts/IconButton';
 import { benchActions } from '../../store/bench-slice';
 import { recentChoices } from '../../store/recent';
 import { useAppDispatch } from '../../store/store';
 import type { Item } from './shelf-items';
+import { keepShelf, keptShelf, PARTS, type ShelfLook } from './kept-shelf';
 import { ShelfItem } from './ShelfItem';
 
 /** How many of those that were used last stand first. */
@@ -22,14 +25,26 @@ export const ShelfList = memo(function ShelfList({
 }): ReactNode {
   const dispatch = useAppDispatch();
   const [search, setSearch] = useState('');
+  const [look, setLook] = useState(keptShelf);
+  const show = (next: Partial<ShelfLook>) => {
+    const now = { ...look, ...next };
+    setLook(now);
+    keepShelf(now);
+  };
   const wanted = search.trim().toLowerCase().split(/\s+/).filter(Boolean);
-  const found = items.filter(({ words }) => wanted.every((word) => words.includes(word)));
+  // Whoever looks for something looks everywhere.
+  const isIn = ({ part }: Item) => wanted.length > 0 || look.part === 'all' || part === look.part;
+  const found = items.filter(
+    (item) => isIn(item) && wanted.every((word) => item.words.includes(word)),
+  );
   const last = recentChoices()
     .flatMap((value) => items.find(({ id }) => value === `place ${id}`) ?? [])
     .slice(0, LAST_USED);
   const folders = [...new Set(found.map(({ folder }) => folder))];
   const groups: [string, readonly Item[]][] = [
-    ...(wanted.length === 0 && last.length > 0 ? [['Used last', last] as [string, Item[]]] : []),
+    ...(wanted.length === 0 && look.part === 'all' && last.length > 0
+      ? [['Used last', last] as [string, Item[]]]
+      : []),
     ...folders.map((folder): [string, readonly Item[]] => [
       folder,
       found.filter((item) => item.folder === folder),
@@ -52,6 +67,14 @@ export const ShelfList = memo(function ShelfList({
               currentTarget.closest('.shelf')?.querySelector<HTMLElement>('.shelf-item')?.focus();
           }}
         />
+        <IconButton
+          icon={look.pictures ? Type : Image}
+          name={look.pictures ? 'Words in the place of pictures' : 'Pictures in the place of words'}
+          title={
+            look.pictures ? 'Words in the place of pictures' : 'Pictures in the place of words'
+          }
+          onPress={() => show({ pictures: !look.pictures })}
+        />
         <button
           type="button"
           className="go-line-button"
@@ -61,6 +84,21 @@ export const ShelfList = memo(function ShelfList({
         >
           <kbd>g</kbd>
         </button>
+      </div>
+      <div className="shelf-parts">
+        <span role="radiogroup" aria-label="Part of the shelf">
+          {PARTS.map((part) => (
+            <button
+              key={part}
+              type="button"
+              role="radio"
+              aria-checked={look.part === part}
+              onClick={() => show({ part })}
+            >
+              {part}
+            </button>
+          ))}
+        </span>
       </div>
       {found.length === 0 ? (
         <p className="quiet">
@@ -75,6 +113,7 @@ export const ShelfList = memo(function ShelfList({
               key={item.id}
               at={folder}
               item={item}
+              pictured={look.pictures}
               note={counts.has(item.id) ? String(counts.get(item.id)) : item.note}
               onShow={onShow}
               onPlace={onPlace}

@@ -1,15 +1,9 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useDraggable } from '@dnd-kit/core';
-import { doEdit, isRefusal } from '@sormet/core/edit';
-import { plant, STARTERS, emptyComponent } from '@sormet/core/ready';
-import type { Documents } from '@sormet/core/model';
-import { build, Linker, type Built } from '@sormet/core/resolve';
-import { dataOf } from '@sormet/core/value';
 import { BASE_WIDTH } from '../../canvas/Canvas';
 import { Picture } from '../../canvas/Picture';
-import { idOf, withPictures, type Placeable } from '../../canvas/placing';
-import { useDerived } from '../../site/SiteProvider';
-import { placeholderPicture } from '../../values/placeholder-picture';
+import { idOf, type Placeable } from '../../canvas/placing';
+import { useShown } from './use-shown';
 
 /** How large the picture may be on the screen, in CSS px. */
 const ROOM = { width: 460, height: 320 };
@@ -64,33 +58,4 @@ export function ShelfPicture({
       </p>
     </div>
   );
-}
-
-/** What of the shelf is shown, as a document of its own: components are there, what one begins from is made for it. */
-function useShown(placeable: Placeable): { documents: Documents; built: Built } | undefined {
-  const { documents, builtOf } = useDerived();
-  return useMemo(() => {
-    if (placeable.is === 'component') {
-      const built = builtOf(placeable.id, undefined);
-      return built && { documents, built };
-    }
-    if (placeable.is === 'slot') return undefined;
-    const starter = STARTERS.find(({ key }) => key === placeable.key);
-    if (!starter) return undefined;
-    const component = emptyComponent('Sections/Picture');
-    const { branch, styles } = starter.make(documents);
-    const { nodes } = plant(branch, { parent: null, order: 'a0' });
-    const done = doEdit(documents.with(...styles), {
-      name: 'addComponent',
-      args: {
-        component: { ...component, nodes: withPictures(nodes, placeholderPicture(documents)) },
-      },
-    });
-    if (isRefusal(done)) return undefined;
-    const linked = new Linker().link(done.documents, component.id);
-    return {
-      documents: done.documents,
-      built: build(linked, dataOf(done.documents), undefined),
-    };
-  }, [documents, builtOf, placeable]);
 }

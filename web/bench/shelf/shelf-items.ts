@@ -1,6 +1,7 @@
-import { allOf, docOf, type ComponentDoc, type Documents } from '@sormet/core/model';
+import { allOf, docOf, rootOf, type ComponentDoc, type Documents } from '@sormet/core/model';
 import { folderOf, shortName } from '@sormet/core/edit';
 import { STARTERS } from '@sormet/core/ready';
+import type { ShelfPart } from './kept-shelf';
 import type { Placeable } from '../../canvas/placing';
 
 /** Something of the shelf, with everything it can be found by. */
@@ -9,6 +10,10 @@ export interface Item {
   readonly label: string;
   readonly note: string;
   readonly folder: string;
+  /** The part of the shelf that it stands in. */
+  readonly part: Exclude<ShelfPart, 'all'>;
+  /** Whether it takes the whole width of a page. */
+  readonly isWhole: boolean;
   readonly placeable: Placeable;
   readonly words: string;
 }
@@ -21,6 +26,8 @@ export function itemsOf(documents: Documents, doc: string): Item[] {
       label,
       note: '',
       folder,
+      part: folder === 'Elements' ? 'elements' : 'ready',
+      isWhole: folder !== 'Elements',
       placeable: { is: 'starter', key },
       words: [label, folder, ...also].join(' ').toLowerCase(),
     }));
@@ -31,6 +38,8 @@ export function itemsOf(documents: Documents, doc: string): Item[] {
       label: shortName(component.name),
       note: '',
       folder: folderOf(component.name) || 'Surrounds',
+      part: 'components',
+      isWhole: WHOLE.has(tagOf(component)),
       placeable: { is: 'component', id: component.id },
       words: wordsIn(component),
     }));
@@ -39,6 +48,8 @@ export function itemsOf(documents: Documents, doc: string): Item[] {
     label: 'Slot',
     note: '',
     folder: 'Elements',
+    part: 'elements',
+    isWhole: false,
     placeable: { is: 'slot' },
     words: 'slot elements place',
   };
@@ -48,6 +59,14 @@ export function itemsOf(documents: Documents, doc: string): Item[] {
     ...starters('Elements'),
     ...(docOf(documents, 'component', doc) ? [slot] : []),
   ];
+}
+
+/** Elements that take the whole width of a page. */
+const WHOLE = new Set(['section', 'header', 'footer', 'main', 'body', 'nav', '']);
+
+function tagOf({ nodes }: ComponentDoc): string {
+  const root = nodes[rootOf(nodes)];
+  return root?.kind === 'element' ? root.tag : '';
 }
 
 function rank({ name }: ComponentDoc): number {

@@ -20,6 +20,7 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { MakeType } from './MakeType';
 import { slugOf } from '../slug';
 import { count } from '../../words';
+import { freeName } from '@sormet/core/edit';
 import { ShowValue } from '../../values/show-value';
 import { LimitWords } from '../../values/LimitWords';
 import { ValueEditor } from '../../values/ValueEditor';
@@ -64,6 +65,25 @@ export function ContentScreen(): ReactNode {
   );
 }
 
+/** How the slug of a new entry begins. */
+function stemOf(type: TypeDoc): string {
+  return `new-${slugOf(type.name, 'entry')}`;
+}
+
+/** Whether an entry still has the slug with which it began. */
+function isNew(type: TypeDoc, { slug }: EntryDoc): boolean {
+  const stem = stemOf(type);
+  return slug.startsWith(stem) && /^(-\d+)?$/.test(slug.slice(stem.length));
+}
+
+/** A slug that none of some entries has: with a number behind it where it is taken. */
+function freeSlug(wanted: string, entries: readonly EntryDoc[]): string {
+  return freeName(
+    wanted,
+    entries.map(({ slug }) => slug),
+  ).replaceAll(' ', '-');
+}
+
 /** The fields of a type as they are. */
 function TypeFields({ type }: { type: TypeDoc }): ReactNode {
   const { documents } = useDerived();
@@ -105,10 +125,7 @@ function EntryTable({
   const fields = inOrder(type.fields).slice(0, chosen ? 2 : 5);
   const add = () => {
     const id = newId();
-    const taken = new Set(entries.map(({ slug }) => slug));
-    const stem = `new-${slugOf(type.name, 'entry')}`;
-    let slug = stem;
-    for (let n = 2; taken.has(slug); n += 1) slug = `${stem}-${n}`;
+    const slug = freeSlug(stemOf(type), entries);
     if (
       sync.edit({
         name: 'addEntry',
@@ -144,31 +161,38 @@ function EntryTable({
           </Button>
         </p>
       ) : null}
-      <HeadedTable
-        label={type.plural}
-        className="screen-table"
-        hidden={entries.length === 0}
-        heads={[...fields.map(([, { label }]) => label), 'State']}
+      <div
+        className="entry-rows"
+        tabIndex={0}
+        role="region"
+        aria-label={`All ${type.plural.toLowerCase()}`}
       >
-        <tbody>
-          {entries.map((entry) => (
-            <tr key={entry.id} className={entry.id === chosen?.id ? 'chosen' : ''}>
-              {fields.map(([id], i) => (
-                <td key={id}>
-                  {i === 0 ? (
-                    <Link to={`${base}/${type.id}/${entry.id}`}>
-                      {entryTitle(documents, entry)}
-                    </Link>
-                  ) : (
-                    <ShowValue documents={documents} value={own(entry.values, id)} />
-                  )}
-                </td>
-              ))}
-              <td className="quiet">{entry.draft ? 'draft' : ''}</td>
-            </tr>
-          ))}
-        </tbody>
-      </HeadedTable>
+        <HeadedTable
+          label={type.plural}
+          className="screen-table"
+          hidden={entries.length === 0}
+          heads={[...fields.map(([, { label }]) => label), 'State']}
+        >
+          <tbody>
+            {entries.map((entry) => (
+              <tr key={entry.id} className={entry.id === chosen?.id ? 'chosen' : ''}>
+                {fields.map(([id], i) => (
+                  <td key={id}>
+                    {i === 0 ? (
+                      <Link to={`${base}/${type.id}/${entry.id}`}>
+                        {entryTitle(documents, entry)}
+                      </Link>
+                    ) : (
+                      <ShowValue documents={documents} value={own(entry.values, id)} />
+                    )}
+                  </td>
+                ))}
+                <td className="quiet">{entry.draft ? 'draft' : ''}</td>
+              </tr>
+            ))}
+          </tbody>
+        </HeadedTable>
+      </div>
     </section>
   );
 }
@@ -193,6 +217,19 @@ function EntryForm({
       sync.edit({ name: 'setEntry', args: { entry: entry.id, set: { slug: slug.trim() } } });
     setSlug(null);
   };
+  const nameAddress = () => {
+    const title = own(entry.values, type.title);
+    if (!entry.draft || !isNew(type, entry) || typeof title?.value !== 'string') return;
+    const others = allOf(documents, 'entry').filter(
+      ({ id, type: of }) => of === type.id && id !== entry.id,
+    );
+    const named = slugOf(title.value, '');
+    if (named !== '')
+      sync.edit({
+        name: 'setEntry',
+        args: { entry: entry.id, set: { slug: freeSlug(named, others) } },
+      });
+  };
   return (
     <section className="entry-form" aria-label={`Entry ${entryTitle(documents, entry)}`}>
       <div className="screen-head">
@@ -212,7 +249,11 @@ function EntryForm({
       {inOrder(type.fields).map(([id, field]) => (
         <div className="field" key={id}>
           <span className="field-label">{field.label}</span>
-          <div className="field-editor">
+          <div
+            className="field-editor"
+            // An address that nobody has typed yet follows the title, once that is typed.
+            onBlur={id === type.title ? nameAddress : undefined}
+          >
             <ValueEditor
               type={field.type}
               value={own(entry.values, id)}
