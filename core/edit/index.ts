@@ -28,6 +28,6 @@ export { duplicateOfComponent } from './components/duplicating';
 export { placesOfValue } from './style/places-of-value';
 export { groundOf, type Ground } from './style/ground';
 export { styleName, themeName } from './style/themes';
-export { wearersOf } from './style/wearing';
+export { modifiersWorn, wearersOf } from './style/wearing';
 export { STYLED_TAGS } from './style/styled-tags';
 export { declaredWith } from './soundness/tokens';

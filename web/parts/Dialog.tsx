@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { useState, type MouseEvent, type ReactNode } from 'react';
 import { Modal, type ModalProps } from 'antd';
 import { useCovering } from './covering';
 import './Dialog.css';
@@ -16,6 +16,20 @@ export function Dialog({ open = false, afterClose, ...props }: ModalProps): Reac
     <Modal
       {...props}
       open={open}
+      // Enter in a field is done with it, as in every form; where the field itself has taken the key, it was for that.
+      modalRender={(dialog) => (
+        <div
+          onKeyDown={(event) => {
+            const field = event.target instanceof HTMLInputElement && isOneLine(event.target);
+            if (event.key !== 'Enter' || event.defaultPrevented || !field) return;
+            if (props.footer === null || props.okButtonProps?.disabled) return;
+            event.preventDefault();
+            props.onOk?.(event as unknown as MouseEvent<HTMLButtonElement>);
+          }}
+        >
+          {dialog}
+        </div>
+      )}
       // The package puts the focus on the first thing that takes it, which is the button that closes.
       afterOpenChange={(isOpen) => {
         if (isOpen) document.querySelector<HTMLElement>(`.ant-modal [${FIRST}]`)?.focus();
@@ -25,5 +39,12 @@ export function Dialog({ open = false, afterClose, ...props }: ModalProps): Reac
         afterClose?.();
       }}
     />
+  );
+}
+
+/** Whether Enter in a field has no meaning of its own: none that is part of a list, or ticked. */
+function isOneLine(field: HTMLInputElement): boolean {
+  return (
+    field.getAttribute('role') !== 'combobox' && !/^(checkbox|radio|button|file)$/.test(field.type)
   );
 }

@@ -83,8 +83,18 @@ export const SINGLE_KEYS = [
     words: 'outline and shelf, folded or open',
   },
   { does: 'fold ledger', about: 'what is seen', key: 'l', words: 'ledger, folded or open' },
-  { does: 'values', about: 'what is seen', key: 'v', words: 'the ledger’s values' },
-  { does: 'style', about: 'what is seen', key: 's', words: 'the ledger’s styles' },
+  {
+    does: 'values',
+    about: 'what is seen',
+    key: 'v',
+    words: 'into the ledger’s values; from there Tab leads to the first',
+  },
+  {
+    does: 'style',
+    about: 'what is seen',
+    key: 's',
+    words: 'into the ledger’s styles; from there Tab leads to the first',
+  },
   { does: 'history', about: 'what is seen', key: 'h', words: 'the history of what is selected' },
   { does: 'keys', about: 'going and placing', key: '?', words: 'this list' },
 ] as const;

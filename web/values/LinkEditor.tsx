@@ -1,7 +1,8 @@
-import { useRef, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { Select } from 'antd';
 import { allOf } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
+import { Wrong } from '../parts/Wrong';
 import type { EditorProps } from './editor-props';
 import { readLink } from './read-link';
 import { linkWords } from '../words';
@@ -16,6 +17,7 @@ export function LinkEditor({ value, label, onChange, placeholder, open }: Editor
       : 'typed'
     : undefined;
   const search = useRef('');
+  const [wrong, setWrong] = useState('');
   const pages = allOf(documents, 'page').flatMap((page) =>
     page.entries === null
       ? [{ value: `page ${page.id} `, label: page.path }]
@@ -49,32 +51,40 @@ export function LinkEditor({ value, label, onChange, placeholder, open }: Editor
       pages.map(({ value: of, label: path }) => ({ of, path })),
     );
     if (read) onChange({ type: 'link', value: read }, null);
+    else if (typed !== '' && !pages.some(({ label: path }) => path.includes(typed)))
+      setWrong(
+        `“${typed}” leads nowhere that a page may: https, mail, a telephone number, or a page of the site.`,
+      );
   };
   return (
-    <Select
-      size="small"
-      variant="borderless"
-      showSearch={{
-        optionFilterProp: 'label',
-        onSearch: (text) => {
-          if (text !== '') search.current = text;
-        },
-      }}
-      aria-label={label}
-      defaultOpen={open ?? false}
-      value={chosen}
-      placeholder={placeholder ?? ' '}
-      options={options}
-      notFoundContent={
-        <span className="quiet">
-          Enter takes what is typed: an address, a mail address, a number, a page with #anchor
-        </span>
-      }
-      onChange={choose}
-      onInputKeyDown={(event) => {
-        if (event.key === 'Enter') typeAddress();
-      }}
-      onBlur={typeAddress}
-    />
+    <span className="link-editor">
+      <Select
+        size="small"
+        variant="borderless"
+        showSearch={{
+          optionFilterProp: 'label',
+          onSearch: (text) => {
+            if (text !== '') search.current = text;
+            setWrong('');
+          },
+        }}
+        aria-label={label}
+        defaultOpen={open ?? false}
+        value={chosen}
+        placeholder={placeholder ?? ' '}
+        options={options}
+        notFoundContent={
+          <span className="quiet">
+            Enter takes what is typed: an address, a mail address, a number, a page with #anchor
+          </span>
+        }
+        onChange={choose}
+        onInputKeyDown={(event) => {
+          if (event.key === 'Enter') typeAddress();
+        }}
+        onBlur={typeAddress}
+      />
+      <Wrong words={wrong} />
+    </span>
   );
 }

@@ -12,6 +12,7 @@ import { LengthEditor } from './LengthEditor';
 import { LinkEditor } from './LinkEditor';
 import { ListEditor } from './list/ListEditor';
 import { ShowValue } from './show-value';
+import { NumberEditor } from './NumberEditor';
 import { VideoEditor } from './VideoEditor';
 import { WordsField } from './WordsField';
 import './values.css';
@@ -70,21 +71,7 @@ export function ValueEditor(given: EditorProps): ReactNode {
         />
       );
     case 'number':
-      return (
-        <input
-          className="plain-field"
-          type="number"
-          aria-label={label}
-          value={typeof held === 'number' ? held : ''}
-          placeholder={placeholder}
-          onChange={({ target }) =>
-            onChange(
-              { type: 'number', value: target.value === '' ? null : Number(target.value) },
-              label,
-            )
-          }
-        />
-      );
+      return <NumberEditor {...props} />;
     case 'date':
       return (
         <input

@@ -30,15 +30,34 @@ export function WordsField({
         placeholder={placeholder}
         maxLength={maxLength}
         title={value}
+        // Done with one, Enter goes on to the next: it is no part of the text.
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' || event.nativeEvent.isComposing) return;
+          event.preventDefault();
+          toNextField(event.currentTarget, event.shiftKey);
+        }}
         onFocus={() => {
           session.current = { stretch: newId(), steps: new WordSteps(value) };
         }}
         onChange={({ target }) => {
-          const typed = target.value.replace(/\n/g, ' ');
+          const read = target.value.replace(/\n/g, ' ');
+          // A space alone says nothing.
+          const typed = read.trim() === '' ? '' : read;
           const { stretch, steps } = session.current;
           onChange(typed, `${stretch} ${steps.after(typed)}`);
         }}
       />
     </span>
   );
+}
+
+/** Where fields stand that one goes through one after the other. */
+const TOGETHER = 'table, .entry-form, [role="dialog"], .ledger-body';
+
+/** Puts the focus into the next field of those that stand together; where there is none, it stays. */
+function toNextField(from: HTMLElement, backwards: boolean): void {
+  const fields = [
+    ...(from.closest(TOGETHER)?.querySelectorAll<HTMLElement>('.plain-field') ?? []),
+  ].filter((field) => field.checkVisibility());
+  fields[fields.indexOf(from) + (backwards ? -1 : 1)]?.focus();
 }

@@ -37,10 +37,18 @@ export const wear = defineEdit({
     }
     return changes;
   },
-  told(documents, { style, on, nodes }) {
+  told(documents, { doc, style, on, nodes }) {
     const what = nodes.length === 1 ? 'something' : say('things-counted', { many: nodes.length });
     const name = styleName(documents, style);
-    return on ? say('put-on', { style: name, what }) : say('took-off', { style: name, what });
+    if (on) return say('put-on', { style: name, what });
+    const modifiers = modifiersWorn(documents, doc, nodes, style);
+    return modifiers.length === 0
+      ? say('took-off', { style: name, what })
+      : say('took-off-with', {
+          style: name,
+          what,
+          modifiers: modifiers.map((each) => styleName(documents, each)),
+        });
   },
 });
 
@@ -79,6 +87,23 @@ function without(
     return base !== null && goes(base);
   };
   return Object.fromEntries(Object.entries(worn).filter(([each]) => !goes(each)));
+}
+
+/** What goes with a shared style when it is taken off nodes: the modifiers of it that they have on. */
+export function modifiersWorn(
+  documents: Documents,
+  doc: string,
+  nodes: readonly string[],
+  style: string,
+): string[] {
+  const all = new Set<string>();
+  for (const node of nodes) {
+    const wearer = nodeIn(documents, doc, node);
+    if (wearer?.kind !== 'element' && wearer?.kind !== 'instance') continue;
+    const left = without(documents, wearer.shared ?? {}, style);
+    for (const each in wearer.shared) if (each !== style && !own(left, each)) all.add(each);
+  }
+  return [...all].sort();
 }
 
 /** Something that has a shared style on. */

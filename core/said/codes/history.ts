@@ -85,6 +85,7 @@ export const HISTORY = {
   'removed-token-instead': { token: 'text', instead: 'text' },
   'put-on': { style: 'text', what: 'text' },
   'took-off': { style: 'text', what: 'text' },
+  'took-off-with': { style: 'text', what: 'text', modifiers: 'list' },
   'put-style-in-place': { style: 'text', of: 'text' },
   'named-thing': { what: 'text', name: 'text' },
   pasted: { what: 'text', doc: 'text' },

@@ -133,7 +133,6 @@ function NameDialog({
             value={name}
             onFocus={({ target }) => target.select()}
             onChange={({ target }) => setName(target.value)}
-            onPressEnter={make}
           />
         </label>
         <label>

@@ -1,6 +1,6 @@
 import { widthsOf } from '@sormet/core/style';
 import { useDerived } from '../../site/SiteProvider';
-import { benchActions } from '../../store/bench-slice';
+import { benchActions, type LedgerTab } from '../../store/bench-slice';
 import { useAppDispatch, useBench } from '../../store/store';
 import { useLayout } from '../panes/use-layout';
 import type { BenchAction } from './bench-action';
@@ -17,12 +17,20 @@ export function useViews({
   const { documents } = useDerived();
   const dispatch = useAppDispatch();
   const single = useSingleKeys();
-  const { width } = useBench('width');
+  const { width, folded } = useBench('width', 'folded');
   const layout = useLayout();
   const widths = widthsOf(documents.site);
   const stepWidth = (by: number) => {
     const next = widths[widths.findIndex(({ id }) => id === width) + by];
     if (next) dispatch(benchActions.setWidth(next.id));
+  };
+  /** From there Tab leads to its first value. */
+  const intoLedger = (tab: LedgerTab) => {
+    dispatch(benchActions.setTab(tab));
+    if (folded.ledger) dispatch(benchActions.fold('ledger'));
+    requestAnimationFrame(() =>
+      document.querySelector<HTMLElement>('.ledger-body')?.focus({ preventScroll: true }),
+    );
   };
   return [
     single('preview', 'the bench', 'preview', onPreview),
@@ -46,10 +54,8 @@ export function useViews({
       key: '',
       run: () => dispatch(benchActions.layOut({ ledger: !layout.ledger })),
     },
-    single('values', 'the bench', 'ledger of values', () =>
-      dispatch(benchActions.setTab('values')),
-    ),
-    single('style', 'the bench', 'ledger of styles', () => dispatch(benchActions.setTab('style'))),
+    single('values', 'the bench', 'into the ledger of values', () => intoLedger('values')),
+    single('style', 'the bench', 'into the ledger of styles', () => intoLedger('style')),
     single('history', 'the bench', 'history', () => dispatch(benchActions.setTab('history'))),
     single('keys', 'the bench', 'list the keys', () => dispatch(benchActions.showKeys(true))),
   ];

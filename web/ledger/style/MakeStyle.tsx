@@ -103,7 +103,6 @@ export function MakeStyle({
             aria-label="Name of the shared style"
             value={name}
             onChange={({ target }) => setName(target.value)}
-            onPressEnter={make}
           />
         </Form.Item>
         {bases.length > 0 ? (

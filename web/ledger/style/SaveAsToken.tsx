@@ -93,7 +93,6 @@ export function SaveAsToken({
               aria-label="Name of the token"
               value={name}
               onChange={({ target }) => setName(target.value)}
-              onPressEnter={save}
             />
           </Form.Item>
           <Form.Item label="Group">

@@ -1,6 +1,6 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { boxOf, type Box } from '@sormet/core/check';
-import { freeName, styleName } from '@sormet/core/edit';
+import { freeName, modifiersWorn, styleName } from '@sormet/core/edit';
 import { allOf, newId, orderAfterAll } from '@sormet/core/model';
 import {
   declaredProperties,
@@ -108,12 +108,18 @@ export function StyleLedger({ selected }: { selected: Selected }): ReactNode {
             origin.on.doc === selected.doc.id &&
             origin.on.node === selected.id
           }
-          onTakeOff={(style) =>
-            sync.edit({
-              name: 'wear',
-              args: { doc: selected.doc.id, nodes: [...selected.all], style, on: false },
-            })
-          }
+          onTakeOff={(style) => {
+            const { doc, all } = selected;
+            const gone = modifiersWorn(documents, doc.id, all, style);
+            const args = { doc: doc.id, nodes: [...all], style, on: false };
+            if (!sync.edit({ name: 'wear', args }) || gone.length === 0) return;
+            const names = gone.map((each) => toldWords(styleName(documents, each))).join(', ');
+            dispatch(
+              benchActions.notice(
+                `${names} went with ${toldWords(styleName(documents, style))}, which ${gone.length === 1 ? 'it modifies' : 'they modify'}.`,
+              ),
+            );
+          }}
           onBranch={branch}
         />
         {isOwn ? <PutOn selected={selected} /> : null}

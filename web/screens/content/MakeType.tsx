@@ -62,7 +62,6 @@ export function MakeType({ first = false }: { first?: boolean }): ReactNode {
             maxLength={120}
             placeholder={name.trim() === '' ? 'Sheds' : `${name.trim()}s`}
             onChange={({ target }) => setPlural(target.value)}
-            onPressEnter={() => name.trim() !== '' && make()}
           />
         </label>
       </Dialog>

@@ -48,7 +48,6 @@ export function AddComponent({ first = false }: { first?: boolean }): ReactNode 
           value={name}
           maxLength={200}
           onChange={({ target }) => setName(target.value)}
-          onPressEnter={() => sound && make()}
         />
       </Dialog>
     </>

@@ -97,7 +97,7 @@ export function MakeSite({
           label="Name"
           rules={[{ required: true, whitespace: true, message: 'A site has a name.' }]}
         >
-          <Input autoFocus data-first="" maxLength={120} onPressEnter={() => form.submit()} />
+          <Input autoFocus data-first="" maxLength={120} />
         </Form.Item>
         <Form.Item
           name="slug"

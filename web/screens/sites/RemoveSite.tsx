@@ -53,7 +53,6 @@ export function RemoveSite({
           status={wrong ? 'error' : ''}
           aria-label="Name of the site to remove"
           onChange={({ target }) => setName(target.value)}
-          onPressEnter={() => isNamed && remove()}
         />
       </label>
       <Wrong as="p" words={wrong} />

@@ -90,6 +90,8 @@ export const history: WordsOf<typeof HISTORY> = {
     `removed the token ${token}, with ${instead} in its place`,
   'put-on': ({ style, what }) => `put ${style} on ${what}`,
   'took-off': ({ style, what }) => `took ${style} off ${what}`,
+  'took-off-with': ({ style, what, modifiers }) =>
+    `took ${style} off ${what}, and with it ${modifiers.join(', ')}, which modify it`,
   'put-style-in-place': ({ style, of }) => `put ${style} in the place of ${of}`,
   'named-thing': ({ what, name }) => `named ${what} “${name}”`,
   pasted: ({ what, doc }) => `pasted ${what} on ${doc}`,

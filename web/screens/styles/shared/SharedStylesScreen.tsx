@@ -1,23 +1,23 @@
 import { useState, type ReactNode } from 'react';
-import { Button, Dropdown, Popconfirm, Select } from 'antd';
+import { Dropdown, Select } from 'antd';
 import { ArrowDown, ArrowUp, Ellipsis } from 'lucide-react';
 import { allOf, docOf, newId, orderBetween, type StyleDoc } from '@sormet/core/model';
-import { freeName, styleName } from '@sormet/core/edit';
+import { freeName } from '@sormet/core/edit';
 import { reachOfStyle, unusedStyles } from '@sormet/core/reach';
 import { stylesInOrder, valueText } from '@sormet/core/style';
 import { HeadedTable } from '../../../parts/HeadedTable';
 import { IconButton } from '../../../parts/IconButton';
-import { count, toldWords } from '../../../words';
+import { count } from '../../../words';
 import { Dialog } from '../../../parts/Dialog';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { ChoiceCell } from '../../../parts/ChoiceCell';
 import { DraftField } from '../../../values/DraftField';
+import { RemoveUnused } from './RemoveUnused';
 import '../../screens.css';
 
 /** The shared styles of a site in the one order there is, the weakest first; each with whom it reaches. */
 export function SharedStylesScreen(): ReactNode {
   const { documents, reach } = useDerived();
-  const sync = useSync();
   const styles = stylesInOrder(documents).flatMap((id) => docOf(documents, 'style', id) ?? []);
   const unused = unusedStyles(documents, reach);
   if (styles.length === 0)
@@ -34,17 +34,7 @@ export function SharedStylesScreen(): ReactNode {
           The weakest first: what stands further down wins, on whatever has both. In which order
           they were put on never matters.
         </span>
-        {unused.length > 0 ? (
-          <Popconfirm
-            title={`Remove ${count(unused.length, 'style')} that nothing uses?`}
-            description={unused.map((id) => toldWords(styleName(documents, id))).join(', ')}
-            okText="Remove"
-            cancelText="Leave them"
-            onConfirm={() => sync.edit({ name: 'removeStyles', args: { styles: unused } })}
-          >
-            <Button size="small">Remove the {unused.length} unused …</Button>
-          </Popconfirm>
-        ) : null}
+        {unused.length > 0 ? <RemoveUnused unused={unused} /> : null}
       </div>
       <HeadedTable
         label="Shared styles"

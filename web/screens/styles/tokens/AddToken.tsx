@@ -86,7 +86,6 @@ function Adding({ onClose }: { onClose: () => void }): ReactNode {
               setValue(target.value);
               setWrong('');
             }}
-            onPressEnter={add}
           />
         </Form.Item>
       </Form>

@@ -1,0 +1,27 @@
+import { numberText, readNumber } from './read-number';
+
+// Source: Unicode CLDR, number symbols and grouping, as Intl (ECMA-402) has them.
+test.each([
+  ['1.5', 'en', 1.5],
+  ['1,234.5', 'en', 1234.5],
+  ['1,5', 'en', undefined],
+  ['1,5', 'de', 1.5],
+  ['1.5', 'de', 1.5],
+  ['1.234,5', 'de', 1234.5],
+  ['1.234', 'de', 1234],
+  ['1 234,5', 'fr', 1234.5],
+  ['−3', 'en', -3],
+  ['.5', 'en', 0.5],
+  ['', 'en', undefined],
+  ['12 px', 'en', undefined],
+  ['1e3', 'en', undefined],
+  ['2.5', 'no language at all', 2.5],
+])('%s in %s is %s', (typed, language, value) => {
+  expect(readNumber(typed, language)).toBe(value);
+});
+
+test('what is shown is read as the same', () => {
+  for (const language of ['en', 'de', 'fr', 'pl', 'ar'])
+    for (const value of [0, 1.5, -1234.25, 1000, 1e6])
+      expect(readNumber(numberText(value, language), language)).toBe(value);
+});
