@@ -41,6 +41,10 @@ test.describe('at the bench', () => {
     await expect(bench.canvas.locator('[contenteditable]')).toHaveCount(1);
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Undo' }).click();
+    // It leads to where that was: the definition lies beside then.
+    await expect(page.locator('.pane-definition')).toBeVisible();
+    await page.getByRole('button', { name: 'Close the definition' }).click();
+    await expect(page.locator('.pane-definition')).toHaveCount(0);
     await bench.clickOn(bench.canvas.locator('header nav a').first(), 'page', true);
     await expect(bench.sentence).toContainText('it is not exposed');
   });

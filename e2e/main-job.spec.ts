@@ -217,10 +217,8 @@ test('one section is made reusable, exposed, bound and published', async ({ page
   });
 
   await test.step('10: all of it is undone and done again, a word at a time', async () => {
-    const undo = page.getByRole('button', { name: 'Undo' });
     const redo = page.getByRole('button', { name: 'Redo' });
     await bench.open('page-about');
-    await expect(undo).toBeDisabled();
     await bench.clickOn(canvas.locator('main > section').last().locator('h2'), 'page', true);
     await page.keyboard.type('We began again');
     await page.keyboard.press('Escape');
@@ -232,7 +230,6 @@ test('one section is made reusable, exposed, bound and published', async ({ page
     await expect(heading).toHaveText('We');
     await page.keyboard.press('Control+z');
     await expect(heading).toHaveText('We began in a shed');
-    await expect(undo).toBeDisabled();
     await page.keyboard.press('Control+Shift+z');
     await page.keyboard.press('Control+Shift+z');
     await page.keyboard.press('Control+Shift+z');

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
-import { docOf, own, treeDocOf, type Documents } from '@sormet/core/model';
+import { childrenOf, docOf, own, treeDocOf, type Documents } from '@sormet/core/model';
 import type { Taken } from '../store/site-slice';
 import { useLatest } from '../parts/use-latest';
 import { useDerived, useSync } from '../site/SiteProvider';
@@ -58,8 +58,14 @@ function placeOf(
     const tree = treeDocOf(documents, doc);
     if (!tree) continue;
     const node = path.split('/')[2];
-    const isNode = path.startsWith('/nodes/') && node !== undefined && own(tree.nodes, node);
-    return { doc, node: isNode ? node : undefined };
+    const stored =
+      path.startsWith('/nodes/') && node !== undefined ? own(tree.nodes, node) : undefined;
+    if (!stored) return { doc, node: undefined };
+    // The words of an element are one with it, where they are all that it holds.
+    const { parent } = stored.place;
+    const isItsText =
+      stored.kind === 'text' && parent !== null && childrenOf(tree.nodes).all(parent).length === 1;
+    return { doc, node: isItsText ? parent : node };
   }
   return undefined;
 }

@@ -29,7 +29,20 @@ export function Outline({ doc: id }: { doc: string }): ReactNode {
   const documents = useDeferredValue(useDerived().documents);
   const doc = treeDocOf(documents, id);
   const rows = useStable(useMemo(() => (doc ? rowsOf(documents, doc) : []), [documents, doc]));
-  return <OutlineTree key={id} doc={id} rows={rows} />;
+  // The tree of the library changes its list while it is drawn: it must not be drawn in a turn that is given up again for
+  // something more urgent, as those of values that lag behind are, or rows are asked for that are not there.
+  const [drawn, draw] = useState(rows);
+  useEffect(() => {
+    let isOver = false;
+    queueMicrotask(() => {
+      if (!isOver) draw(rows);
+    });
+    return () => {
+      isOver = true;
+    };
+  }, [rows]);
+  const isOther = drawn[0]?.doc !== id;
+  return <OutlineTree key={id} doc={id} rows={isOther ? rows : drawn} />;
 }
 
 /** How long something is held over a closed row before it opens, in ms. */
