@@ -19,7 +19,7 @@ test.describe('selecting', () => {
     await expect(chosen).toHaveCount(3);
     await page.keyboard.press('Shift+ArrowUp');
     await expect(chosen).toHaveCount(2);
-    await expect(hand.sentence).toContainText('2');
+    await expect(hand.sentence).toContainText('Heading, Text');
     // A row that holds others takes them along.
     await row(/^Opening/).click();
     await row(/^Join band/).click({ modifiers: ['Shift'] });

@@ -319,7 +319,9 @@ test('shared styles stand in one order; what is unused goes together, and comes 
   await page.getByRole('menuitem', { name: 'duplicate' }).click();
   await expect(named('Lead copy')).toBeVisible();
   await page.getByRole('button', { name: /^Remove the \d+ unused/ }).click();
-  await expect(page.locator('.ant-popover')).toContainText('Lead copy');
+  await expect(page.getByRole('dialog', { name: 'Styles that nothing uses' })).toContainText(
+    'Lead copy',
+  );
   await page.getByRole('button', { name: 'Leave them' }).click();
   await page.getByRole('button', { name: 'Acts for Lead copy', exact: true }).click();
   await page.getByRole('menuitem', { name: 'remove …' }).click();

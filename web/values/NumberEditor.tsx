@@ -35,7 +35,12 @@ export function NumberEditor({ value, label, onChange, placeholder }: EditorProp
         aria-invalid={wrong !== ''}
         value={draft ?? stored}
         placeholder={placeholder}
-        onChange={({ target }) => type(target.value)}
+        onChange={({ target }) => {
+          type(target.value);
+          // What is a number already shows at once; what is none yet may become one.
+          const read = readNumber(target.value, language);
+          if (read !== undefined && read !== held) onChange({ type: 'number', value: read }, label);
+        }}
         onBlur={commit}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();

@@ -45,6 +45,7 @@ export function useAddressed(page: string): void {
     said.current = page + wordsOf(search, hash, page);
   }, [page, key, dispatch, latest]);
 
+  const lastWrite = useRef(0);
   const writeSoon = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   useEffect(() => {
     if (said.current?.startsWith(page) !== true) return;
@@ -55,10 +56,14 @@ export function useAddressed(page: string): void {
       said.current = page + wordsOf(next.search, next.hash, page);
       if (next.search === search && next.hash === window.location.hash) return;
       // The router is not told: nothing of what it leads to has changed.
+      lastWrite.current = Date.now();
       window.history.replaceState(window.history.state, '', pathname + next.search + next.hash);
     };
+    // At once where it was quiet: a window that is loaded anew asks for the address as it stands.
     clearTimeout(writeSoon.current);
-    writeSoon.current = setTimeout(write, BEHIND);
+    const quiet = Date.now() - lastWrite.current;
+    if (quiet >= BEHIND) write();
+    else writeSoon.current = setTimeout(write, BEHIND - quiet);
     window.addEventListener('pagehide', write);
     return () => {
       clearTimeout(writeSoon.current);

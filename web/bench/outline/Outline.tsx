@@ -153,7 +153,8 @@ const OutlineTree = memo(function OutlineTree({
           rowHeight={24}
           indent={12}
           openByDefault
-          {...(selected === undefined ? {} : { selection: selected })}
+          // Always there: the tree compares how many things it is told.
+          selection={selected ?? ''}
           // What is selected is the bench's own, and may be several.
           disableMultiSelection
           onFocus={(row) => {

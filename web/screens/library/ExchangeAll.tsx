@@ -20,7 +20,7 @@ export function ExchangeAll({ component }: { component: ComponentDoc }): ReactNo
       <Button
         size="small"
         type="text"
-        aria-label={`put another component in the place of all of ${component.name}`}
+        aria-label={`exchange all of ${component.name} for another component`}
         title="Put another component in the place of all its instances"
         onClick={() => setOpen(true)}
       >
