@@ -8,7 +8,7 @@ import type { EditorProps } from './editor-props';
 import { numberText, readNumber } from './read-number';
 
 /**
- * A number as the language of the site writes it, taken in when it is done; the arrows step it by one, the wheel never.
+ * A number as the language of the site writes it, shown as soon as it is one; the arrows step it by one, the wheel never.
  * What is none stays as it was typed, and is said.
  */
 export function NumberEditor({ value, label, onChange, placeholder }: EditorProps): ReactNode {
@@ -26,6 +26,12 @@ export function NumberEditor({ value, label, onChange, placeholder }: EditorProp
   const { draft, wrong, type, commit, drop } = useDraft(label, stored, give, (typed, reason) =>
     dispatch(benchActions.notice(`“${typed}” was not kept. ${reason}`)),
   );
+  /** What is a number already shows at once; what is none yet may become one. */
+  const show = (text: string) => {
+    type(text);
+    const read = readNumber(text, language);
+    if (read !== undefined && read !== held) onChange({ type: 'number', value: read }, label);
+  };
   return (
     <span className="draft-field">
       <input
@@ -35,12 +41,7 @@ export function NumberEditor({ value, label, onChange, placeholder }: EditorProp
         aria-invalid={wrong !== ''}
         value={draft ?? stored}
         placeholder={placeholder}
-        onChange={({ target }) => {
-          type(target.value);
-          // What is a number already shows at once; what is none yet may become one.
-          const read = readNumber(target.value, language);
-          if (read !== undefined && read !== held) onChange({ type: 'number', value: read }, label);
-        }}
+        onChange={({ target }) => show(target.value)}
         onBlur={commit}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
@@ -50,7 +51,7 @@ export function NumberEditor({ value, label, onChange, placeholder }: EditorProp
           if (by === 0 || now === undefined) return;
           event.preventDefault();
           // Without what such sums leave behind the digits that anybody types.
-          type(numberText(Number((now + by).toFixed(9)), language));
+          show(numberText(Number((now + by).toFixed(9)), language));
         }}
       />
       <Wrong words={wrong} />

@@ -35,12 +35,16 @@ export interface LineAbout extends Pick<Target, 'width' | 'state'> {
  */
 export function optionsFor(about: LineAbout, typed: string): LineOffer[] {
   if (typed.trim() === '') return [];
-  const { letters, value } = lineParts(typed);
+  const { letters, value, at, state } = lineParts(typed);
   if (value !== '' || /\s$/.test(typed)) {
     const values = valuesFor(about, typed, letters, value);
     return [...stylesFor(about, typed.trim(), true), ...values];
   }
-  const begins = [...stylesFor(about, letters, true), ...helpersThere(about, letters)];
+  // What is put on by itself holds where the ledger stands: a line that says where it holds is no such thing.
+  const isElsewhere = at !== undefined || state !== undefined;
+  const begins = isElsewhere
+    ? []
+    : [...stylesFor(about, letters, true), ...helpersThere(about, letters)];
   const properties = propertiesFor(letters)
     .slice(0, 8)
     .map((name) => ({ value: `${name} `, label: name }));

@@ -20,7 +20,6 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { MakeType } from './MakeType';
 import { slugOf } from '../slug';
 import { count } from '../../words';
-import { freeName } from '@sormet/core/edit';
 import { ShowValue } from '../../values/show-value';
 import { LimitWords } from '../../values/LimitWords';
 import { ValueEditor } from '../../values/ValueEditor';
@@ -78,10 +77,10 @@ function isNew(type: TypeDoc, { slug }: EntryDoc): boolean {
 
 /** A slug that none of some entries has: with a number behind it where it is taken. */
 function freeSlug(wanted: string, entries: readonly EntryDoc[]): string {
-  return freeName(
-    wanted,
-    entries.map(({ slug }) => slug),
-  ).replaceAll(' ', '-');
+  const taken = new Set(entries.map(({ slug }) => slug));
+  let free = wanted;
+  for (let n = 2; taken.has(free); n += 1) free = `${wanted}-${n}`;
+  return free;
 }
 
 /** The fields of a type as they are. */
