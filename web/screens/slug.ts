@@ -13,3 +13,11 @@ export function slugOf(name: string, otherwise: string): string {
     .replace(/-+$/, '');
   return slug === '' ? otherwise : slug;
 }
+
+/** A slug that none of those taken is: with a number behind it where it is taken. */
+export function freeSlug(wanted: string, taken: readonly string[]): string {
+  const all = new Set(taken);
+  let free = wanted;
+  for (let n = 2; all.has(free); n += 1) free = `${wanted}-${n}`;
+  return free;
+}

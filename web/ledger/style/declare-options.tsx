@@ -48,7 +48,7 @@ export function optionsFor(about: LineAbout, typed: string): LineOffer[] {
   const properties = propertiesFor(letters)
     .slice(0, 8)
     .map((name) => ({ value: `${name} `, label: name }));
-  const holding = stylesFor(about, letters, false).slice(0, 4);
+  const holding = isElsewhere ? [] : stylesFor(about, letters, false).slice(0, 4);
   return isNamed(letters)
     ? [...properties, ...begins, ...holding]
     : [...begins, ...properties, ...holding];

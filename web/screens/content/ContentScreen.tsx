@@ -18,7 +18,7 @@ import {
 import { HeadedTable } from '../../parts/HeadedTable';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { MakeType } from './MakeType';
-import { slugOf } from '../slug';
+import { freeSlug, slugOf } from '../slug';
 import { count } from '../../words';
 import { ShowValue } from '../../values/show-value';
 import { LimitWords } from '../../values/LimitWords';
@@ -75,13 +75,7 @@ function isNew(type: TypeDoc, { slug }: EntryDoc): boolean {
   return slug.startsWith(stem) && /^(-\d+)?$/.test(slug.slice(stem.length));
 }
 
-/** A slug that none of some entries has: with a number behind it where it is taken. */
-function freeSlug(wanted: string, entries: readonly EntryDoc[]): string {
-  const taken = new Set(entries.map(({ slug }) => slug));
-  let free = wanted;
-  for (let n = 2; taken.has(free); n += 1) free = `${wanted}-${n}`;
-  return free;
-}
+const slugsOf = (entries: readonly EntryDoc[]) => entries.map(({ slug }) => slug);
 
 /** The fields of a type as they are. */
 function TypeFields({ type }: { type: TypeDoc }): ReactNode {
@@ -124,7 +118,7 @@ function EntryTable({
   const fields = inOrder(type.fields).slice(0, chosen ? 2 : 5);
   const add = () => {
     const id = newId();
-    const slug = freeSlug(stemOf(type), entries);
+    const slug = freeSlug(stemOf(type), slugsOf(entries));
     if (
       sync.edit({
         name: 'addEntry',
@@ -226,7 +220,7 @@ function EntryForm({
     if (named !== '')
       sync.edit({
         name: 'setEntry',
-        args: { entry: entry.id, set: { slug: freeSlug(named, others) } },
+        args: { entry: entry.id, set: { slug: freeSlug(named, slugsOf(others)) } },
       });
   };
   return (
