@@ -44,7 +44,7 @@ test.describe('pages', () => {
   }) => {
     await page.goto('/sites/brackenfold');
     await page.getByRole('button', { name: 'Add a page' }).click();
-    await page.getByRole('textbox', { name: 'Name' }).fill('Join us');
+    await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Join us');
     await page.getByRole('button', { name: 'Add the page' }).click();
     const path = page.getByRole('textbox', { name: 'Path of Join us' });
     await expect(path).toHaveValue('/join-us');

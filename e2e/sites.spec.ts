@@ -102,7 +102,7 @@ test('an empty page says what to do first and does it with one press', async ({ 
   const bench = new BenchHand(page);
   await page.goto('/sites/brackenfold');
   await page.getByRole('button', { name: 'Add a page', exact: true }).click();
-  await page.getByLabel('Name').fill('Beginnings');
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Beginnings');
   await page.getByRole('button', { name: 'Add the page' }).click();
   await page.getByRole('link', { name: 'Beginnings' }).click();
   const empty = page.locator('.empty-page');

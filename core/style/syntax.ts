@@ -3,6 +3,7 @@ import { definitionSyntax, fork, lexer as plain, type CssNode } from 'css-tree';
 /** What a lexer of css-tree tells, of which its types leave out a part. */
 interface Lexer {
   matchProperty(name: string, value: CssNode): Match;
+  match(syntax: string, value: string | CssNode): Match;
   readonly properties: Readonly<Record<string, { readonly syntax: unknown }>>;
   readonly types: Readonly<Record<string, { readonly syntax: unknown }>>;
 }

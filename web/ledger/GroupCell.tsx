@@ -1,4 +1,6 @@
 import type { ReactNode } from 'react';
+import type { Typed } from '@sormet/core/model';
+import { Scrub, type ScrubProps } from '../parts/Scrub';
 
 /** The name of a group of rows, beside them in the first column. */
 export function GroupCell({ label, rows }: { label: string; rows: number }): ReactNode {
@@ -19,6 +21,7 @@ export function RowName({
   title,
   told,
   required = false,
+  scrub,
 }: {
   group: string;
   label: string;
@@ -27,17 +30,20 @@ export function RowName({
   told?: string | undefined;
   /** Whether it must have a value: marked, and said. */
   required?: boolean;
+  /** What dragging it does, of a number. */
+  scrub?: Omit<ScrubProps<Typed>, 'children'> | undefined;
 }): ReactNode {
   const prefix = group + ' ';
   const short = label.startsWith(prefix) ? label.slice(prefix.length) : undefined;
+  const shown = scrub ? <Scrub {...scrub}>{short ?? label}</Scrub> : (short ?? label);
   return (
     <th scope="row" title={title}>
       {short === undefined ? (
-        label
+        shown
       ) : (
         <>
           <span className="for-readers">{prefix}</span>
-          {short}
+          {shown}
         </>
       )}
       {required ? (

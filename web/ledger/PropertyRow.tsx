@@ -21,6 +21,7 @@ import { useDerived, useSync } from '../site/SiteProvider';
 import { fieldLabel, fittingFields } from '../values/fields';
 import { ShowValue } from '../values/show-value';
 import { valueWords, count } from '../words';
+import { steppedTyped } from '../values/stepped-typed';
 import { ValueCell } from '../values/ValueCell';
 import type { Selected } from './use-selected';
 import { BoundTo } from './BoundTo';
@@ -73,6 +74,14 @@ export function PropertyRow({
         title={made.help ?? `key: ${made.key}`}
         told={sharesLabel(selected.component, property) ? made.key : undefined}
         required={made.required === true}
+        scrub={
+          made.type.kind === 'number' || made.type.kind === 'length'
+            ? {
+                begin: () => steppedTyped(set ?? literalOf(made.default), documents.tokens.tokens),
+                onStep: (value, hold) => give(literal(value), `dragged ${Math.round(hold)}`),
+              }
+            : undefined
+        }
       />
       <td className={winner === 'default' ? 'cell default wins' : 'cell default'}>
         <ShowValue documents={documents} value={literalOf(made.default)} type={made.type} />

@@ -13,12 +13,12 @@ function keepFocus(event: MouseEvent): void {
 export function IconButton({
   icon: Icon,
   name,
-  title,
+  title = name,
   onPress,
 }: {
   icon: LucideIcon;
   name: string;
-  title: string;
+  title?: string;
   onPress: () => void;
 }): ReactNode {
   return (

@@ -1,9 +1,10 @@
-import { useState, type ReactNode } from 'react';
-import { kindOf, lengthCss, own, TOKEN_GROUPS, type LengthValue } from '@sormet/core/model';
-import { arithmetic, inOtherUnit } from '@sormet/core/style';
+import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { inOtherUnit, stepped, steppedToken } from '@sormet/core/style';
 import { useDerived } from '../site/SiteProvider';
 import type { EditorProps } from './editor-props';
+import { readLength, wordsOfLength } from './length-words';
 import { useDraft } from '../parts/use-draft';
+import { UnitMenu } from '../parts/UnitMenu';
 import { Wrong } from '../parts/Wrong';
 
 /** A length as people type it: a number with its unit, a sum, a token of the site by its name. */
@@ -12,16 +13,14 @@ export function LengthEditor({ value, label, onChange, placeholder }: EditorProp
   const { tokens } = documents.tokens;
   const [here, setHere] = useState(false);
   const given = value?.type === 'length' ? value.value : null;
-  const words = given === null ? '' : wordsOf(given, (id) => own(tokens, id)?.name);
-  const named = Object.entries(tokens).filter(([, { type }]) => type === TOKEN_GROUPS.space.type);
+  const words = given === null ? '' : (wordsOfLength(given, tokens) ?? 'a token that is gone');
   const give = (typed: string): string => {
     const text = typed.trim();
     if (text === '') {
       onChange({ type: 'length', value: null }, null);
       return '';
     }
-    const token = named.find(([, { name }]) => name.toLowerCase() === text.toLowerCase());
-    const read: LengthValue | null = token ? { token: token[0] } : readLength(text);
+    const read = readLength(text, tokens);
     if (!read)
       return 'A length is a number with a unit: 1.25rem, 60ch, 20/16rem, calc(1rem + 2vw).';
     onChange({ type: 'length', value: read }, null);
@@ -29,6 +28,17 @@ export function LengthEditor({ value, label, onChange, placeholder }: EditorProp
   };
   const { draft, wrong, type, commit, drop } = useDraft(label, words, give, () => undefined);
   const other = here && draft === null ? inOtherUnit(words) : undefined;
+  /** Steps the number at the cursor (Shift: ten, Alt: a tenth), or the token along its scale. */
+  const step = (event: KeyboardEvent<HTMLInputElement>) => {
+    const sign = event.key === 'ArrowUp' ? 1 : -1;
+    const by = sign * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
+    const text = draft ?? words;
+    const at = event.currentTarget.selectionStart ?? 0;
+    const next = steppedToken(text, sign, tokens) ?? stepped(text, at, by)?.text;
+    if (next === undefined) return;
+    event.preventDefault();
+    type(next);
+  };
   return (
     <span
       className="draft-field length-editor"
@@ -45,9 +55,10 @@ export function LengthEditor({ value, label, onChange, placeholder }: EditorProp
         value={draft ?? words}
         onChange={({ target }) => type(target.value)}
         onBlur={commit}
-        onKeyDown={({ key }) => {
-          if (key === 'Enter') commit();
-          if (key === 'Escape') drop();
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key === 'Escape') drop();
+          if (event.key === 'ArrowUp' || event.key === 'ArrowDown') step(event);
         }}
       />
       {other ? (
@@ -62,20 +73,10 @@ export function LengthEditor({ value, label, onChange, placeholder }: EditorProp
           = {other}
         </button>
       ) : null}
+      {here && draft === null ? (
+        <UnitMenu label={label} css={words} onChoose={(css) => give(css)} />
+      ) : null}
       <Wrong words={wrong} />
     </span>
   );
-}
-
-/** A length as it was typed; a number alone is one of px, as in the cells of styles. */
-export function readLength(typed: string): LengthValue | null {
-  const summed = arithmetic(typed) ?? typed;
-  const whole = /^-?(\d+\.?\d*|\.\d+)$/.test(summed) ? `${summed}px` : summed;
-  return kindOf('length').parse?.(whole, { kind: 'length' }) as LengthValue | null;
-}
-
-function wordsOf(length: LengthValue, tokenName: (id: string) => string | undefined): string {
-  return 'token' in length
-    ? (tokenName(length.token) ?? 'a token that is gone')
-    : lengthCss(length);
 }

@@ -4,7 +4,7 @@ import { allOf, entryTitle, inOrder, type TypeSpec } from '@sormet/core/model';
 import { convert } from '@sormet/core/value';
 import { useDerived } from '../site/SiteProvider';
 import { ChosenEditor } from './ChosenEditor';
-import { ColourEditor } from './ColourEditor';
+import { ColourEditor } from './colour/ColourEditor';
 import type { EditorProps } from './editor-props';
 import { IconEditor } from './icon/IconEditor';
 import { ImageEditor } from './ImageEditor';

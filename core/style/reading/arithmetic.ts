@@ -151,28 +151,3 @@ function spaced(pieces: readonly Piece[]): string {
   });
   return out;
 }
-
-/** A length in px at the size of the root, or the other way round: `20px` and `1.25rem` say the same at 16 px. */
-export function inOtherUnit(css: string, rootSize = 16): string | undefined {
-  const found = /^(-?(?:\d+\.?\d*|\.\d+))(px|rem)$/.exec(css);
-  if (!found) return undefined;
-  const value = Number(found[1]);
-  return found[2] === 'px' ? `${written(value / rootSize)}rem` : `${written(value * rootSize)}px`;
-}
-
-/** A value with the number in it that stands at a place, or nearest before it, greater or less by a step. */
-export function stepped(
-  typed: string,
-  at: number,
-  by: number,
-): { readonly text: string; readonly at: number } | undefined {
-  const numbers = [...typed.matchAll(/-?(?:\d+\.?\d*|\.\d+)/g)];
-  const found = numbers.findLast(({ index }) => index <= at) ?? numbers[0];
-  if (!found) return undefined;
-  const now = written(Number(found[0]) + by);
-  const end = found.index + found[0].length;
-  return {
-    text: typed.slice(0, found.index) + now + typed.slice(end),
-    at: found.index + now.length,
-  };
-}

@@ -1,14 +1,17 @@
 import fc from 'fast-check';
 import {
   arithmetic,
+  dragStep,
   inOtherUnit,
+  inUnits,
   propertiesFor,
   readLine,
   readValue,
   stepped,
+  steppedToken,
   valueText,
 } from '..';
-import { STATES } from '../../model';
+import { STATES, type Token } from '../../model';
 
 const tokens = {
   brand: { name: 'brand', type: 'colour' },
@@ -61,6 +64,51 @@ describe('arithmetic', () => {
   );
 
   test('words have no step', () => expect(stepped('auto', 2, 1)).toBeUndefined());
+
+  test.each([
+    ['24px', 1],
+    ['1.5rem', 0.1],
+    ['1.4', 0.1],
+    ['200ms', 1],
+    ['auto', 0.1],
+  ])('%s is dragged by %d', (typed, by) => expect(dragStep(typed)).toBe(by));
+
+  test('a token is stepped along the scale of its group, and stays where that ends', () => {
+    const token = (name: string, css: string, group: 'space' | 'size'): Token => ({
+      name,
+      type: 'length',
+      group,
+      order: 'a',
+      value: { css },
+    });
+    const tokens = {
+      a: token('wide', '4rem', 'space'),
+      b: token('close', '8px', 'space'),
+      c: token('usual', '16px', 'space'),
+      d: token('of text', '17px', 'size'),
+      e: token('fluid', 'clamp(1rem,2vw,2rem)', 'space'),
+    };
+    expect(steppedToken('usual', 1, tokens)).toBe('wide');
+    expect(steppedToken('Usual', -1, tokens)).toBe('close');
+    expect(steppedToken('usual', 9, tokens)).toBe('wide');
+    expect(steppedToken('fluid', 1, tokens)).toBeUndefined();
+    expect(steppedToken('16px', 1, tokens)).toBeUndefined();
+  });
+
+  // CSS Values and Units Level 4, 6.2: 1in is 96px, 7.1: a turn is 360deg, 7.2: 1s is 1000ms.
+  test.each([
+    ['24px', 'rem', '1.5rem', true],
+    ['24px', 'em', '24em', false],
+    ['64px', 'vw', '5vw', true],
+    ['90deg', 'turn', '0.25turn', true],
+    ['1.5s', 'ms', '1500ms', true],
+  ])('%s in %s is %s', (typed, unit, css, same) =>
+    expect(inUnits(typed)).toContainEqual({ unit, css, same }),
+  );
+
+  test.each(['auto', '1px 2px', '1fr', 'calc(1px + 2em)', '12'])('%s is in no other', (typed) =>
+    expect(inUnits(typed)).toEqual([]),
+  );
 });
 
 describe('a property by a few letters', () => {

@@ -1,14 +1,15 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { Popover } from 'antd';
 import { paintAround, paintAt } from '@sormet/core/check';
-import { judged, readColour } from '@sormet/core/colour';
+import { judged, readColour, writeOklch, type Colour } from '@sormet/core/colour';
+import { ColourPicker } from '../../values/colour/ColourPicker';
 import {
-  ColourPicker,
   CONTRAST_OF,
   contrastWords,
   ratioOf,
   type Against,
-} from '../../values/ColourPicker';
+} from '../../values/colour/contrast-words';
+import { tokenColours } from '../../values/colour/token-colours';
 import { useDerived } from '../../site/SiteProvider';
 import { useApp } from '../../store/store';
 import type { Selected } from '../use-selected';
@@ -17,18 +18,24 @@ import type { Selected } from '../use-selected';
 export function ColourCell({
   label,
   colour,
+  token,
   property,
   selected,
   onPick,
 }: {
   label: string;
   colour: string | undefined;
+  /** By which name of a token it is declared. */
+  token: string | undefined;
   property: string;
   selected: Selected;
-  onPick: (css: string) => void;
+  /** Declares what was typed, as one step with what was picked before under the same name. @returns why it cannot be */
+  onPick: (typed: string, group: string) => string;
 }): ReactNode {
+  const { documents } = useDerived();
   const [open, setOpen] = useState(false);
-  const against = useAgainst(selected, property);
+  const { against, now } = usePaint(selected, property);
+  const tokens = useMemo(() => (open ? tokenColours(documents) : []), [open, documents]);
   const read = colour === undefined ? undefined : readColour(colour);
   const ratio = read && against && ratioOf(read, against);
   const button = (
@@ -52,9 +59,13 @@ export function ColourCell({
           onOpenChange={setOpen}
           content={
             <ColourPicker
-              colour={colour}
+              colour={colour ?? (now && writeOklch(now))}
+              token={tokens.find(({ name }) => name === token)?.id}
+              tokens={tokens}
               against={against}
-              onPick={onPick}
+              onPick={(picked, group) =>
+                onPick('css' in picked ? picked.css : picked.token.name, group)
+              }
               onClose={() => setOpen(false)}
             />
           }
@@ -79,24 +90,35 @@ export function ColourCell({
 /** What people work with: where it is must be seen (WCAG 2.2, 1.4.11). */
 const CONTROLS = new Set(['button', 'input', 'select', 'textarea', 'summary', 'a']);
 
-/** What a colour of what is selected is seen against; nothing where nobody has to tell it from anything. */
-function useAgainst({ element, built }: Selected, property: string): Against | undefined {
+/**
+ * What a colour of what is selected is seen against, where somebody has to tell it from that, and what it is now where
+ * nothing is declared: what comes down to it.
+ */
+function usePaint(
+  { element, built }: Selected,
+  property: string,
+): { against?: Against | undefined; now?: Colour | undefined } {
   const { documents } = useDerived();
   const width = useApp((state) => state.bench.width);
-  return useMemo((): Against | undefined => {
-    if (!element || !built) return undefined;
+  return useMemo(() => {
+    if (!element || !built) return {};
     const own = () => paintAt(documents, built, element, width);
-    const isEdge =
-      property === 'outline-color' || (property.startsWith('border-') && CONTROLS.has(element.tag));
-    const [colour, as] =
-      property === 'color'
-        ? [own()?.ground, 'words' as const]
-        : property === 'background-color'
-          ? [own()?.ink, 'ground' as const]
-          : [
-              isEdge ? paintAround(documents, built, element, width)?.ground : undefined,
-              'control' as const,
-            ];
-    return colour && { colour, as };
+    switch (property) {
+      case 'color': {
+        const paint = own();
+        return { against: paint?.ground && { colour: paint.ground, as: 'words' }, now: paint?.ink };
+      }
+      case 'background-color': {
+        const paint = own();
+        return { against: paint?.ink && { colour: paint.ink, as: 'ground' }, now: paint?.ground };
+      }
+      default: {
+        const isEdge =
+          property === 'outline-color' ||
+          (property.startsWith('border-') && CONTROLS.has(element.tag));
+        const around = isEdge ? paintAround(documents, built, element, width)?.ground : undefined;
+        return { against: around && { colour: around, as: 'control' } };
+      }
+    }
   }, [documents, built, element, width, property]);
 }

@@ -2,17 +2,16 @@ import { useState, type ReactNode } from 'react';
 import { Bookmark } from 'lucide-react';
 import type { Ground } from '@sormet/core/edit';
 import { newId, own } from '@sormet/core/model';
-import { declarationKey, inOtherUnit, readValue } from '@sormet/core/style';
+import { declarationKey, inOtherUnit } from '@sormet/core/style';
 import { ruleKey } from '../../canvas/rule-key';
 import { IconButton } from '../../parts/IconButton';
+import { UnitMenu } from '../../parts/UnitMenu';
 import { useDraft } from '../../parts/use-draft';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
-import { refusalWords, sentence } from '../../words';
 import { cellValue, groundWords, isColour, type CellPlace } from './cell-value';
 import { ColourCell } from './ColourCell';
-import { declaring } from './declaring';
 import { InVain } from './InVain';
 import { useOffer } from './Offers';
 import { OtherRule } from './OtherRule';
@@ -23,6 +22,7 @@ import type { RuleWords } from './rule-words';
 import { SaveAsToken } from './SaveAsToken';
 import { stateWord } from './states';
 import { StyleField } from './StyleField';
+import { useGiving } from './use-giving';
 import { Wrong } from '../../parts/Wrong';
 
 interface StyleCellProps extends CellPlace {
@@ -46,14 +46,7 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
   const value = cellValue(place, documents);
   const { stored, elsewhere, loses, literal, ground, said } = value;
   const { origin } = rule;
-  const giveOf = (of: string, typed: string, group?: string): string => {
-    const read = typed === '' ? undefined : readValue(of, typed, tokens);
-    if (read && !read.ok) return sentence(read.reason);
-    const target = { origin, width, state, nodes: selected.all };
-    const edit = declaring(target, of, read ?? { css: null });
-    if (!edit) return '';
-    return refusalWords(sync.attempt(edit, group === undefined ? undefined : { group }));
-  };
+  const giveOf = useGiving(place);
   const give = (typed: string) => giveOf(property, typed);
   const { draft, wrong, type, commit, drop } = useDraft(
     `${ruleKey(origin)} ${property} ${width} ${state ?? ''}`,
@@ -103,17 +96,16 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
           <ColourCell
             label={label}
             colour={value.colour}
+            token={stored}
             property={property}
             selected={selected}
-            onPick={(css) => {
-              const reason = give(css);
-              if (reason) dispatch(benchActions.notice(reason));
-            }}
+            onPick={(typed, group) => giveOf(property, typed, group)}
           />
         ) : null}
         <StyleField
           label={label}
           text={draft ?? shown}
+          tokens={tokens}
           stepsFrom={{
             text: draft ?? (isWord ? '' : (stored ?? elsewhere?.text ?? value.fromWider ?? '')),
             byCursor: draft !== null || stored !== undefined,
@@ -152,6 +144,14 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
           >
             = {other}
           </button>
+        ) : null}
+        {isQuiet && stored ? (
+          <UnitMenu
+            label={label}
+            css={stored}
+            width={width === 'base' ? undefined : max}
+            onChoose={(css) => give(css)}
+          />
         ) : null}
         {isQuiet && literal ? (
           <IconButton

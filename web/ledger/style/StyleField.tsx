@@ -1,5 +1,6 @@
 import { useRef, type KeyboardEvent, type ReactNode } from 'react';
-import { stepped } from '@sormet/core/style';
+import type { Token } from '@sormet/core/model';
+import { stepped, steppedToken } from '@sormet/core/style';
 import { OFFERS } from './Offers';
 
 /** By how much an arrow key steps a number (Shift: ten, Alt: a tenth). */
@@ -15,6 +16,7 @@ const WIDEST = 22;
 export function StyleField({
   label,
   text,
+  tokens,
   stepsFrom,
   readOnly,
   placeholder,
@@ -26,6 +28,7 @@ export function StyleField({
 }: {
   label: string;
   text: string;
+  tokens: Readonly<Record<string, Token>>;
   /** What is stepped: what stands in the field, else what shows there; and whether the cursor says which number. */
   stepsFrom: { readonly text: string; readonly byCursor: boolean };
   readOnly: boolean;
@@ -63,6 +66,12 @@ export function StyleField({
         if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
         const from = stepsFrom.text;
         const at = event.currentTarget.selectionStart ?? from.length;
+        const token = steppedToken(from, event.key === 'ArrowUp' ? 1 : -1, tokens);
+        if (token !== undefined) {
+          event.preventDefault();
+          onType(token);
+          return;
+        }
         const next = stepped(from, stepsFrom.byCursor ? at : 0, stepOf(event));
         if (!next) return;
         event.preventDefault();

@@ -3,12 +3,19 @@ import { ChevronDown, ChevronRight } from 'lucide-react';
 import type { Box } from '@sormet/core/check';
 import type { State } from '@sormet/core/model';
 import type { AppliedBlock, Width } from '@sormet/core/style';
+import { Scrub } from '../../parts/Scrub';
+import { steppedValue } from '../../parts/stepped-value';
+import { useDerived } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { useApp, useAppDispatch } from '../../store/store';
 import { TraceButton } from '../TraceButton';
+import { cellValue } from './cell-value';
 import type { Selected } from '../use-selected';
 import { DIFFERS, IN_PART, ownValue } from './own-value';
 import { rowsBelow } from './rows';
 import type { RuleWords } from './rule-words';
 import { StyleCell } from './StyleCell';
+import { useGiving } from './use-giving';
 
 /** What every row of a table of declarations is about. */
 export interface RowsOf {
@@ -57,7 +64,7 @@ export function StyleRows({
                   <Chevron size={11} strokeWidth={2} aria-hidden />
                 </button>
               ) : null}
-              <code>{property}</code>
+              <PropertyName {...of} property={property} />
             </span>
             <TraceButton label={property} />
           </span>
@@ -89,4 +96,37 @@ function isInPart({ rule, widths, state }: RowsOf, property: string): boolean {
     const value = ownValue(rule, property, width, state, {});
     return value === IN_PART || value === DIFFERS;
   });
+}
+
+/** The name of a property: dragged, it steps the number at the width that is looked at. */
+function PropertyName({
+  selected,
+  rule,
+  state,
+  boxes,
+  property,
+}: RowsOf & { property: string }): ReactNode {
+  const { documents } = useDerived();
+  const dispatch = useAppDispatch();
+  const width = useApp((app) => app.bench.width);
+  const place = { selected, rule, property, width, state, box: boxes.get(width) };
+  const give = useGiving(place);
+  const begin = () => {
+    const { stored, elsewhere, fromWider } = cellValue(place, documents);
+    const from = stored ?? elsewhere?.text ?? fromWider;
+    const { tokens } = documents.tokens;
+    if (from === undefined || steppedValue(from, 0, tokens) === undefined) return undefined;
+    return (by: number) => steppedValue(from, by, tokens);
+  };
+  return (
+    <Scrub
+      begin={begin}
+      onStep={(value, hold) => {
+        const reason = give(property, value, `dragged ${property} ${Math.round(hold)}`);
+        if (reason) dispatch(benchActions.notice(reason));
+      }}
+    >
+      <code>{property}</code>
+    </Scrub>
+  );
 }

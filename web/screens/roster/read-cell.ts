@@ -8,7 +8,7 @@ import {
   type Typed,
   type TypeSpec,
 } from '@sormet/core/model';
-import { readLength } from '../../values/LengthEditor';
+import { readLength } from '../../values/length-words';
 import { readLink } from '../../values/read-link';
 import { sentence } from '../../words';
 

@@ -2,8 +2,7 @@ import type { ReactNode } from 'react';
 import { IMAGE, literal, type Source, type Typed } from '@sormet/core/model';
 import type { Ground } from '@sormet/core/edit';
 import { ImageEditor } from '../../../values/ImageEditor';
-import { Ways } from './Ways';
-import type { Way } from './ways';
+import { Ways, type Way } from '../../../parts/Ways';
 
 /** What lies over a picture so that words on it are read; `''` for nothing. */
 const VEILS: readonly Way[] = [

@@ -11,7 +11,7 @@ import { AlignCenter, Columns3, Image, Move, Square } from 'lucide-react';
 import type { Ground } from '@sormet/core/edit';
 import { GroundPicture } from './GroundPicture';
 import { Sides } from './Sides';
-import { Ways } from './Ways';
+import { Ways } from '../../../parts/Ways';
 import { ALIGNING, COLUMNS, PINNING } from './ways';
 import './pictured.css';
 

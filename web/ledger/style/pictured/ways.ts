@@ -1,8 +1,4 @@
-/** A value that can be chosen by a picture of what it does. */
-export interface Way {
-  readonly word: string;
-  readonly value: string;
-}
+import type { Way } from '../../../parts/Ways';
 
 const PLACES: readonly Way[] = [
   { word: 'at the start', value: 'start' },

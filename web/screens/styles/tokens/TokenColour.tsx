@@ -1,32 +1,33 @@
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { Popover } from 'antd';
 import type { NamedEdit } from '@sormet/core/edit';
 import { readColour } from '@sormet/core/colour';
 import { firstPaint } from '@sormet/core/check';
 import { useDerived, useSync } from '../../../site/SiteProvider';
-import { benchActions } from '../../../store/bench-slice';
-import { useAppDispatch } from '../../../store/store';
-import { ColourPicker } from '../../../values/ColourPicker';
-import { sentence } from '../../../words';
+import { ColourPicker } from '../../../values/colour/ColourPicker';
+import { tokenColours } from '../../../values/colour/token-colours';
+import { refusalWords } from '../../../words';
 
 /** The colour that a token is, as a small area; pressed, it opens what picks another, with its contrast on the page. */
 export function TokenColour({
   label,
+  of,
   colour,
   edit,
 }: {
   label: string;
+  /** The token that it is the value of, which cannot be made from itself. */
+  of: string;
   colour: string | undefined;
   edit: (css: string) => NamedEdit;
 }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
-  const dispatch = useAppDispatch();
   const [open, setOpen] = useState(false);
-  const pick = (css: string) => {
-    const refusal = sync.attempt(edit(css));
-    if (refusal) dispatch(benchActions.notice(sentence(refusal.refused)));
-  };
+  const others = useMemo(
+    () => (open ? tokenColours(documents).filter(({ id }) => id !== of) : []),
+    [open, documents, of],
+  );
   const shown = colour === undefined || readColour(colour) === undefined ? undefined : colour;
   const { ground } = firstPaint(documents, 'base');
   return (
@@ -39,8 +40,14 @@ export function TokenColour({
         open ? (
           <ColourPicker
             colour={shown}
+            token={undefined}
+            tokens={others}
             against={ground && { colour: ground, as: 'words' }}
-            onPick={pick}
+            onPick={(picked, group) =>
+              refusalWords(
+                sync.attempt(edit('css' in picked ? picked.css : picked.token.name), { group }),
+              )
+            }
             onClose={() => setOpen(false)}
           />
         ) : null

@@ -81,6 +81,7 @@ export function TokenRow({
       </th>
       <td>
         <Value
+          id={id}
           label={`Value of ${token.name}`}
           token={token}
           declared={token.value}
@@ -94,6 +95,7 @@ export function TokenRow({
           <td key={theme}>
             <span className={other ? 'token-cell' : 'token-cell quiet-value'}>
               <Value
+                id={id}
                 label={`${token.name} in ${name}`}
                 token={token}
                 declared={other}
@@ -124,12 +126,14 @@ export function TokenRow({
 }
 
 function Value({
+  id,
   label,
   token,
   declared,
   css,
   edit,
 }: {
+  id: string;
   label: string;
   token: Token;
   declared: Declared | undefined;
@@ -140,7 +144,7 @@ function Value({
   return (
     <span className="token-cell">
       {token.type === 'colour' ? (
-        <TokenColour label={label} colour={css} edit={edit} />
+        <TokenColour label={label} of={id} colour={css} edit={edit} />
       ) : (
         <TokenDrawn type={token.type} group={groupOf(token)} css={css} />
       )}

@@ -1,5 +1,13 @@
 import type { KeyboardEvent, ReactNode } from 'react';
-import type { Way } from './ways';
+import './Ways.css';
+
+/** A value that can be chosen by a picture of what it does. */
+export interface Way {
+  readonly word: string;
+  readonly value: string;
+  /** What is told where it is pointed at: its word and its value, where nothing else is. */
+  readonly title?: string;
+}
 
 /** Ways to choose from, each as a small picture of what it does; arrow keys walk them, as in any group of radio buttons. */
 export function Ways<W extends Way>({
@@ -46,7 +54,7 @@ export function Ways<W extends Way>({
           role="radio"
           aria-checked={way.value === chosen}
           aria-label={way.word}
-          title={`${way.word}: ${way.value}`}
+          title={way.title ?? `${way.word}: ${way.value}`}
           tabIndex={i === at ? 0 : -1}
           data-first={i === at ? true : undefined}
           onClick={() => onChoose(way.value)}

@@ -1,11 +1,12 @@
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { Popover, Select } from 'antd';
-import { nearestHex, readColour } from '@sormet/core/colour';
-import { inOrder, own, type ColourValue } from '@sormet/core/model';
+import { readColour } from '@sormet/core/colour';
+import { own, type ColourValue } from '@sormet/core/model';
 import { filled } from '@sormet/core/style';
-import { useDerived } from '../site/SiteProvider';
-import { ColourPicker } from './ColourPicker';
-import type { EditorProps } from './editor-props';
+import { useDerived } from '../../site/SiteProvider';
+import { ColourPicker, hexOf } from './ColourPicker';
+import type { EditorProps } from '../editor-props';
+import { tokenColours } from './token-colours';
 
 /** A colour: a token of the site, which follows it and its themes, or any other that is picked or typed. */
 export function ColourEditor({
@@ -16,39 +17,27 @@ export function ColourEditor({
   open,
 }: EditorProps): ReactNode {
   const { documents } = useDerived();
-  const { tokens } = documents.tokens;
+  const tokens = useMemo(() => tokenColours(documents), [documents]);
   const [picking, setPicking] = useState(false);
   const [typed, setTyped] = useState('');
   const given = value?.type === 'colour' ? value.value : null;
-  const give = (next: ColourValue) => onChange({ type: 'colour', value: next }, null);
+  const give = (next: ColourValue, group: string | null = null) =>
+    onChange({ type: 'colour', value: next }, group);
   const css = given === null ? undefined : colourCss(given, documents);
-  const options = inOrder(tokens).flatMap(([id, token]) =>
-    token.type === 'colour'
-      ? [
-          {
-            value: `token ${id}`,
-            name: token.name,
-            label: (
-              <span className="value-words">
-                <span
-                  className="swatch-words"
-                  style={{ background: colourCss({ token: id }, documents) }}
-                />
-                {token.name}
-              </span>
-            ),
-          },
-        ]
-      : [],
-  );
+  const options = tokens.map(({ id, name, css: shown }) => ({
+    value: `token ${id}`,
+    name,
+    label: (
+      <span className="value-words">
+        <span className="swatch-words" style={{ background: shown }} />
+        {name}
+      </span>
+    ),
+  }));
   const hex = typeof given === 'string' ? [{ value: given, name: given, label: given }] : [];
-  const take = (css: string) => {
-    const read = readColour(css);
-    if (!read) return;
-    const alpha = Math.round(read.alpha * 255)
-      .toString(16)
-      .padStart(2, '0');
-    give(nearestHex(read) + (read.alpha < 1 ? alpha : ''));
+  const take = (typed: string) => {
+    const read = readColour(typed);
+    if (read) give(hexOf(read));
   };
   return (
     <span className="colour-editor">
@@ -61,8 +50,14 @@ export function ColourEditor({
           picking ? (
             <ColourPicker
               colour={css}
+              token={given !== null && typeof given === 'object' ? given.token : undefined}
+              tokens={tokens}
               against={undefined}
-              onPick={take}
+              hexOnly
+              onPick={(picked, group) => {
+                give('css' in picked ? picked.css : { token: picked.token.id }, group);
+                return '';
+              }}
               onClose={() => setPicking(false)}
             />
           ) : null

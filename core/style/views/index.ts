@@ -1,0 +1,5 @@
+export * from './shadows';
+export * from './gradient';
+export * from './transforms';
+export * from './tracks';
+export * from './areas';

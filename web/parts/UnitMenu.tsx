@@ -1,0 +1,46 @@
+import type { ReactNode } from 'react';
+import { Dropdown } from 'antd';
+import { inUnits } from '@sormet/core/style';
+
+/**
+ * The units that a number may be written in, each with what would stand there: the same length where that is known, else
+ * the same number.
+ */
+export function UnitMenu({
+  label,
+  css,
+  width,
+  onChoose,
+}: {
+  label: string;
+  css: string;
+  /** The width of the page that is looked at, in px. */
+  width?: number | undefined;
+  onChoose: (css: string) => void;
+}): ReactNode {
+  const ways = inUnits(css, width === undefined ? {} : { width });
+  if (ways.length === 0) return null;
+  const items = ways.map(({ css: other, same }) => ({
+    key: other,
+    label: (
+      <span className="unit-way">
+        <code>{other}</code>
+        <span className="quiet">{same ? 'as much' : 'the same number'}</span>
+      </span>
+    ),
+    onClick: () => onChoose(other),
+  }));
+  return (
+    <Dropdown trigger={['click']} menu={{ items }}>
+      <button
+        type="button"
+        className="other-unit"
+        aria-label={`${label}: another unit`}
+        title="Write it in another unit"
+        onMouseDown={(event) => event.preventDefault()}
+      >
+        {/[a-z%]+$/i.exec(css)?.[0]} ▾
+      </button>
+    </Dropdown>
+  );
+}
