@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Dropdown } from 'antd';
 import { inUnits } from '@sormet/core/style';
+import './UnitMenu.css';
 
 /**
  * The units that a number may be written in, each with what would stand there: the same length where that is known, else

@@ -26,13 +26,20 @@ export function readValue(property: string, typed: string, tokens: Tokens): Read
   const text = typed.trim();
   if (text === '') return { ok: false, reason: say('no-value') };
   const equal = /^grid-template-(columns|rows)$/.test(property) && /^[1-9]\d?$/.test(text);
+  const asked = equal ? `repeat(${text},1fr)` : text;
+  // A name within a function may be a word of CSS there: it is one of a token where that fits.
+  for (const within of text.includes('(') ? [true, false] : [false]) {
+    const reader = new Words(tokens, within);
+    const words = reader.of(asked);
+    if (!Array.isArray(words)) return { ok: false, reason: words };
+    const refs = reader.refs(tokens);
+    for (const tried of readingsOf(words))
+      if (expand(property, tried, refs).ok) return { ok: true, css: tried, tokens: reader.used };
+  }
   const reader = new Words(tokens);
-  const words = reader.of(equal ? `repeat(${text},1fr)` : text);
+  const words = reader.of(asked);
   if (!Array.isArray(words)) return { ok: false, reason: words };
   const refs = reader.refs(tokens);
-  for (const tried of readingsOf(words)) {
-    if (expand(property, tried, refs).ok) return { ok: true, css: tried, tokens: reader.used };
-  }
   // What is told is what was typed, not what was made of it.
   const plain = words.join(' ');
   const refused = expand(property, plain, refs);
@@ -78,13 +85,24 @@ export function readTokenText(type: PlaceholderType, typed: string, tokens: Toke
   return readValue(TAKES[type], typed, tokens);
 }
 
+/** A word without spaces as what stands between its commas, and these. */
+function apartAtCommas(word: string): string[] {
+  if (!word.includes(',')) return [word];
+  const parts = splitAt(word, ',').flatMap((part, i) => (i > 0 ? [',', part] : [part]));
+  return [...(word.startsWith(',') ? [','] : []), ...parts, ...(/.,$/.test(word) ? [','] : [])];
+}
+
 /** Text taken apart at its spaces, names of tokens among them found however many words they have. */
 class Words {
   readonly used: Record<string, string> = {};
   private readonly byName: ReadonlyMap<string, string>;
   private readonly longest: number;
 
-  constructor(tokens: Tokens) {
+  /** @param within whether names are looked for within functions, too */
+  constructor(
+    tokens: Tokens,
+    private readonly within = false,
+  ) {
     this.byName = new Map(Object.entries(tokens).map(([id, { name }]) => [name.toLowerCase(), id]));
     this.longest = Math.max(1, ...[...this.byName.keys()].map((name) => name.split(' ').length));
   }
@@ -107,15 +125,33 @@ class Words {
       return token === undefined ? '' : this.placeholder(token);
     });
     if (missing !== undefined) return say('no-token-named', { name: missing });
-    const words = splitAt(braced, ' ');
+    return this.found(braced, false);
+  }
+
+  private found(text: string, inFunction: boolean): string[] {
+    // A comma stands for itself, whether there is a space before it or not.
+    const words = splitAt(text, ' ').flatMap((word) => apartAtCommas(word));
     const found: string[] = [];
     for (let at = 0; at < words.length;) {
-      const named = this.tokenAt(words, at);
+      // What follows such a word in a function is a direction, a place or a space of colours.
+      const isSaid = inFunction && /^(to|at|from|in)$/i.test(words[at - 1] ?? '');
+      const named = isSaid ? undefined : this.tokenAt(words, at);
       if (named) found.push(this.placeholder(named.token));
-      else found.push(words[at]!);
+      else found.push(this.inFunction(words[at]!));
       at += named?.words ?? 1;
     }
-    return found;
+    return found.reduce<string[]>((whole, word) => {
+      if (word === ',' && whole.length > 0) whole[whole.length - 1] += word;
+      else whole.push(word);
+      return whole;
+    }, []);
+  }
+
+  /** A word that calls a function, with the names in it found. */
+  private inFunction(word: string): string {
+    const [, name, inner] = /^([a-z-]+)\((.*)\)$/is.exec(word) ?? [];
+    if (!this.within || inner === undefined || /^(url|var|src)$/i.test(name!)) return word;
+    return `${name}(${this.found(inner, true).join(' ')})`;
   }
 
   private tokenAt(words: readonly string[], at: number) {

@@ -135,6 +135,41 @@ describe('a property by a few letters', () => {
   test('letters that mean nothing mean nothing', () => expect(propertiesFor('qqq')).toEqual([]));
 });
 
+describe('a value with tokens in it', () => {
+  const tokens = {
+    a: { name: 'ink', type: 'colour' },
+    b: { name: 'sand deep', type: 'colour' },
+    c: { name: 'space 5', type: 'length' },
+    d: { name: 'top', type: 'length' },
+    e: { name: 'text family', type: 'font' },
+  } as const;
+
+  test.each([
+    [
+      'box-shadow',
+      '0 4px 12px ink, inset 0 0 0 1px #0003',
+      '0 4px 12px var(--t1), inset 0 0 0 1px #0003',
+    ],
+    [
+      'background-image',
+      'linear-gradient(45deg, ink, sand deep 40%, #fff)',
+      'linear-gradient(45deg, var(--t1), var(--t2) 40%, #fff)',
+    ],
+    ['padding-top', 'calc(space 5 * 2)', 'calc(var(--t1) * 2)'],
+    ['font-family', 'text family, serif', 'var(--t1), serif'],
+    // What is a word of CSS there stays one.
+    [
+      'background-image',
+      'linear-gradient(to top, ink, #fff)',
+      'linear-gradient(to top, var(--t1), #fff)',
+    ],
+    ['content', '"ink , top"', '"ink , top"'],
+  ])('%s: %s', (property, typed, css) => {
+    const read = readValue(property, typed, tokens);
+    expect(read.ok ? read.css : read.reason).toEqual(css);
+  });
+});
+
 describe('the declare line', () => {
   test.each([
     ['pad 24', { property: 'padding', css: '24px', width: 'base' }],

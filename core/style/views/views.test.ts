@@ -93,14 +93,12 @@ describe('what an editor by pictures writes is read as the same, and CSS takes i
   });
 
   test('areas', () => {
-    const rows = fc
-      .integer({ min: 1, max: 4 })
-      .chain((wide) =>
-        fc.array(fc.array(fc.constantFrom('a', 'b', '.'), { minLength: wide, maxLength: wide }), {
-          minLength: 1,
-          maxLength: 4,
-        }),
-      );
+    const rows = fc.integer({ min: 1, max: 4 }).chain((wide) =>
+      fc.array(fc.array(fc.constantFrom('a', 'b', '.'), { minLength: wide, maxLength: wide }), {
+        minLength: 1,
+        maxLength: 4,
+      }),
+    );
     fc.assert(fc.property(rows, (areas) => expect(readAreas(writeAreas(areas))).toEqual(areas)));
   });
 });

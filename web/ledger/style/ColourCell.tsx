@@ -1,15 +1,14 @@
-import { useMemo, useState, type ReactNode } from 'react';
-import { Popover } from 'antd';
+import { useMemo, type ReactNode } from 'react';
 import { paintAround, paintAt } from '@sormet/core/check';
 import { judged, readColour, writeOklch, type Colour } from '@sormet/core/colour';
-import { ColourPicker } from '../../values/colour/ColourPicker';
+import { ColourButton } from '../../values/colour/ColourButton';
 import {
   CONTRAST_OF,
   contrastWords,
   ratioOf,
   type Against,
 } from '../../values/colour/contrast-words';
-import { tokenColours } from '../../values/colour/token-colours';
+import { pickedWords } from '../../values/colour/picked';
 import { useDerived } from '../../site/SiteProvider';
 import { useApp } from '../../store/store';
 import type { Selected } from '../use-selected';
@@ -32,49 +31,20 @@ export function ColourCell({
   /** Declares what was typed, as one step with what was picked before under the same name. @returns why it cannot be */
   onPick: (typed: string, group: string) => string;
 }): ReactNode {
-  const { documents } = useDerived();
-  const [open, setOpen] = useState(false);
   const { against, now } = usePaint(selected, property);
-  const tokens = useMemo(() => (open ? tokenColours(documents) : []), [open, documents]);
   const read = colour === undefined ? undefined : readColour(colour);
   const ratio = read && against && ratioOf(read, against);
-  const button = (
-    <button
-      type="button"
-      className={colour ? 'swatch' : 'swatch is-empty'}
-      style={{ background: colour }}
-      aria-label={`${label}: pick a colour`}
-      aria-haspopup="dialog"
-      aria-expanded={open}
-      onClick={() => setOpen(!open)}
-    />
-  );
   return (
     <>
-      {open ? (
-        <Popover
-          open
-          trigger="click"
-          destroyOnHidden
-          onOpenChange={setOpen}
-          content={
-            <ColourPicker
-              colour={colour ?? (now && writeOklch(now))}
-              token={tokens.find(({ name }) => name === token)?.id}
-              tokens={tokens}
-              against={against}
-              onPick={(picked, group) =>
-                onPick('css' in picked ? picked.css : picked.token.name, group)
-              }
-              onClose={() => setOpen(false)}
-            />
-          }
-        >
-          {button}
-        </Popover>
-      ) : (
-        button
-      )}
+      <ColourButton
+        label={label}
+        className="swatch"
+        colour={colour}
+        begin={colour ?? (now && writeOklch(now))}
+        token={token}
+        against={against}
+        onPick={(picked, group) => onPick(pickedWords(picked), group)}
+      />
       {ratio === undefined || !against ? null : (
         <span
           className={judged(ratio, against.as) === 'enough' ? 'contrast' : 'contrast is-weak'}

@@ -2,8 +2,8 @@ import { useEffect, useRef, type KeyboardEvent, type PointerEvent, type ReactNod
 import { MOST_CHROMA, planeOf, type Colour } from '@sormet/core/colour';
 
 /** How finely the area is worked out; the browser draws what lies between. */
-const COLUMNS = 92;
-const ROWS = 46;
+const COLUMNS = 138;
+const ROWS = 58;
 
 /** How far an arrow key goes (with Shift: five times as far), as a share of the area. */
 const STEP = 0.01;

@@ -1,10 +1,11 @@
 import { useMemo, useState, type ReactNode } from 'react';
-import { Popover, Select } from 'antd';
+import { Select } from 'antd';
 import { readColour } from '@sormet/core/colour';
 import { own, type ColourValue } from '@sormet/core/model';
 import { filled } from '@sormet/core/style';
 import { useDerived } from '../../site/SiteProvider';
-import { ColourPicker, hexOf } from './ColourPicker';
+import { ColourButton } from './ColourButton';
+import { hexOf } from './ColourPicker';
 import type { EditorProps } from '../editor-props';
 import { tokenColours } from './token-colours';
 
@@ -18,7 +19,6 @@ export function ColourEditor({
 }: EditorProps): ReactNode {
   const { documents } = useDerived();
   const tokens = useMemo(() => tokenColours(documents), [documents]);
-  const [picking, setPicking] = useState(false);
   const [typed, setTyped] = useState('');
   const given = value?.type === 'colour' ? value.value : null;
   const give = (next: ColourValue, group: string | null = null) =>
@@ -41,36 +41,17 @@ export function ColourEditor({
   };
   return (
     <span className="colour-editor">
-      <Popover
-        open={picking}
-        trigger="click"
-        destroyOnHidden
-        onOpenChange={setPicking}
-        content={
-          picking ? (
-            <ColourPicker
-              colour={css}
-              token={given !== null && typeof given === 'object' ? given.token : undefined}
-              tokens={tokens}
-              against={undefined}
-              hexOnly
-              onPick={(picked, group) => {
-                give('css' in picked ? picked.css : { token: picked.token.id }, group);
-                return '';
-              }}
-              onClose={() => setPicking(false)}
-            />
-          ) : null
-        }
-      >
-        <button
-          type="button"
-          className={css ? 'swatch-words is-button' : 'swatch-words is-button is-empty'}
-          style={{ background: css }}
-          aria-label={`${label}: pick a colour`}
-          aria-haspopup="dialog"
-        />
-      </Popover>
+      <ColourButton
+        label={label}
+        className="swatch-words is-button"
+        colour={css}
+        token={given !== null && typeof given === 'object' ? given.token : undefined}
+        hexOnly
+        onPick={(picked, group) => {
+          give('css' in picked ? picked.css : { token: picked.token.id }, group);
+          return '';
+        }}
+      />
       <Select
         size="small"
         variant="borderless"

@@ -19,6 +19,7 @@ import { CONTRAST_OF, contrastWords, ratioOf, type Against } from './contrast-wo
 import { colourFromScreen, hasEyeDropper } from './eye-dropper';
 import { OwnColours } from './OwnColours';
 import { keepRecent, recentColours } from './recent-colours';
+import type { Picked } from './picked';
 import type { TokenColour } from './token-colours';
 import './ColourPicker.css';
 
@@ -80,7 +81,7 @@ export function ColourPicker({
   /** Whether what it is for takes hexadecimal digits and tokens alone. */
   hexOnly?: boolean;
   /** Takes it, as one step with what was picked before under the same name. @returns why it cannot be, or nothing */
-  onPick: (picked: { css: string } | { token: TokenColour }, group: string) => string;
+  onPick: (picked: Picked, group: string) => string;
   onClose: () => void;
 }): ReactNode {
   const sync = useSync();

@@ -7,34 +7,35 @@ import {
   type ReactNode,
 } from 'react';
 import { Popover } from 'antd';
-import { AlignCenter, Columns3, Image, Move, Square } from 'lucide-react';
-import type { Ground } from '@sormet/core/edit';
+import {
+  AlignCenter,
+  Blend,
+  Columns3,
+  Grid3x3,
+  Image,
+  LayoutGrid,
+  Move,
+  MoveRight,
+  RectangleHorizontal,
+  Rotate3d,
+  Scan,
+  Square,
+  SquareDashed,
+  SunMedium,
+} from 'lucide-react';
+import { own } from '@sormet/core/model';
 import { GroundPicture } from './GroundPicture';
-import { Sides } from './Sides';
+import { Areas } from './Areas';
+import { Borders } from './Borders';
+import { GradientEditor } from './GradientEditor';
+import type { PicturedCell } from './pictured-cell';
+import { Shadows } from './Shadows';
+import { fourOf, Sides } from './Sides';
+import { Tracks } from './Tracks';
+import { Transforms } from './Transforms';
 import { Ways } from '../../../parts/Ways';
-import { ALIGNING, COLUMNS, PINNING } from './ways';
+import { ALIGNING, COLUMNS, FITS, FITTED, FLOWING, PINNING, PLACED, RATIOS } from './ways';
 import './pictured.css';
-
-/** What an editor by pictures needs of the cell that it stands in. */
-export interface PicturedCell {
-  readonly property: string;
-  /** What the cell is called. */
-  readonly label: string;
-  /** Whether the focus is in it: only then the keyboard comes by its button. */
-  readonly here: boolean;
-  /** What holds there now, as CSS writes it: here, or from another rule. */
-  readonly shown: string | undefined;
-  /** What this rule declares for a longhand, as people read it. */
-  readonly valueOf: (longhand: string) => string | undefined;
-  /** Whether what is selected lays out what it holds from top to bottom. */
-  readonly downwards: boolean;
-  /** Declares a property. @returns why it cannot be, or nothing */
-  readonly give: (property: string, typed: string) => string;
-  /** Declares the whole of the cell. */
-  readonly choose: (value: string) => void;
-  /** The picture behind, where this rule can have one. */
-  readonly ground?: { readonly now: Ground | undefined; give: (ground: Ground | null) => void };
-}
 
 const ICONS = {
   aligning: AlignCenter,
@@ -42,14 +43,40 @@ const ICONS = {
   columns: Columns3,
   pinning: Move,
   ground: Image,
+  gradient: Blend,
+  shadow: SunMedium,
+  transform: Rotate3d,
+  areas: LayoutGrid,
+  border: SquareDashed,
+  ratio: RectangleHorizontal,
+  place: Grid3x3,
+  flow: MoveRight,
+  fit: Scan,
 } as const;
+
+/** Which editor shows a property that is shown by no other than its own name. */
+const EDITORS: Readonly<Record<string, keyof typeof ICONS>> = {
+  'grid-template-columns': 'columns',
+  'grid-template-rows': 'columns',
+  'grid-template-areas': 'areas',
+  'box-shadow': 'shadow',
+  'text-shadow': 'shadow',
+  transform: 'transform',
+  'aspect-ratio': 'ratio',
+  'background-position': 'place',
+  'object-position': 'place',
+  'transform-origin': 'place',
+  'object-fit': 'fit',
+  'background-image': 'gradient',
+  inset: 'pinning',
+};
 
 function editorOf({ property, ground }: PicturedCell): keyof typeof ICONS | undefined {
   if (Object.hasOwn(ALIGNING, property)) return 'aligning';
-  if (property === 'padding' || property === 'margin') return 'sides';
-  if (property === 'grid-template-columns') return 'columns';
+  if (Object.hasOwn(FLOWING, property)) return 'flow';
+  if (/^border(-(top|right|bottom|left))?$/.test(property)) return 'border';
   if (ground) return 'ground';
-  return property === 'inset' ? 'pinning' : undefined;
+  return own(EDITORS, property) ?? (fourOf(property) ? 'sides' : undefined);
 }
 
 /** A button that opens an editor by pictures, in cells whose property can be shown in one; nothing in others. */
@@ -126,39 +153,167 @@ function Editor({ editor, cell }: { editor: keyof typeof ICONS; cell: PicturedCe
           draw={({ value }) => <Aligned property={property} value={value} downwards={downwards} />}
         />
       );
-    case 'sides':
-      return <Sides property={property as 'padding'} valueOf={valueOf} give={give} />;
-    case 'ground':
-      return <GroundPicture ground={ground!.now} onGround={(now) => ground!.give(now)} />;
-    case 'columns':
+    case 'flow':
       return (
         <Ways
           {...given}
-          ways={COLUMNS}
-          columns={3}
-          draw={({ value, drawn = value }) => (
-            <span className="picture is-grid" style={{ gridTemplateColumns: drawn }} aria-hidden>
-              {Array.from({ length: tracks(drawn) }, (_, i) => (
-                <i key={i} />
+          ways={FLOWING[property]!}
+          columns={FLOWING[property]!.length}
+          draw={({ value }) => (
+            <span className="picture is-flow" style={flowOf(property, value)} aria-hidden>
+              {[1, 2, 3, 4].map((n) => (
+                <i key={n}>{n}</i>
               ))}
             </span>
           )}
         />
       );
-    case 'pinning':
+    case 'sides':
+      return <Sides property={property} valueOf={valueOf} give={give} />;
+    case 'ground':
+      return <Ground cell={cell} ground={ground!} />;
+    case 'gradient':
+      return <GradientEditor cell={cell} />;
+    case 'shadow':
+      return <Shadows cell={cell} />;
+    case 'transform':
+      return <Transforms cell={cell} />;
+    case 'areas':
+      return <Areas cell={cell} />;
+    case 'border':
+      return <Borders cell={cell} />;
+    case 'ratio':
       return (
         <Ways
           {...given}
-          ways={PINNING}
-          columns={3}
-          draw={({ value }) => (
-            <span className="picture is-pinned" aria-hidden>
-              <i style={{ inset: value }} />
+          ways={RATIOS}
+          columns={4}
+          draw={({ value, word }) => (
+            <span className="picture is-ratio" aria-hidden>
+              <i style={sizeOf(value)}>{value === 'auto' ? '' : word}</i>
             </span>
           )}
         />
       );
+    case 'fit':
+      return (
+        <Ways
+          {...given}
+          ways={FITS}
+          columns={5}
+          draw={({ value }) => (
+            <span className="picture is-fit" aria-hidden>
+              <img src={FITTED} alt="" style={{ objectFit: value as 'fill' }} />
+            </span>
+          )}
+        />
+      );
+    case 'place':
+      return (
+        <Ways
+          {...given}
+          ways={PLACED}
+          columns={3}
+          draw={({ value }) => (
+            <span className="picture is-placed" aria-hidden>
+              <i style={placeOf(value)} />
+            </span>
+          )}
+        />
+      );
+    case 'columns':
+      return (
+        <div className="picture-editor">
+          <Tracks cell={cell} />
+          <Ways
+            {...given}
+            ways={COLUMNS}
+            columns={3}
+            draw={({ value, drawn = value }) => (
+              <span
+                className="picture is-grid"
+                style={
+                  property.endsWith('columns')
+                    ? { gridTemplateColumns: drawn }
+                    : { gridTemplateRows: drawn }
+                }
+                aria-hidden
+              >
+                {Array.from({ length: tracks(drawn) }, (_, i) => (
+                  <i key={i} />
+                ))}
+              </span>
+            )}
+          />
+        </div>
+      );
+    case 'pinning':
+      return (
+        <div className="picture-editor">
+          <Ways
+            {...given}
+            ways={PINNING}
+            columns={3}
+            draw={({ value }) => (
+              <span className="picture is-pinned" aria-hidden>
+                <i style={{ inset: value }} />
+              </span>
+            )}
+          />
+          <Sides property={property} valueOf={valueOf} give={give} />
+        </div>
+      );
   }
+}
+
+/** What lies behind: a picture under a veil, or a gradient alone. */
+function Ground({
+  cell,
+  ground,
+}: {
+  cell: PicturedCell;
+  ground: NonNullable<PicturedCell['ground']>;
+}): ReactNode {
+  const [of, setOf] = useState<'picture' | 'gradient'>(
+    !ground.now && /gradient\(/.test(cell.shown ?? '') ? 'gradient' : 'picture',
+  );
+  return (
+    <div className="picture-editor">
+      <div className="layers" role="radiogroup" aria-label="What lies behind">
+        {(['picture', 'gradient'] as const).map((each) => (
+          <label key={each}>
+            <input type="radio" name="behind" checked={of === each} onChange={() => setOf(each)} />
+            {each === 'picture' ? 'a picture' : 'a gradient'}
+          </label>
+        ))}
+      </div>
+      {of === 'picture' ? (
+        <GroundPicture ground={ground.now} onGround={(now) => ground.give(now)} />
+      ) : (
+        <GradientEditor cell={cell} />
+      )}
+    </div>
+  );
+}
+
+/** How a picture of four things flows by a value. */
+function flowOf(property: string, value: string): CSSProperties {
+  return property === 'flex-wrap'
+    ? { flexWrap: value as 'wrap' }
+    : { flexDirection: value as 'row', flexWrap: 'nowrap' };
+}
+
+/** How large the picture of a ratio is, of 50 by 34 px at most. */
+function sizeOf(ratio: string): CSSProperties {
+  const [wide = 3, high = 2] = ratio === 'auto' ? [] : ratio.split('/').map(Number);
+  const scale = Math.min(50 / wide, 34 / high);
+  return { width: wide * scale, height: high * scale };
+}
+
+/** Where the dot stands in the picture of a place. */
+function placeOf(value: string): CSSProperties {
+  const [x = '50%', y = '50%'] = value.split(' ');
+  return { left: x, top: y, translate: `-${x} -${y}` };
 }
 
 /** In how many columns a picture's tracks stand. */

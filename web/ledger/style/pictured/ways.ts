@@ -57,3 +57,59 @@ export const PINNING: readonly Way[] = [
   { word: 'along the bottom', value: 'auto 0 0' },
   { word: 'bottom right', value: 'auto 0 0 auto' },
 ];
+
+/** How things follow each other in a flex container (CSS Flexible Box Layout 1, 5). */
+export const FLOWING: Readonly<Record<string, readonly Way[]>> = {
+  'flex-direction': [
+    { word: 'side by side', value: 'row' },
+    { word: 'side by side, from the end', value: 'row-reverse' },
+    { word: 'one below the other', value: 'column' },
+    { word: 'one below the other, from the end', value: 'column-reverse' },
+  ],
+  'flex-wrap': [
+    { word: 'on one line', value: 'nowrap' },
+    { word: 'on as many lines as it takes', value: 'wrap' },
+    { word: 'the same, from below', value: 'wrap-reverse' },
+  ],
+};
+
+/** Ratios of width to height that pictures and films have (common practice, no published source). */
+export const RATIOS: readonly Way[] = [
+  { word: 'as it comes', value: 'auto' },
+  { word: '1:1', value: '1/1' },
+  { word: '4:3', value: '4/3' },
+  { word: '3:2', value: '3/2' },
+  { word: '16:9', value: '16/9' },
+  { word: '21:9', value: '21/9' },
+  { word: '3:4', value: '3/4' },
+  { word: '2:3', value: '2/3' },
+];
+
+/** How a picture fills its place (CSS Images 3, 5.5). */
+export const FITS: readonly Way[] = [
+  { word: 'cover it, cut where it must', value: 'cover' },
+  { word: 'all of it is seen', value: 'contain' },
+  { word: 'pulled to its size', value: 'fill' },
+  { word: 'as large as it is', value: 'none' },
+  { word: 'all of it, never enlarged', value: 'scale-down' },
+];
+
+/** A picture to be fitted: wider than high, with a hill and a sun. */
+export const FITTED =
+  'data:image/svg+xml,' +
+  encodeURIComponent(
+    '<svg xmlns="http://www.w3.org/2000/svg" width="60" height="24" viewBox="0 0 60 24"><path fill="#cfd8d3" d="M0 0h60v24H0z"/><circle cx="44" cy="7" r="4" fill="#a8620b"/><path d="M0 24l18-16 14 12 8-6 20 10z" fill="#0b6b6f"/></svg>',
+  );
+
+/** Where something stands in its place: from the left and from the top (CSS Values and Units 4, 9: positions). */
+export const PLACED: readonly Way[] = [
+  { word: 'top left', value: '0% 0%' },
+  { word: 'at the top', value: '50% 0%' },
+  { word: 'top right', value: '100% 0%' },
+  { word: 'on the left', value: '0% 50%' },
+  { word: 'in the middle', value: '50% 50%' },
+  { word: 'on the right', value: '100% 50%' },
+  { word: 'bottom left', value: '0% 100%' },
+  { word: 'at the bottom', value: '50% 100%' },
+  { word: 'bottom right', value: '100% 100%' },
+];

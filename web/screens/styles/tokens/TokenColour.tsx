@@ -1,11 +1,10 @@
-import { useMemo, useState, type ReactNode } from 'react';
-import { Popover } from 'antd';
+import type { ReactNode } from 'react';
 import type { NamedEdit } from '@sormet/core/edit';
 import { readColour } from '@sormet/core/colour';
 import { firstPaint } from '@sormet/core/check';
 import { useDerived, useSync } from '../../../site/SiteProvider';
-import { ColourPicker } from '../../../values/colour/ColourPicker';
-import { tokenColours } from '../../../values/colour/token-colours';
+import { ColourButton } from '../../../values/colour/ColourButton';
+import { pickedWords } from '../../../values/colour/picked';
 import { refusalWords } from '../../../words';
 
 /** The colour that a token is, as a small area; pressed, it opens what picks another, with its contrast on the page. */
@@ -23,43 +22,17 @@ export function TokenColour({
 }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
-  const [open, setOpen] = useState(false);
-  const others = useMemo(
-    () => (open ? tokenColours(documents).filter(({ id }) => id !== of) : []),
-    [open, documents, of],
-  );
   const shown = colour === undefined || readColour(colour) === undefined ? undefined : colour;
   const { ground } = firstPaint(documents, 'base');
   return (
-    <Popover
-      open={open}
-      trigger="click"
-      destroyOnHidden
-      onOpenChange={setOpen}
-      content={
-        open ? (
-          <ColourPicker
-            colour={shown}
-            token={undefined}
-            tokens={others}
-            against={ground && { colour: ground, as: 'words' }}
-            onPick={(picked, group) =>
-              refusalWords(
-                sync.attempt(edit('css' in picked ? picked.css : picked.token.name), { group }),
-              )
-            }
-            onClose={() => setOpen(false)}
-          />
-        ) : null
-      }
-    >
-      <button
-        type="button"
-        className="token-drawn"
-        style={{ background: colour, cursor: 'pointer' }}
-        aria-label={`${label}: pick a colour`}
-        aria-haspopup="dialog"
-      />
-    </Popover>
+    <ColourButton
+      label={label}
+      className="token-drawn"
+      colour={colour}
+      begin={shown}
+      without={of}
+      against={ground && { colour: ground, as: 'words' }}
+      onPick={(picked, group) => refusalWords(sync.attempt(edit(pickedWords(picked)), { group }))}
+    />
   );
 }
