@@ -6,6 +6,7 @@ import {
   useMemo,
   useRef,
   useState,
+  type ComponentType,
   type ReactNode,
 } from 'react';
 import { createPortal } from 'react-dom';
@@ -48,6 +49,8 @@ interface CanvasProps {
   /** The width at which a definition is drawn, in CSS px; `null` for one at which its text can be read. */
   readonly drawnAt?: number | null;
   readonly onDrawn?: (drawn: Drawn) => void;
+  /** What else lies over it. */
+  readonly over?: ComponentType<{ stage: Stage; entry: EntryDoc | undefined }> | undefined;
 }
 
 /** At which width something is drawn, in CSS px, and at which share of its full size. */
@@ -73,7 +76,14 @@ function legibleWidth(paneWidth: number): number {
 }
 
 /** A live picture of a document: nothing inside it runs; everything done to it is done from outside. */
-export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProps): ReactNode {
+export function Canvas({
+  doc,
+  entry,
+  kind,
+  drawnAt = null,
+  onDrawn,
+  over: Over,
+}: CanvasProps): ReactNode {
   const { documents } = useDerived();
   const { site } = documents;
   const { width, zoom: zooms, heldTheme } = useBench('width', 'zoom', 'heldTheme');
@@ -177,6 +187,7 @@ export function Canvas({ doc, entry, kind, drawnAt = null, onDrawn }: CanvasProp
           }}
         >
           <Marks stage={stage} kind={kind} hover={hover} area={area} typing={typing.active} />
+          {Over && !typing.active ? <Over stage={stage} entry={entry} /> : null}
         </div>
       </div>
     </div>

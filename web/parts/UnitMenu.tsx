@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Dropdown } from 'antd';
 import { inUnits } from '@sormet/core/style';
 import './UnitMenu.css';
@@ -10,16 +10,20 @@ import './UnitMenu.css';
 export function UnitMenu({
   label,
   css,
+  here,
   width,
   onChoose,
 }: {
   label: string;
   css: string;
+  /** Whether somebody is at the cell: only then it is shown, and as long as its list is open. */
+  here: boolean;
   /** The width of the page that is looked at, in px. */
   width?: number | undefined;
   onChoose: (css: string) => void;
 }): ReactNode {
-  const ways = inUnits(css, width === undefined ? {} : { width });
+  const [open, setOpen] = useState(false);
+  const ways = here || open ? inUnits(css, width === undefined ? {} : { width }) : [];
   if (ways.length === 0) return null;
   const items = ways.map(({ css: other, same }) => ({
     key: other,
@@ -32,7 +36,7 @@ export function UnitMenu({
     onClick: () => onChoose(other),
   }));
   return (
-    <Dropdown trigger={['click']} menu={{ items }}>
+    <Dropdown trigger={['click']} menu={{ items }} autoFocus open={open} onOpenChange={setOpen}>
       <button
         type="button"
         className="other-unit"

@@ -73,8 +73,8 @@ export function LengthEditor({ value, label, onChange, placeholder }: EditorProp
           = {other}
         </button>
       ) : null}
-      {here && draft === null ? (
-        <UnitMenu label={label} css={words} onChoose={(css) => give(css)} />
+      {draft === null ? (
+        <UnitMenu here={here} label={label} css={words} onChoose={(css) => give(css)} />
       ) : null}
       <Wrong words={wrong} />
     </span>

@@ -6,6 +6,7 @@ import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
 import { IconButton } from '../../parts/IconButton';
 import { count } from '../../words';
+import { Handles } from '../handles/Handles';
 import { DefinitionHead } from './DefinitionHead';
 
 /** A definition beside the page, drawn with its defaults. */
@@ -31,6 +32,7 @@ export function BesidePane({ definition }: { definition: ComponentDoc }): ReactN
         kind="definition"
         drawnAt={width}
         onDrawn={setDrawn}
+        over={Handles}
       />
       <div className="pane-foot">
         <span>{count(Object.keys(properties).length, 'control')} exposed</span>

@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import type { EntryDoc, TreeDoc } from '@sormet/core/model';
 import { Canvas, UNDRAWN } from '../../canvas/Canvas';
+import { Handles } from '../handles/Handles';
 import { DefinitionHead } from './DefinitionHead';
 import { EmptyPage } from './EmptyPage';
 import { HeldTheme } from './HeldTheme';
@@ -32,6 +33,7 @@ export function OpenPane({ doc, entry }: { doc: TreeDoc; entry: EntryDoc | undef
         kind={kind}
         drawnAt={width}
         onDrawn={setDrawn}
+        over={Handles}
       />
     </div>
   );

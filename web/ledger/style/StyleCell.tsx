@@ -145,8 +145,9 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
             = {other}
           </button>
         ) : null}
-        {isQuiet && stored ? (
+        {stored && draft === null ? (
           <UnitMenu
+            here={isQuiet}
             label={label}
             css={stored}
             width={width === 'base' ? undefined : max}

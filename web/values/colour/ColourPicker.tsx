@@ -122,10 +122,11 @@ export function ColourPicker({
       role="dialog"
       aria-label="Pick a colour"
       onKeyDown={(event) => {
-        if (event.key === 'Escape' && typing.draft === null) {
-          event.stopPropagation();
-          back();
-        }
+        if (event.key !== 'Escape') return;
+        // What is typed is dropped first, and nothing else hears of it.
+        event.stopPropagation();
+        if (typing.draft === null) back();
+        else typing.drop();
       }}
     >
       <OwnColours
@@ -169,7 +170,6 @@ export function ColourPicker({
           onBlur={typing.commit}
           onKeyDown={({ key }) => {
             if (key === 'Enter') typing.commit();
-            if (key === 'Escape') typing.drop();
           }}
         />
         {hexOnly ? null : (
