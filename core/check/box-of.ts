@@ -9,6 +9,8 @@ export interface Box {
   readonly tag: string;
   /** What a property is declared to be there; nothing where nobody says it. */
   readonly said: (property: string) => string | undefined;
+  /** Whether it is what an icon stands in: given a size, that is a box as large (compile/css.ts). */
+  readonly holdsIcon?: boolean;
   /** How it is laid out, as its surroundings make of it. */
   readonly display: string;
   /** How the element around is laid out; nothing where that is not known, as around a definition. */
@@ -43,9 +45,12 @@ export function displayOfTag(tag: string): string {
   return OTHERS[tag] ?? (BLOCKS.has(tag) ? 'block' : 'inline');
 }
 
+const SIZES = ['width', 'height', 'inline-size', 'block-size'];
+
 /** What an element is laid out as: what floats or is taken out of the flow, or is an item, is a block (CSS Display 3, 2.7). */
 export function usedDisplay(box: Omit<Box, 'display'>): string {
-  const display = box.said('display') ?? displayOfTag(box.tag);
+  const isSized = box.holdsIcon && SIZES.some((size) => box.said(size) !== undefined);
+  const display = box.said('display') ?? (isSized ? 'inline-block' : displayOfTag(box.tag));
   const isItem = /^(inline-)?(flex|grid)$/.test(box.around ?? '');
   const isOut = /^(absolute|fixed)$/.test(box.said('position') ?? '');
   const floats = /^(left|right|inline-start|inline-end)$/.test(box.said('float') ?? '');
@@ -69,6 +74,9 @@ export function boxOf(
     return boxIn({
       tag: each.tag,
       said: saidBy(documents, rules, width, here),
+      holdsIcon:
+        /^(span|i)$/.test(each.tag) &&
+        each.children.some((child) => child.kind === 'text' && child.from.rich === 'icon'),
       around: around?.display,
     });
   }, undefined);

@@ -27,11 +27,13 @@ import {
   writtenBlock,
   type Applied,
   type Level,
+  type WrittenDeclaration,
 } from '../style';
 import { recordOf, tokensOfType, WORD_STYLES } from '../value';
 import {
   classOf,
   customOf,
+  DRAWING,
   groundOf,
   noteLook,
   partClassOf,
@@ -91,7 +93,9 @@ export function cssOf(documents: Documents, used: Used, options: CssOptions = {}
   const widths = widthsOf(documents.site);
   const customs = new Set<string>();
   const out: string[] = [];
-  for (const [name, blocks] of layers) out.push(layerCss(name, blocks, widths, tokens, customs));
+  const icons = used.tags.has(DRAWING) ? new Set<string>() : undefined;
+  for (const [name, blocks] of layers)
+    out.push(layerCss(name, blocks, { widths, tokens, customs, icons }));
   const root = tokens.declaredAt(documents.site.theme ?? PLAIN_THEME);
   return (
     [
@@ -101,7 +105,7 @@ export function cssOf(documents: Documents, used: Used, options: CssOptions = {}
         .sort()
         .map((name) => `@property --${name}{syntax:"*";inherits:false}`)
         .join(''),
-      `@layer reset{${RESET}${root && `:root{${root}}`}${movesAt(written) ? LESS_MOTION : ''}}`,
+      `@layer reset{${RESET}${sizedIcons(icons)}${root && `:root{${root}}`}${movesAt(written) ? LESS_MOTION : ''}}`,
       ...out,
     ]
       .filter(Boolean)
@@ -236,33 +240,46 @@ function writtenClass(
   return [{ selector, className, level, block, within }];
 }
 
+/** What the layers of a page are written with. */
+interface Writing {
+  readonly widths: ReturnType<typeof widthsOf>;
+  readonly tokens: TokensInUse;
+  /** The custom properties that were written. */
+  readonly customs: Set<string>;
+  /** What selects an icon that is given a size; nothing where no icon is drawn. */
+  readonly icons: Set<string> | undefined;
+}
+
 /** One layer: the base first, then each narrower width in a media query. */
 function layerCss(
   name: string,
   blocks: readonly Written[],
-  widths: ReturnType<typeof widthsOf>,
-  tokens: TokensInUse,
-  customs: Set<string>,
+  { widths, tokens, customs, icons }: Writing,
 ): string {
   let out = '';
   for (const { id, max } of widths) {
     let inner = '';
     for (const { selector, className, block, level, within, theme } of blocks) {
-      const declarations = writtenBlock(block)
-        .filter(({ width, state }) => width === id && state === level.state)
-        .map(({ property, width, state, declared }) => {
-          const css = withNames(declared, (ref, value) => {
-            if ('token' in value) return tokenName(value);
-            const custom = customOf(className, declarationKey(property, width, state), ref);
-            customs.add(custom);
-            return custom;
-          });
-          return `${property}:${css}`;
+      const here = writtenBlock(block).filter(
+        ({ width, state }) => width === id && state === level.state,
+      );
+      const declarations = here.map(({ property, width, state, declared }) => {
+        const css = withNames(declared, (ref, value) => {
+          if ('token' in value) return tokenName(value);
+          const custom = customOf(className, declarationKey(property, width, state), ref);
+          customs.add(custom);
+          return custom;
         });
+        return `${property}:${css}`;
+      });
       const again = theme !== undefined && id === 'base' ? tokens.declaredIn(theme) : '';
       if (again) declarations.unshift(again);
       if (declarations.length === 0) continue;
-      const rule = `${selector}{${declarations.join(';')}}`;
+      const icon = icons && iconOf(selector);
+      const size = icon && iconSize(here);
+      if (icon && size) icons.add(icon);
+      const drawn = icon && size ? `${icon}>svg{${size}}` : '';
+      const rule = `${selector}{${declarations.join(';')}}${drawn}`;
       inner += within
         ? `@scope (${within.selector}${within.state}) to (:scope ${within.selector}){${rule}}`
         : rule;
@@ -270,6 +287,35 @@ function layerCss(
     if (inner) out += id === 'base' ? inner : `@media (max-width:${max}px){${inner}}`;
   }
   return out && `@layer ${name}{${out}}`;
+}
+
+/** What selects the elements of a selector that an icon stands in alone; nothing where there are none. */
+function iconOf(selector: string): string | undefined {
+  if (selector.includes('::')) return undefined;
+  if (selector.startsWith('.')) return `:is(span,i)${selector}`;
+  return /^(span|i)(:|$)/.test(selector) ? selector : undefined;
+}
+
+const WIDE = /^(width|inline-size)$/;
+const HIGH = /^(height|block-size)$/;
+
+/**
+ * How an icon is drawn whose element is given a size: as large as that is, where one of the two is said in the proportion
+ * of its box (SVG 2, 8.9: intrinsic sizing).
+ */
+function iconSize(declarations: readonly WrittenDeclaration[]): string | undefined {
+  const said = (names: RegExp) => declarations.findLast(({ property }) => names.test(property));
+  const [wide, high] = [said(WIDE), said(HIGH)];
+  if (!wide && !high) return undefined;
+  const fills = (of: WrittenDeclaration | undefined) =>
+    of !== undefined && !/^(auto|initial|unset|revert)/.test(of.declared.css);
+  if (!fills(wide) && !fills(high)) return 'width:1em;height:1em';
+  return `width:${fills(wide) ? '100%' : 'auto'};height:${fills(high) ? '100%' : 'auto'}`;
+}
+
+/** An icon with a size is a box in its line: in the line itself it would have none. */
+function sizedIcons(icons: ReadonlySet<string> | undefined): string {
+  return icons && icons.size > 0 ? `:where(${[...icons].join(',')}){display:inline-block}` : '';
 }
 
 /**

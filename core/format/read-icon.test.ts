@@ -70,9 +70,18 @@ describe('an icon of a drawing', () => {
       say('icon-holds', { tag: 'use' }),
     ],
     [
-      'a transform',
-      element('svg', box, element('g', { transform: 'scale(2)' })),
+      'a transform of CSS',
+      element(
+        'svg',
+        box,
+        element('g', { style: 'transform: rotate(45deg)' }, element('path', { d: 'M0 0' })),
+      ),
       { code: 'icon-transforms' },
+    ],
+    [
+      'a mask',
+      element('svg', box, element('g', { mask: 'url(#m)' }, element('path', { d: 'M0 0' }))),
+      say('icon-beyond', { what: 'mask' }),
     ],
     [
       'nothing',
@@ -85,15 +94,46 @@ describe('an icon of a drawing', () => {
       { code: 'icon-geometry' },
     ],
     [
-      'both in one',
-      element('svg', { ...box, stroke: 'red' }, element('path', { d: 'M0 0h4' })),
-      { code: 'icon-both' },
+      'a gradient',
+      element('svg', box, element('path', { d: 'M0 0h4', fill: 'url(#g)' })),
+      { code: 'icon-gradient' },
     ],
   ])('of %s is refused with the reason', (_, root, reason) => {
     expect(readIcon(root, 'it')).toMatchObject({
       ok: false,
       reason,
     });
+  });
+
+  // SVG 2, 6.6: attributes weigh less than any rule of a style sheet, and these less than the style attribute.
+  test('keeps the strokes and fills that its own style sheet says', () => {
+    const sheet = {
+      ...element('style'),
+      text: '.a{fill:none;stroke:#123;stroke-width:2px;stroke-linecap:round}#b,path.a.c{stroke-width:3}@media print{.a{fill:red}}',
+    };
+    const read = readIcon(
+      element(
+        'svg',
+        box,
+        element('defs', {}, sheet),
+        element('path', { d: 'M0 0h4', class: 'a', fill: 'red' }),
+        element('path', { d: 'M0 4h4', class: 'a c' }),
+        element(
+          'g',
+          { opacity: '0.5', transform: 'translate(2, 3)' },
+          element('path', { d: 'M0 8h4', style: 'fill-rule:evenodd' }),
+        ),
+      ),
+      'styled',
+    );
+    if (!read.ok) throw new Error(saidText(read.reason));
+    const line = { fill: false, stroke: true, width: 2, cap: 'round' };
+    expect(read.icon.shapes.map(({ paint }) => paint)).toEqual([
+      line,
+      { ...line, width: 3 },
+      { fill: true, stroke: false, rule: 'evenodd', opacity: 0.5, transform: 'translate(2, 3)' },
+    ]);
+    expect(schemaFindings(Typed, { type: 'icon', value: read.icon })).toEqual([]);
   });
 
   test('is written with the colour of the words around it, said to nobody who listens', () => {
@@ -106,7 +146,7 @@ describe('an icon of a drawing', () => {
     expect(drawing).toMatchObject({
       tag: 'svg',
       attributes: { stroke: 'currentColor', fill: 'none', 'aria-hidden': 'true' },
-      children: [{ tag: 'path', attributes: { 'vector-effect': 'non-scaling-stroke' } }],
+      children: [{ tag: 'path', attributes: { stroke: 'currentColor', 'stroke-width': '1' } }],
     });
   });
 });

@@ -1,11 +1,15 @@
-import { ICON_SHAPES, own, type IconValue } from '../model';
+import { ICON_SHAPES, own, type IconPaint, type IconValue } from '../model';
 import { say, type Said } from '../said';
+import { iconPaint, paintedIn, transformIn, UNPAINTED, type Painting } from './icon-paint';
+import { styleOf } from './svg-style';
 
 /** An element of a drawing as it was read from SVG: whoever reads the file knows nothing else of it. */
 export interface DrawnElement {
   readonly tag: string;
   readonly attributes: Readonly<Record<string, string>>;
   readonly children: readonly DrawnElement[];
+  /** The words in it, of a style sheet. */
+  readonly text?: string;
 }
 
 /** An icon that was read, or why the drawing is none. */
@@ -16,35 +20,40 @@ export type ReadIcon =
 const DEEPEST = 100;
 
 /** What says something of a drawing and is drawn nowhere (SVG 2, 5.7 and 5.8); left out. */
-const SAYS_NOTHING = new Set(['title', 'desc', 'metadata', 'defs']);
+const SAYS_NOTHING = new Set(['title', 'desc', 'metadata', 'defs', 'style']);
+
+/** What changes how all that is in an element looks, and no shape can say of itself. */
+const BEYOND = ['clip-path', 'mask', 'filter'];
 
 /**
- * An icon of a drawing: its shapes and nothing else of it. Lines where it strokes and fills nothing, else areas; what an
- * icon cannot hold (words, pictures, what moves or runs, transformed shapes) is told, so that nothing looks otherwise
- * than it did unnoticed.
+ * An icon of a drawing: its shapes, how each is painted, and nothing else of it; all in one colour, which is that of the words
+ * around. What an icon cannot hold (words, pictures, what moves or runs, gradients, masks) is told, so that nothing looks
+ * otherwise than it did unnoticed.
  */
 export function readIcon(root: DrawnElement, name: string): ReadIcon {
   if (root.tag !== 'svg') return { ok: false, reason: say('icon-no-svg') };
   const box = boxOf(root.attributes);
   if (!box) return { ok: false, reason: say('icon-no-size') };
   const shapes: IconValue['shapes'] = [];
-  const fills = new Set<string>();
-  const strokes = new Set<string>();
   let reason: Said | undefined;
-  const visit = (element: DrawnElement, fill: string, stroke: string, depth: number): void => {
+  const saidOf = styleOf(root);
+  const visit = (element: DrawnElement, around: Painting, depth: number): void => {
     if (depth > DEEPEST) {
       reason ??= say('icon-too-deep', { most: DEEPEST });
       return;
     }
-    const { tag, attributes } = element;
-    const paint = {
-      fill: paintOf(attributes, 'fill') ?? fill,
-      stroke: paintOf(attributes, 'stroke') ?? stroke,
-    };
-    if (SAYS_NOTHING.has(tag) || attributes['display'] === 'none') return;
-    if (attributes['transform']) reason ??= say('icon-transforms');
+    const { tag, attributes, children } = element;
+    const said = saidOf(element);
+    if (SAYS_NOTHING.has(tag) || said['display'] === 'none') return;
+    const beyond = BEYOND.find((each) => said[each] !== undefined && said[each] !== 'none');
+    if (beyond !== undefined) reason ??= say('icon-beyond', { what: beyond });
+    const moved = said['transform'] && transformIn(said['transform']);
+    if (said['transform'] && !moved) reason ??= say('icon-transforms');
+    const painting = paintedIn(around, { ...said, ...(moved ? { transform: moved } : {}) });
+    if (Object.values(painting.said).some((value) => value.startsWith('url(')))
+      reason ??= say('icon-gradient');
     if (tag === 'svg' || tag === 'g') {
-      for (const child of element.children) visit(child, paint.fill, paint.stroke, depth + 1);
+      for (const child of children) visit(child, painting, depth + 1);
       return;
     }
     const geometry = own(ICON_SHAPES as Readonly<Record<string, readonly string[]>>, tag);
@@ -52,35 +61,34 @@ export function readIcon(root: DrawnElement, name: string): ReadIcon {
       reason ??= say('icon-holds', { tag });
       return;
     }
-    if (paint.fill === 'none' && paint.stroke === 'none') return;
-    fills.add(paint.fill === 'none' ? 'none' : 'some');
-    strokes.add(paint.stroke === 'none' ? 'none' : 'some');
-    const said = Object.fromEntries(
+    const paint = iconPaint(painting);
+    if (!paint) return;
+    const drawn = Object.fromEntries(
       geometry.flatMap((each) => {
         const value = attributes[each]?.trim().replace(/\s+/g, ' ');
         return value === undefined ? [] : [[each, value]];
       }),
     );
-    if (Object.values(said).some((value) => !/^[0-9a-zA-Z.,+\- ]*$/.test(value)))
+    if (Object.values(drawn).some((value) => !/^[0-9a-zA-Z.,+\- ]*$/.test(value)))
       reason ??= say('icon-geometry', { tag });
-    shapes.push({ tag: tag as IconValue['shapes'][number]['tag'], geometry: said });
+    shapes.push({ tag: tag as IconValue['shapes'][number]['tag'], geometry: drawn, paint });
   };
-  visit(root, 'black', 'none', 0);
+  visit(root, UNPAINTED, 0);
   if (reason !== undefined) return { ok: false, reason };
   if (shapes.length === 0) return { ok: false, reason: say('icon-no-shape') };
   if (shapes.length > 200) return { ok: false, reason: say('icon-too-many') };
-  const drawn = fills.has('some') ? 'areas' : 'lines';
-  if (drawn === 'areas' && strokes.has('some') && !strokes.has('none') && !fills.has('none'))
-    return { ok: false, reason: say('icon-both') };
-  return { ok: true, icon: { name: name.slice(0, 120), box, drawn, shapes } };
+  const drawn = shapes.some(({ paint }) => paint?.fill) ? 'areas' : 'lines';
+  // What is painted as every area is has nothing of its own to say.
+  const plain = shapes.map(({ paint, ...shape }) =>
+    drawn === 'areas' && paint && isPlainArea(paint)
+      ? shape
+      : { ...shape, ...(paint ? { paint } : {}) },
+  );
+  return { ok: true, icon: { name: name.slice(0, 120), box, drawn, shapes: plain } };
 }
 
-/** What paints an element: its attribute, or the same in its style (SVG 2, 6.6 and 13.2). */
-function paintOf(attributes: Readonly<Record<string, string>>, name: string): string | undefined {
-  const styled = new RegExp(`(?:^|;)\\s*${name}\\s*:\\s*([^;]+)`).exec(
-    attributes['style'] ?? '',
-  )?.[1];
-  return (styled ?? attributes[name])?.trim();
+function isPlainArea({ fill, stroke, ...more }: IconPaint): boolean {
+  return fill && !stroke && Object.keys(more).length === 0;
 }
 
 function boxOf(attributes: Readonly<Record<string, string>>): IconValue['box'] | undefined {

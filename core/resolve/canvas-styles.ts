@@ -1,5 +1,5 @@
 import type { Linked, LinkedNode } from './linked';
-import { noteLook, type Used } from './write';
+import { DRAWING, noteLook, type Used } from './write';
 
 /**
  * The styles of everything a linked document can reach, shown or not: what a canvas needs, where a
@@ -35,6 +35,7 @@ export function reachableStyles(linked: Linked): Used {
         return visitAll(node.none, doc);
       case 'text':
         used.words ||= node.rich === 'line' || node.rich === 'blocks';
+        if (node.rich === 'icon') used.tags.add(DRAWING);
     }
   };
   const visitAll = (nodes: readonly LinkedNode[], doc: string) => {

@@ -49,6 +49,9 @@ export interface Used {
   words: boolean;
 }
 
+/** The tag of what an icon is drawn as. */
+export const DRAWING = 'svg';
+
 /** A class that something may have, and where its declarations stand. */
 export interface UsedClass {
   readonly className: string;
@@ -225,6 +228,7 @@ function writeText(node: LinkedText, scope: Scope, parts: Parts): void {
   const level = levelAt(node, scope);
   if (value instanceof Later) {
     if (rich === 'line' || rich === 'blocks') parts.used.words = true;
+    if (rich === 'icon') parts.used.tags.add(DRAWING);
     return parts.add({ is: 'text', value, rich, level });
   }
   const content = contentOf(value, rich, level, scope.data);

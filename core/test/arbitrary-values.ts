@@ -101,6 +101,11 @@ const plain = {
       fc.constantFrom(
         { tag: 'path' as const, geometry: { d: 'M4 4 L20 20' } },
         { tag: 'circle' as const, geometry: { cx: '12', cy: '12', r: '9' } },
+        {
+          tag: 'path' as const,
+          geometry: { d: 'M4 4 L20 20' },
+          paint: { fill: true, stroke: true, width: 2, transform: 'rotate(45 12 12)' },
+        },
       ),
       { minLength: 1, maxLength: 3 },
     ),

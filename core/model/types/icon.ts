@@ -15,6 +15,37 @@ export const ICON_SHAPES = {
   polygon: ['points'],
 } as const;
 
+/**
+ * How a shape is painted, where it has a paint of its own; ink is the colour of the words around (SVG 2, 13). What is left
+ * out is as SVG begins.
+ */
+const Paint = Type.Object(
+  {
+    fill: Type.Boolean(),
+    stroke: Type.Boolean(),
+    /** In the measure of the box. */
+    width: Type.Optional(Type.Number({ minimum: 0, maximum: 1000 })),
+    cap: Type.Optional(Type.Union([Type.Literal('round'), Type.Literal('square')])),
+    join: Type.Optional(Type.Union([Type.Literal('round'), Type.Literal('bevel')])),
+    rule: Type.Optional(Type.Literal('evenodd')),
+    opacity: Type.Optional(Type.Number({ minimum: 0, maximum: 1 })),
+    fillOpacity: Type.Optional(Type.Number({ minimum: 0, maximum: 1 })),
+    strokeOpacity: Type.Optional(Type.Number({ minimum: 0, maximum: 1 })),
+    miter: Type.Optional(Type.Number({ minimum: 1, maximum: 1000 })),
+    dashes: Type.Optional(Type.String({ pattern: '^[0-9., ]+$', maxLength: 200 })),
+    /** Functions of transform, the outermost first (SVG 2, 8.5). */
+    transform: Type.Optional(
+      Type.String({
+        pattern: '^((matrix|translate|scale|rotate|skewX|skewY)\\([-0-9.,e+ ]*\\) ?)+$',
+        maxLength: 500,
+      }),
+    ),
+  },
+  { additionalProperties: false },
+);
+/** How a shape of an icon is painted. */
+export type IconPaint = Static<typeof Paint>;
+
 const Shape = Type.Object(
   {
     tag: Type.Union(
@@ -25,6 +56,8 @@ const Shape = Type.Object(
       Drawn,
       { additionalProperties: false },
     ),
+    /** Left out where it is painted as all of the drawing is. */
+    paint: Type.Optional(Paint),
   },
   { additionalProperties: false },
 );
@@ -77,7 +110,7 @@ function iconFragment({ box, drawn, shapes }: IconValue): Fragment {
       'aria-hidden': 'true',
       focusable: 'false',
     },
-    children: shapes.map(({ tag, geometry }) => ({
+    children: shapes.map(({ tag, geometry, paint: own }) => ({
       tag,
       attributes: {
         ...Object.fromEntries(
@@ -86,9 +119,32 @@ function iconFragment({ box, drawn, shapes }: IconValue): Fragment {
             return said === undefined ? [] : [[name, said]];
           }),
         ),
-        ...each,
+        ...(own ? paintOf(own) : each),
       },
       children: [],
     })),
   };
+}
+
+/** What a shape says of its own paint. */
+function paintOf(paint: IconPaint): Record<string, string> {
+  const said: Readonly<Record<string, string | number | undefined>> = {
+    fill: paint.fill ? 'currentColor' : 'none',
+    stroke: paint.stroke ? 'currentColor' : 'none',
+    'stroke-width': paint.stroke ? (paint.width ?? 1) : undefined,
+    'stroke-linecap': paint.stroke ? (paint.cap ?? 'butt') : undefined,
+    'stroke-linejoin': paint.stroke ? (paint.join ?? 'miter') : undefined,
+    'stroke-miterlimit': paint.miter,
+    'stroke-dasharray': paint.dashes,
+    'fill-rule': paint.rule,
+    opacity: paint.opacity,
+    'fill-opacity': paint.fillOpacity,
+    'stroke-opacity': paint.strokeOpacity,
+    transform: paint.transform,
+  };
+  return Object.fromEntries(
+    Object.entries(said).flatMap(([name, value]) =>
+      value === undefined ? [] : [[name, String(value)]],
+    ),
+  );
 }

@@ -74,7 +74,7 @@ export function isWide(spec: TypeSpec): boolean {
 export { ColourValue } from './colour';
 export { dateInWords } from './date';
 export { TokenOf, tokenProperty } from './token-of';
-export { ICON_SHAPES, IconValue } from './icon';
+export { ICON_SHAPES, IconValue, type IconPaint } from './icon';
 export { ImageValue } from './image';
 export type { Fragment, FragmentElement, KindOf, SiteValues, Written } from './kind';
 export { LENGTH_UNITS, lengthCss, LengthValue } from './length';

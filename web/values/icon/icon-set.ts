@@ -21,7 +21,7 @@ export function loadIconSet(): Promise<IconSet> {
         },
         name.replaceAll('-', ' '),
       );
-      if (read.ok) icons.set(name, read.icon);
+      if (read.ok) icons.set(name, asLines(read.icon));
     }
     return icons;
   });
@@ -30,4 +30,14 @@ export function loadIconSet(): Promise<IconSet> {
     loading = undefined;
   });
   return loading;
+}
+
+/** An icon whose lines are as wide as the site says: what is drawn as lines alone has no width of its own. */
+function asLines(icon: IconValue): IconValue {
+  return {
+    ...icon,
+    shapes: icon.shapes.map(({ paint, ...shape }) =>
+      paint && (paint.fill || paint.transform) ? { ...shape, paint } : shape,
+    ),
+  };
 }

@@ -18,6 +18,7 @@ const DEEPEST = 150;
 function drawn(element: Element, depth = 0): DrawnElement {
   return {
     tag: element.localName,
+    ...(element.localName === 'style' ? { text: element.textContent } : {}),
     attributes: Object.fromEntries([...element.attributes].map(({ name, value }) => [name, value])),
     children: depth > DEEPEST ? [] : [...element.children].map((child) => drawn(child, depth + 1)),
   };

@@ -37,12 +37,14 @@ export const files: WordsOf<typeof FILES> = {
   'icon-no-size': 'The drawing says no size: it needs a viewBox.',
   'icon-too-deep': ({ most }) =>
     `Its groups stand more than ${most} deep in each other; that is the most.`,
-  'icon-transforms': 'It has transforms: save it with them applied.',
+  'icon-transforms': 'It has a transform that SVG does not write so: save it with it applied.',
   'icon-holds': ({ tag }) => `It holds <${tag}>; an icon is made of shapes alone.`,
   'icon-geometry': ({ tag }) => `The geometry of a <${tag}> is none that SVG has.`,
   'icon-no-shape': 'There is no shape in it.',
   'icon-too-many': 'It has more than 200 shapes.',
-  'icon-both': 'It strokes and fills the same shapes; an icon does one of both.',
+  'icon-beyond': ({ what }) => `It has a ${what}, which an icon cannot keep: save it as shapes.`,
+  'icon-gradient':
+    'It is painted by a gradient or a pattern; an icon has the colour of the words around.',
   'token-file-too-large': 'a file of tokens has at most 2 MB',
   'no-json': ({ why }) => `is no JSON: ${why}`,
   'icon-open': 'This is no SVG: it does not end, or something in it is not closed.',
