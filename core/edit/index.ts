@@ -27,6 +27,7 @@ export { unconnected } from './components/unconnected';
 export { duplicateOfComponent } from './components/duplicating';
 export { placesOfValue } from './style/places-of-value';
 export { groundOf, type Ground } from './style/ground';
+export { VEIL, veilEdits, veilWays, type VeilWay } from './style/veils';
 export { styleName, themeName } from './style/themes';
 export { modifiersWorn, wearersOf } from './style/wearing';
 export { STYLED_TAGS } from './style/styled-tags';

@@ -1,5 +1,14 @@
-import { controlsOf, doEdit, groundOf, type NamedEdit } from '..';
-import { docOf, nodeIn, type Documents, type Source } from '../../model';
+import {
+  controlsOf,
+  doEdit,
+  groundOf,
+  VEIL as VEIL_LAID,
+  veilEdits,
+  veilWays,
+  type NamedEdit,
+  type VeilWay,
+} from '..';
+import { docOf, nodeIn, text, type Documents, type Source } from '../../model';
 import { Linker, build } from '../../resolve';
 import { asset, component, documentsOf, htmlOf, page } from '../../test';
 import { after } from '../../test/after';
@@ -85,5 +94,61 @@ describe('a picture behind', () => {
     expect(
       doEdit(start, laid({ source: picture('hall'), veil: 'url(https://example.com/x)' })),
     ).toMatchObject({ refused: { code: 'no-address' } });
+  });
+});
+
+describe('a veil over a picture', () => {
+  const site = documentsOf(
+    asset('hall'),
+    page('home', '/', {
+      id: 'root',
+      tag: 'main',
+      children: [
+        { id: 'shown', tag: 'img', attributes: { src: picture('hall'), alt: text('The hall') } },
+        { id: 'box', tag: 'section' },
+      ],
+    }),
+  );
+  const veiled = (node: string, way: VeilWay, documents = site) =>
+    after(
+      documents,
+      ...veilEdits(documents, { doc: 'home', node, width: 'base' }, way, ['made', 'veil']),
+    );
+  const styleOf = (documents: Documents, id: string) => {
+    const node = nodeIn(documents, 'home', id);
+    return node?.kind === 'element' ? node.style : {};
+  };
+
+  test('that is an element: laid over it in one cell of a box, or its ground', () => {
+    expect(veilWays(site, 'home', 'shown')).toEqual(['over', 'ground']);
+    const over = veiled('shown', 'over');
+    expect(nodeIn(over, 'home', 'shown')!.place.parent).toBe('made');
+    expect(styleOf(over, 'made')['display']).toEqual({ css: 'grid' });
+    for (const id of ['shown', 'veil'])
+      expect(styleOf(over, id)['grid-row-start']).toEqual({ css: '1' });
+    const ground = veiled('shown', 'ground');
+    expect(nodeIn(ground, 'home', 'shown')).toBeUndefined();
+    expect(groundOf(styleOf(ground, 'made')['background-image'])).toEqual({
+      source: picture('hall'),
+      veil: VEIL_LAID,
+    });
+  });
+
+  test('that lies behind something: it stays, under the veil', () => {
+    expect(veilWays(site, 'home', 'box')).toEqual(['below']);
+    const behind = after(site, {
+      name: 'setGround',
+      args: {
+        doc: 'home',
+        nodes: ['box'],
+        width: 'base',
+        ground: { source: picture('hall'), veil: null },
+      },
+    });
+    expect(groundOf(styleOf(veiled('box', 'below', behind), 'box')['background-image'])).toEqual({
+      source: picture('hall'),
+      veil: VEIL_LAID,
+    });
+    expect(styleOf(veiled('box', 'below'), 'box')['background-image']).toEqual({ css: VEIL_LAID });
   });
 });

@@ -63,10 +63,6 @@ const WAYS: readonly {
     declares: { position: 'absolute', top: '0', right: '0', bottom: '0', left: '0' },
     around: { position: 'relative' },
   },
-  {
-    label: 'veil over a picture',
-    declares: { 'background-image': 'linear-gradient(#0000,#000b)' },
-  },
   { label: 'ratio 16 to 9', declares: { 'aspect-ratio': '16/9', 'object-fit': 'cover' } },
   { label: 'square', declares: { 'aspect-ratio': '1', 'object-fit': 'cover' } },
   { label: 'first of those beside it', declares: { order: '-1' } },

@@ -4,6 +4,7 @@ import { useAppDispatch } from '../../store/store';
 import type { Selected } from '../../ledger/use-selected';
 import type { BenchAction } from './bench-action';
 import { useArranging } from './use-arranging';
+import { useVeils } from './use-veils';
 import { useLooking } from './use-looking';
 import { useMoving } from './use-moving';
 import { usePages } from './use-pages';
@@ -30,7 +31,7 @@ export function useBenchActions(
   const sync = useSync();
   const dispatch = useAppDispatch();
   const moving = useMoving(selected);
-  const arranging = useArranging(selected);
+  const arranging = [...useArranging(selected), ...useVeils(selected)];
   const repeating = useRepeating(selected);
   const looking = useLooking(selected, handlers);
   const pages = usePages(doc);
