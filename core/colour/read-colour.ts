@@ -1,4 +1,11 @@
-import { interpolateWithPremultipliedAlpha, oklch, parse, type Color, type Oklch } from 'culori';
+import {
+  converter,
+  interpolateWithPremultipliedAlpha,
+  oklch,
+  parse,
+  type Color,
+  type Oklch,
+} from 'culori';
 import { splitAt } from '../style';
 
 /**
@@ -62,8 +69,27 @@ function mixed(inner: string): Color | undefined {
   const a = left.share ?? (right.share === undefined ? 0.5 : 1 - right.share);
   const b = right.share ?? 1 - a;
   if (a + b <= 0) return undefined;
-  const made = interpolateWithPremultipliedAlpha([left.colour, right.colour], space)(b / (a + b));
+  const ends = hued(left.colour, right.colour, space);
+  const made = interpolateWithPremultipliedAlpha(ends, space)(b / (a + b));
   return { ...made, alpha: (made.alpha ?? 1) * Math.min(1, a + b) };
+}
+
+/** Less chroma than this is none: what is left of grey by rounding (CSS Color 4, 4.4: powerless components). */
+const NO_CHROMA = 0.00001;
+
+/** Two colours in a space; where one has no chroma there it has no hue either, and takes that of the other (CSS Color 4, 12.2). */
+function hued(left: Color, right: Color, space: (typeof SPACES)[string]): [Color, Color] {
+  const ends = [left, right].map(
+    (colour) => converter(space)(colour) as Color & { c?: number; s?: number; h?: number },
+  );
+  const lacks = ends.map(
+    ({ c, s, h }) => h === undefined || (c ?? 1) < NO_CHROMA || (s ?? 1) < NO_CHROMA,
+  );
+  ends.forEach((end, i) => {
+    const other = ends[1 - i]!;
+    if (lacks[i] && !lacks[1 - i] && other.h !== undefined) end.h = other.h;
+  });
+  return ends as [Color, Color];
 }
 
 function shareOf(text: string): { colour: Color; share: number | undefined } | undefined {

@@ -9,3 +9,4 @@ export {
   type Beginning,
   type NewSite,
 } from './beginnings';
+export * from './scales';

@@ -2,14 +2,12 @@ import { useDeferredValue, useMemo, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, Select } from 'antd';
 import { allOf, entryTitle, type Documents, type EntryDoc, type TreeDoc } from '@sormet/core/model';
-import { widthsOf } from '@sormet/core/style';
 import { useLatest } from '../parts/use-latest';
-import { useApp, useAppDispatch } from '../store/store';
-import { BASE_WIDTH } from '../canvas/Canvas';
+import { useApp } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
+import { WidthChoice } from '../canvas/WidthChoice';
 import { Steps } from '../site/Steps';
 import { useStable } from '../parts/use-stable';
-import { benchActions } from '../store/bench-slice';
 import { Connection } from './Connection';
 import './Bar.css';
 
@@ -26,8 +24,6 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
   const { documents } = useDerived();
   const sync = useSync();
   const navigate = useNavigate();
-  const dispatch = useAppDispatch();
-  const width = useApp((state) => state.bench.width);
   const changing = useApp((state) => state.site.plan?.pages.length);
   const site = documents.site;
   const at = entry ? entries.indexOf(entry) : -1;
@@ -93,20 +89,7 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
           </button>
         </div>
       ) : null}
-      <div className="bar-widths" role="radiogroup" aria-label="Width">
-        {widthsOf(site).map(({ id, max }) => (
-          <button
-            key={id}
-            type="button"
-            role="radio"
-            aria-checked={id === width}
-            aria-label={id === 'base' ? `Base, ${BASE_WIDTH}` : `${max} and below`}
-            onClick={() => dispatch(benchActions.setWidth(id))}
-          >
-            {id === 'base' ? BASE_WIDTH : max}
-          </button>
-        ))}
-      </div>
+      <WidthChoice />
       <span className="bar-space" />
       <Connection />
       <Steps />

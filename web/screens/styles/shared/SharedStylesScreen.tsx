@@ -1,18 +1,20 @@
 import { useState, type ReactNode } from 'react';
 import { Dropdown, Select } from 'antd';
-import { ArrowDown, ArrowUp, Ellipsis } from 'lucide-react';
+import { useNavigate } from 'react-router';
+import { Ellipsis } from 'lucide-react';
 import { allOf, docOf, newId, orderBetween, type StyleDoc } from '@sormet/core/model';
 import { freeName } from '@sormet/core/edit';
 import { reachOfStyle, unusedStyles } from '@sormet/core/reach';
 import { stylesInOrder, valueText } from '@sormet/core/style';
 import { HeadedTable } from '../../../parts/HeadedTable';
-import { IconButton } from '../../../parts/IconButton';
 import { count } from '../../../words';
 import { Dialog } from '../../../parts/Dialog';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { ChoiceCell } from '../../../parts/ChoiceCell';
 import { DraftField } from '../../../values/DraftField';
+import { BeginStyle } from './BeginStyle';
 import { RemoveUnused } from './RemoveUnused';
+import { StyleOrder } from './StyleOrder';
 import '../../screens.css';
 
 /** The shared styles of a site in the one order there is, the weakest first; each with whom it reaches. */
@@ -23,13 +25,15 @@ export function SharedStylesScreen(): ReactNode {
   if (styles.length === 0)
     return (
       <p className="first-steps">
-        There is no shared style yet. Style something at the bench, then choose “put on a style” and
-        make one from what is declared there.
+        There is no shared style yet. Begin one here and style it on the specimen; or style
+        something at the bench, then choose “put on a style” and make one from what is declared
+        there. <BeginStyle />
       </p>
     );
   return (
     <>
       <div className="styles-acts">
+        <BeginStyle />
         <span className="quiet">
           The weakest first: what stands further down wins, on whatever has both. In which order
           they were put on never matters.
@@ -54,17 +58,12 @@ export function SharedStylesScreen(): ReactNode {
 function Row({ style, styles }: { style: StyleDoc; styles: readonly StyleDoc[] }): ReactNode {
   const { documents, reach } = useDerived();
   const sync = useSync();
+  const navigate = useNavigate();
   const [exchanging, setExchanging] = useState(false);
   const [removing, setRemoving] = useState(false);
   const { id, name, base } = style;
   const beside = styles.filter((other) => other.base === base);
   const at = beside.indexOf(style);
-  const move = (by: -1 | 1) => {
-    const rest = beside.filter((other) => other !== style);
-    const to = at + by;
-    const order = orderBetween(rest[to - 1]?.order ?? null, rest[to]?.order ?? null);
-    sync.edit({ name: 'setStyle', args: { style: id, set: { order } } });
-  };
   const { elements, pages } = reachOfStyle(reach, id);
   const duplicate = () => {
     const copy = freeName(
@@ -83,18 +82,7 @@ function Row({ style, styles }: { style: StyleDoc; styles: readonly StyleDoc[] }
   return (
     <tr className={base === null ? undefined : 'modifier'}>
       <td>
-        <IconButton
-          icon={ArrowUp}
-          name={`${name}: weaker`}
-          title="Weaker"
-          onPress={() => (at > 0 ? move(-1) : undefined)}
-        />
-        <IconButton
-          icon={ArrowDown}
-          name={`${name}: stronger`}
-          title="Stronger"
-          onPress={() => (at < beside.length - 1 ? move(1) : undefined)}
-        />
+        <StyleOrder style={id} />
       </td>
       <th scope="row">
         <DraftField
@@ -132,6 +120,11 @@ function Row({ style, styles }: { style: StyleDoc; styles: readonly StyleDoc[] }
           trigger={['click']}
           menu={{
             items: [
+              {
+                key: 'edit',
+                label: 'edit on the specimen',
+                onClick: () => void navigate(`/sites/${sync.site}/styles?style=${id}`),
+              },
               { key: 'duplicate', label: 'duplicate', onClick: duplicate },
               {
                 key: 'exchange',

@@ -1,5 +1,7 @@
 import { useEffect, useLayoutEffect, useMemo, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
+import { useSearchParams } from 'react-router';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { Button } from 'antd';
 import {
   EVERY_TAG,
@@ -19,7 +21,7 @@ import {
   type ResolvedElement,
 } from '@sormet/core/resolve';
 import { SPECIMEN, specimenOf, type Stands } from '@sormet/core/specimen';
-import type { AppliedBlock } from '@sormet/core/style';
+import { widthsOf, type AppliedBlock } from '@sormet/core/style';
 import type { Data } from '@sormet/core/value';
 import { StyleLedger } from '../../../ledger/style/StyleLedger';
 import { useRuleWords } from '../../../ledger/style/rule-words';
@@ -30,9 +32,12 @@ import { Draw } from '../../../canvas/draw';
 import { Registry } from '../../../canvas/registry';
 import { ruleKey, selectorOfRule } from '../../../canvas/rule-key';
 import { useFrame } from '../../../canvas/use-frame';
+import { WidthChoice } from '../../../canvas/WidthChoice';
 import { useDerived } from '../../../site/SiteProvider';
 import { benchActions } from '../../../store/bench-slice';
-import { useApp, useAppDispatch } from '../../../store/store';
+import { keyFor } from '../../../store/keymap';
+import { useApp, useAppDispatch, useBench } from '../../../store/store';
+import { StyleOrder } from '../shared/StyleOrder';
 import { TokenRow } from '../tokens/TokenRow';
 import '../../../ledger/Ledger.css';
 import './SpecimenScreen.css';
@@ -59,7 +64,17 @@ export function SpecimenScreen(): ReactNode {
     () => sheets.of(linker.link(all, SPECIMEN), data),
     [sheets, all, data, linker],
   );
-  const [chosen, setChosen] = useState<string | null>(null);
+  // A style that is asked for by the address is pressed as soon as it stands there.
+  const [asked] = useSearchParams();
+  const wanted = asked.get('style');
+  const [begun] = useState(() => {
+    const found = partsOf(built, stands).find((part) => {
+      const what = standsOf(part, built, stands);
+      return what?.is === 'style' && what.style === wanted && what.held === undefined;
+    });
+    return found && { address: addressOf(found), lit: ruleOfStyle(all, found, wanted ?? '') };
+  });
+  const [chosen, setChosen] = useState<string | null>(begun?.address ?? null);
   const element = useMemo(
     () => (chosen === null ? undefined : elementAt(built.root, chosen)),
     [built, chosen],
@@ -67,23 +82,29 @@ export function SpecimenScreen(): ReactNode {
   useEffect(() => {
     dispatch(benchActions.arrive({}));
     dispatch(benchActions.setTab('style'));
-  }, [dispatch]);
+    if (begun) dispatch(benchActions.light(begun.lit));
+  }, [dispatch, begun]);
   const [sheet, setSheet] = useState<HTMLIFrameElement | null>(null);
+  const { keymap } = useBench('keymap');
+  const declareKey = keymap.on ? keyFor(keymap, 'declare') : '';
+  useHotkeys(
+    declareKey || 'f24',
+    () => dispatch(benchActions.askDeclare()),
+    { enabled: declareKey !== '' && element !== undefined, preventDefault: true, useKey: true },
+    [dispatch, declareKey, element],
+  );
   const choose = (found: ResolvedElement) => {
     setChosen(addressOf(found));
     const what = standsOf(found, built, stands);
     // Of every element only states are said.
     dispatch(benchActions.holdState((what?.is === 'tag' && what.held) || null));
-    const rule =
-      what?.is === 'style'
-        ? rulesOf(found, all, all.tags).find(
-            ({ origin }) => origin.is === 'shared' && origin.doc === what.style,
-          )
-        : undefined;
-    dispatch(benchActions.light(rule ? ruleKey(rule.origin) : null));
+    dispatch(benchActions.light(what?.is === 'style' ? ruleOfStyle(all, found, what.style) : null));
   };
   return (
     <div className="specimen">
+      <div className="specimen-head">
+        <span className="quiet">drawn at</span> <WidthChoice />
+      </div>
       <div className="specimen-sheet">
         <Sheet
           documents={all}
@@ -112,6 +133,14 @@ export function SpecimenScreen(): ReactNode {
       </section>
     </div>
   );
+}
+
+/** The rule of a shared style on what has it on, by its key; nothing where it has no such. */
+function ruleOfStyle(documents: Documents, found: ResolvedElement, style: string): string | null {
+  const rule = rulesOf(found, documents, documents.tags).find(
+    ({ origin }) => origin.is === 'shared' && origin.doc === style,
+  );
+  return rule ? ruleKey(rule.origin) : null;
 }
 
 /** One sheet after the other, each brought up to date from the one before. */
@@ -146,7 +175,12 @@ function Sheet({
     [styles, documents, built],
   );
   const { language } = documents.site;
-  const { frame, body, onLoad, height } = useFrame({ css, language, built, width: DRAWN });
+  const held = useApp((state) => state.bench.width);
+  const drawn = Math.min(
+    DRAWN,
+    widthsOf(documents.site).find(({ id }) => id === held)?.max ?? DRAWN,
+  );
+  const { frame, body, onLoad, height } = useFrame({ css, language, built, width: drawn });
   const lit = useApp((state) => state.bench.lit);
   useEffect(() => onSheet(frame.current), [onSheet, frame, body]);
   useLayoutEffect(() => {
@@ -169,14 +203,14 @@ function Sheet({
   const reached = lit === null ? [] : rects(selectorOfRule(lit));
   const own = chosen && registry.rectOf(chosen);
   return (
-    <div className="specimen-paper" style={{ width: DRAWN, height }}>
+    <div className="specimen-paper" style={{ width: drawn, height }}>
       <iframe
         ref={frame}
         src="/canvas"
         title="The specimen"
         tabIndex={-1}
         onLoad={onLoad}
-        style={{ width: DRAWN, height }}
+        style={{ width: drawn, height }}
       />
       {body && built.root
         ? createPortal(<Draw node={built.root} registry={registry} />, body)
@@ -263,6 +297,7 @@ function Below({
             </>
           ) : null}
         </span>
+        {rule?.origin.is === 'shared' ? <StyleOrder style={rule.origin.doc} /> : null}
       </div>
       <StyleLedger key={selected.id} selected={selected} />
     </>

@@ -12,6 +12,7 @@ import {
 import { HeadedTable } from '../../../parts/HeadedTable';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { AddToken } from './AddToken';
+import { BeginScale } from './BeginScale';
 import { ThemeHead } from './ThemeHead';
 import { TokenFiles } from './TokenFiles';
 import { TokenRow } from './TokenRow';
@@ -44,6 +45,7 @@ export function TokensScreen(): ReactNode {
     <>
       <div className="styles-acts">
         <AddToken />
+        <BeginScale />
         <Button size="small" onClick={addTheme}>
           Add a theme
         </Button>
@@ -59,8 +61,8 @@ export function TokensScreen(): ReactNode {
       </div>
       {Object.keys(tokens).length === 0 ? (
         <p className="first-steps">
-          There is no token yet. Add one here, take a file in, or save a value as a token where it
-          stands: the mark in a cell of the ledger of styles does it.
+          There is no token yet. Begin a scale, add one here, take a file in, or save a value as a
+          token where it stands: the mark in a cell of the ledger of styles does it.
         </p>
       ) : (
         <HeadedTable
