@@ -35,7 +35,8 @@ import { useFrame } from '../../../canvas/use-frame';
 import { WidthChoice } from '../../../canvas/WidthChoice';
 import { useDerived } from '../../../site/SiteProvider';
 import { benchActions } from '../../../store/bench-slice';
-import { keyFor } from '../../../store/keymap';
+import { wasCovered } from '../../../parts/covering';
+import { doneBy } from '../../../store/keymap';
 import { useApp, useAppDispatch, useBench } from '../../../store/store';
 import { StyleOrder } from '../shared/StyleOrder';
 import { TokenRow } from '../tokens/TokenRow';
@@ -86,12 +87,16 @@ export function SpecimenScreen(): ReactNode {
   }, [dispatch, begun]);
   const [sheet, setSheet] = useState<HTMLIFrameElement | null>(null);
   const { keymap } = useBench('keymap');
-  const declareKey = keymap.on ? keyFor(keymap, 'declare') : '';
   useHotkeys(
-    declareKey || 'f24',
-    () => dispatch(benchActions.askDeclare()),
-    { enabled: declareKey !== '' && element !== undefined, preventDefault: true, useKey: true },
-    [dispatch, declareKey, element],
+    '*',
+    (event) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || wasCovered()) return;
+      if (doneBy(keymap, event.key) !== 'declare' || !element) return;
+      event.preventDefault();
+      dispatch(benchActions.askDeclare());
+    },
+    { enableOnFormTags: ['radio'] },
+    [dispatch, keymap, element],
   );
   const choose = (found: ResolvedElement) => {
     setChosen(addressOf(found));
