@@ -58,6 +58,10 @@ export const SiteRequest = Type.Object(
     slug: SiteDoc.properties.slug,
     language: SiteDoc.properties.language,
     width: Type.Integer({ minimum: 200, maximum: 4000 }),
+    /** How it looks at first; a copy looks as what it is a copy of. */
+    look: Type.Optional(
+      Type.Union([Type.Literal('quiet'), Type.Literal('reading'), Type.Literal('signal')]),
+    ),
   },
   exact,
 );

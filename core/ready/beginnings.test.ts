@@ -1,10 +1,12 @@
 import { saidText } from '../said';
 import { htmlOf } from '../test/html';
 import { brackenfold } from '@sormet/demo';
-import { addressesOf, docOf } from '../model';
+import { addressesOf, docOf, type Documents } from '../model';
 import { build, Linker } from '../resolve';
 import { dataOf } from '../value';
 import { doEdit, isRefusal, findingsOf } from '../edit';
+import { contrast, readColour } from '../colour';
+import { LOOKS, type LookName } from './looks';
 import { beginSite, copySite, emptyComponent, emptyPage, type NewSite } from './beginnings';
 
 const asked: NewSite = {
@@ -62,3 +64,29 @@ test('an empty page and an empty component can be added to any site', () => {
   expect(docOf(both.documents, 'page', page.id)?.draft).toBe(true);
   expect(docOf(both.documents, 'component', component.id)?.name).toBe('Sections/Band');
 });
+
+describe('each of the looks that a site may begin with', () => {
+  test.each(Object.keys(LOOKS) as LookName[])(
+    '%s: is sound, of its own tokens, and is read',
+    (look) => {
+      const documents = beginSite({ ...asked, look }, 'start');
+      expect(findingsOf(documents)).toEqual([]);
+      const { colours } = LOOKS[look];
+      const ratio = (a: string, b: string) => contrast(readColour(a)!, readColour(b)!);
+      // WCAG 2.2, 1.4.3: 4.5 to 1 for any text.
+      expect(ratio(colours.ink, colours.paper)).toBeGreaterThanOrEqual(4.5);
+      expect(ratio(colours.ink, colours.tint)).toBeGreaterThanOrEqual(4.5);
+      expect(ratio(colours.brand, colours.paper)).toBeGreaterThanOrEqual(4.5);
+      expect(ratio(colours['on brand'], colours.brand)).toBeGreaterThanOrEqual(4.5);
+      expect(unusedTokensIn(documents, ['ink', 'paper', 'brand', 'on brand', 'tint'])).toEqual([]);
+    },
+  );
+});
+
+/** Which of some tokens nothing in the look is made of. */
+function unusedTokensIn(documents: Documents, names: readonly string[]): string[] {
+  const stored = JSON.stringify([...documents].filter(({ kind }) => kind !== 'tokens'));
+  return Object.entries(documents.tokens.tokens)
+    .filter(([id, { name }]) => names.includes(name) && !stored.includes(`"${id}"`))
+    .map(([, { name }]) => name);
+}

@@ -1,5 +1,4 @@
 import {
-  EVERY_TAG,
   type ComponentDoc,
   type Doc,
   Documents,
@@ -11,12 +10,13 @@ import {
   type PageDoc,
   type SiteDoc,
   type Source,
-  type TagsDoc,
+  type TokensDoc,
   text,
   type TypeDoc,
 } from '../model';
 import { blockOf, readBlock } from '../style';
 import { plant, type Branch } from './branches';
+import { LOOKS, stylesOf, tagsOf, tokensOf, type LookName } from './looks';
 
 /** What somebody says of a site before there is one. */
 export interface NewSite {
@@ -26,33 +26,12 @@ export interface NewSite {
   readonly language: string;
   /** The largest viewport of the first narrower width, in px. */
   readonly width: number;
+  /** How it looks; the quiet one where nothing is said. */
+  readonly look?: LookName;
 }
 
 /** With what a site begins: a surround and a home page; with some pages and a content type; as another one is. */
 export type Beginning = 'empty' | 'start';
-
-const SANS = "system-ui, 'Segoe UI', Roboto, sans-serif";
-
-/** A look to begin with: readable, without any taste of its own. */
-const TAGS: TagsDoc['tags'] = {
-  body: blockOf({
-    'font-family': SANS,
-    'font-size': '1.0625rem',
-    'line-height': '1.55',
-    color: '#20262b',
-    background: '#ffffff',
-  }),
-  h1: blockOf({ 'font-size': '2.5rem', 'line-height': '1.15', 'font-weight': '700' }),
-  h2: blockOf({ 'font-size': '1.75rem', 'line-height': '1.2', 'font-weight': '700' }),
-  h3: blockOf({ 'font-size': '1.25rem', 'line-height': '1.3', 'font-weight': '700' }),
-  p: blockOf({ 'margin-top': '12px', 'max-width': '65ch' }),
-  a: blockOf({ color: '#1d4f91', 'text-underline-offset': '3px' }),
-  [EVERY_TAG]: readBlock(
-    {},
-    {},
-    { ':focus-visible': { outline: '2px solid #1d4f91', 'outline-offset': '2px' } },
-  ),
-};
 
 const ROOM = { 'padding-block': '24px', 'padding-inline': '32px' };
 /** Out of sight until the keyboard comes to it. */
@@ -61,11 +40,13 @@ const AWAY = {
   left: '-100vw',
   top: '0',
   padding: '8px 16px',
-  'background-color': '#ffffff',
+  color: '{ink}',
+  'background-color': '{paper}',
 };
 
 /** The documents of a new site. */
 export function beginSite(site: NewSite, beginning: Beginning): Documents {
+  const tokens = tokensOf(LOOKS[site.look ?? 'quiet']);
   const docs: Doc[] = [
     {
       id: 'site',
@@ -78,10 +59,12 @@ export function beginSite(site: NewSite, beginning: Beginning): Documents {
       widths: { narrower: { max: site.width } },
       fonts: {},
     } satisfies SiteDoc,
-    { id: 'tags', kind: 'tags', format: FORMAT, tags: TAGS },
-    { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} },
+    { id: 'tags', kind: 'tags', format: FORMAT, tags: tagsOf(tokens) },
+    { id: 'tokens', kind: 'tokens', format: FORMAT, tokens },
+    ...stylesOf(tokens),
     surround(
       site.name,
+      tokens,
       beginning === 'start'
         ? [
             ['about', 'About'],
@@ -181,7 +164,11 @@ function toAddress(href: string): Literal {
   return { is: 'value', type: 'link', value: { to: 'address', href } };
 }
 
-function surround(name: string, links: readonly (readonly [string, string])[]): ComponentDoc {
+function surround(
+  name: string,
+  tokens: TokensDoc['tokens'],
+  links: readonly (readonly [string, string])[],
+): ComponentDoc {
   const bar = blockOf({
     ...ROOM,
     display: 'flex',
@@ -206,7 +193,7 @@ function surround(name: string, links: readonly (readonly [string, string])[]): 
           name: 'Skip link',
           attributes: { href: toAddress('#main') },
           text: 'To the content',
-          style: readBlock({}, AWAY, { ':focus-visible': { left: '0' } }),
+          style: readBlock(tokens, AWAY, { ':focus-visible': { left: '0' } }),
         },
         {
           tag: 'header',
@@ -252,7 +239,7 @@ function section(children: readonly Branch[]): Branch {
   return {
     tag: 'section',
     name: 'Section',
-    style: blockOf({ 'padding-block': '64px', 'padding-inline': '32px' }),
+    shared: { 'look-style-section-room': true, 'look-style-wide': true },
     children,
   };
 }

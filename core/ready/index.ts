@@ -10,3 +10,4 @@ export {
   type NewSite,
 } from './beginnings';
 export * from './scales';
+export { LOOKS, type Look, type LookName } from './looks';

@@ -5,7 +5,9 @@ import { Dialog } from '../../parts/Dialog';
 import { SuggestField } from '../../parts/SuggestField';
 import type { SiteRequest, SiteSummary } from '@sormet/core/api';
 import { api, ApiProblem } from '../../site/api';
+import type { LookName } from '@sormet/core/ready';
 import { LANGUAGES } from './languages';
+import { LookChoice } from './LookChoice';
 import { slugOf } from '../slug';
 
 interface Asked {
@@ -15,6 +17,7 @@ interface Asked {
   slug: string;
   language: string;
   width: number;
+  look: LookName;
 }
 
 const FIRST: Asked = {
@@ -24,6 +27,7 @@ const FIRST: Asked = {
   slug: '',
   language: 'en',
   width: 720,
+  look: 'quiet',
 };
 
 /** Makes a site: how it begins, what it is called, in which language, and its first narrower width. */
@@ -49,6 +53,7 @@ export function MakeSite({
       language: asked.language,
       // A copy is not asked for one: it has the widths of what it is a copy of.
       width: asked.width ?? FIRST.width,
+      ...(asked.begins === 'copy' ? {} : { look: asked.look }),
     };
     setBusy(true);
     api.makeSite(request).then(
@@ -123,6 +128,11 @@ export function MakeSite({
         >
           <LanguageField />
         </Form.Item>
+        {begins === 'copy' ? null : (
+          <Form.Item name="look" label="Looks at first" extra="All of it can be changed later.">
+            <LookChoice />
+          </Form.Item>
+        )}
         {begins === 'copy' ? null : (
           <Form.Item
             name="width"
