@@ -33,7 +33,8 @@ export interface NewSite {
 /** With what a site begins: a surround and a home page; with some pages and a content type; as another one is. */
 export type Beginning = 'empty' | 'start';
 
-const ROOM = { 'padding-block': '24px', 'padding-inline': '32px' };
+/** As far in as what keeps to the middle of a section. */
+const ROOM = { 'padding-block': '24px', 'padding-inline': 'max(32px, (100% - 72rem) / 2)' };
 /** Out of sight until the keyboard comes to it. */
 const AWAY = {
   position: 'absolute',
@@ -239,8 +240,8 @@ function section(children: readonly Branch[]): Branch {
   return {
     tag: 'section',
     name: 'Section',
-    shared: { 'look-style-section-room': true, 'look-style-wide': true },
-    children,
+    shared: { 'look-style-section-room': true },
+    children: [{ tag: 'div', name: 'Inside', shared: { 'look-style-wide': true }, children }],
   };
 }
 

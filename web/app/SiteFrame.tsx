@@ -9,8 +9,6 @@ import { useSummary } from '../site/use-summary';
 import { siteActions } from '../store/site-slice';
 import { useApp, useAppDispatch } from '../store/store';
 import { takenWords } from '../words';
-import '../bench/Bar.css';
-import './SiteFrame.css';
 
 /** What each screen is called, by the first part of its address in the site. */
 const TITLES: Readonly<Record<string, string>> = {

@@ -44,7 +44,7 @@ function LookDrawn({ look, word }: { look: Look; word: string }): ReactNode {
     >
       <span
         className="look-heading"
-        style={{ fontFamily: heading, fontWeight: Number(weight), fontSize: 9 * ratio[1] ** 3 }}
+        style={{ fontFamily: heading, fontWeight: Number(weight), fontSize: 9 * ratio[1] ** 2.4 }}
       >
         {name}
       </span>

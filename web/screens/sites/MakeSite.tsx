@@ -8,6 +8,7 @@ import { api, ApiProblem } from '../../site/api';
 import type { LookName } from '@sormet/core/ready';
 import { LANGUAGES } from './languages';
 import { LookChoice } from './LookChoice';
+import './MakeSite.css';
 import { slugOf } from '../slug';
 
 interface Asked {
@@ -80,6 +81,7 @@ export function MakeSite({
       <Form<Asked>
         form={form}
         layout="vertical"
+        className="make-site"
         initialValues={{ ...FIRST, copy: sites[0]?.id ?? '' }}
         onFinish={make}
       >
