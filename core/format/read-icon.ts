@@ -1,16 +1,8 @@
 import { ICON_SHAPES, own, type IconPaint, type IconValue } from '../model';
 import { say, type Said } from '../said';
+import type { DrawnElement } from './drawn-element';
 import { iconPaint, paintedIn, transformIn, UNPAINTED, type Painting } from './icon-paint';
 import { styleOf } from './svg-style';
-
-/** An element of a drawing as it was read from SVG: whoever reads the file knows nothing else of it. */
-export interface DrawnElement {
-  readonly tag: string;
-  readonly attributes: Readonly<Record<string, string>>;
-  readonly children: readonly DrawnElement[];
-  /** The words in it, of a style sheet. */
-  readonly text?: string;
-}
 
 /** An icon that was read, or why the drawing is none. */
 export type ReadIcon =

@@ -1,5 +1,5 @@
 import { generate, parse, walk, type CssNode, type Rule } from 'css-tree';
-import type { DrawnElement } from './read-icon';
+import type { DrawnElement } from './drawn-element';
 
 /** What is said of an element, by property of SVG, as it is written. */
 export type SaidOf = (element: DrawnElement) => Readonly<Record<string, string>>;

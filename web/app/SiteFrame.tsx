@@ -4,6 +4,7 @@ import { Button } from 'antd';
 import { Connection } from '../bench/Connection';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { Steps, useStepKeys } from '../site/Steps';
+import { HandbookButton } from '../parts/handbook/HandbookButton';
 import { useTitle } from '../parts/use-title';
 import { useSummary } from '../site/use-summary';
 import { siteActions } from '../store/site-slice';
@@ -18,6 +19,16 @@ const TITLES: Readonly<Record<string, string>> = {
   content: 'Content',
   releases: 'Releases',
   settings: 'Settings',
+};
+
+/** Which chapter of the handbook says what each screen is for. */
+const CHAPTERS_OF: Readonly<Record<string, string>> = {
+  '': 'sites-and-pages#pages',
+  library: 'instances-and-reach#reach',
+  styles: 'tokens-themes-and-shared-styles',
+  content: 'content',
+  releases: 'looking-and-publishing#publish',
+  settings: 'sites-and-pages#settings',
 };
 
 /** The frame of a site's screens other than the bench. */
@@ -53,6 +64,7 @@ export function SiteFrame(): ReactNode {
         <span className="bar-space" />
         <Connection />
         <Steps />
+        <HandbookButton at={CHAPTERS_OF[screen] ?? 'sites-and-pages'} />
         {summary?.live ? (
           <Button size="small" href={summary.address} target="_blank">
             Open the published site

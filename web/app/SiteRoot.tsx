@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
+import { WithHandbook } from '../parts/handbook/WithHandbook';
 import { SiteProvider } from '../site/SiteProvider';
 import { makeStore } from '../store/store';
 
@@ -9,7 +10,9 @@ const store = makeStore();
 export function SiteRoot(): ReactNode {
   return (
     <Provider store={store}>
-      <SiteProvider />
+      <WithHandbook>
+        <SiteProvider />
+      </WithHandbook>
     </Provider>
   );
 }

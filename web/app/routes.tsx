@@ -87,6 +87,10 @@ export const routes = createBrowserRouter([
           },
         ],
       },
+      {
+        path: '/handbook/:chapter?',
+        ...screen(() => import('../screens/handbook/HandbookScreen'), 'HandbookScreen'),
+      },
       { path: '*', element: <NotFound /> },
     ],
   },

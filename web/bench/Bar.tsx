@@ -2,6 +2,7 @@ import { useDeferredValue, useMemo, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Button, Select } from 'antd';
 import { allOf, entryTitle, type Documents, type EntryDoc, type TreeDoc } from '@sormet/core/model';
+import { HandbookButton } from '../parts/handbook/HandbookButton';
 import { useLatest } from '../parts/use-latest';
 import { useApp } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
@@ -93,6 +94,7 @@ export function Bar({ doc, entries, entry, onEntry, onPreview }: BarProps): Reac
       <span className="bar-space" />
       <Connection />
       <Steps />
+      <HandbookButton at="the-bench" />
       {ends}
     </header>
   );

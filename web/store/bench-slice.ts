@@ -86,6 +86,8 @@ export interface BenchState {
   /** The value whose trace was asked for in its row. */
   readonly traced: string | null;
   readonly keymap: Keymap;
+  /** Where in the handbook one reads beside what one does: a chapter, behind a hash the heading. */
+  readonly handbook: string | null;
 }
 
 const initialState: BenchState = {
@@ -112,6 +114,7 @@ const initialState: BenchState = {
   tracing: false,
   traced: null,
   keymap: DEFAULT_KEYMAP,
+  handbook: null,
 };
 
 /** Between which shares of its full size something can be drawn. */
@@ -204,6 +207,9 @@ export const benchSlice = createSlice({
     holdTheme(state, { payload }: PayloadAction<string | null>) {
       state.heldTheme = payload;
     },
+    openHandbook(state, { payload }: PayloadAction<string | null>) {
+      state.handbook = payload;
+    },
     askDeclare(state) {
       state.tab = 'style';
       state.folded.ledger = false;
@@ -264,6 +270,7 @@ export const benchSlice = createSlice({
       zoom: state.zoom,
       layout: state.layout,
       keymap: state.keymap,
+      handbook: state.handbook,
       ...payload,
       selection: payload.selection
         ? { ...payload.selection, nodes: [...payload.selection.nodes] }

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { allOf, docOf, entryTitle, pageForEntries, pathOf, type Place } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
@@ -39,6 +39,7 @@ export function useChoices(
   const placing = usePlacing();
   // Made anew each time the bench is drawn: read when something is done, so that a key that is typed makes no list anew.
   const latest = useLatest({ placing, actions });
+  const lookedUp = useLookedUp();
   const listed = useStable(actions.map(({ label, key }) => ({ label, key })));
   return useMemo(() => {
     const found: Choice[] = [];
@@ -90,6 +91,28 @@ export function useChoices(
       add('do', label, label, key, () =>
         latest.current.actions.find((each) => each.label === label)?.run(),
       );
+    for (const { at, words } of lookedUp)
+      add('read', at, words, 'handbook', () => dispatch(benchActions.openHandbook(at)));
     return found;
-  }, [documents, doc, navigate, sync, dispatch, latest, listed]);
+  }, [documents, doc, navigate, sync, dispatch, latest, listed, lookedUp]);
+}
+
+const NOT_YET: readonly { at: string; words: string }[] = [];
+
+/** What can be looked up in the handbook: it is loaded with the first line that is opened. */
+function useLookedUp(): readonly { readonly at: string; readonly words: string }[] {
+  const [lookedUp, setLookedUp] = useState(NOT_YET);
+  useEffect(() => {
+    let isOver = false;
+    import('../../parts/handbook/chapters').then(
+      ({ LOOKED_UP }) => {
+        if (!isOver) setLookedUp([...LOOKED_UP]);
+      },
+      (error: unknown) => console.error(error),
+    );
+    return () => {
+      isOver = true;
+    };
+  }, []);
+  return lookedUp;
 }

@@ -131,17 +131,17 @@ export function MakeSite({
           <LanguageField />
         </Form.Item>
         {begins === 'copy' ? null : (
-          <Form.Item name="look" label="Looks at first" extra="All of it can be changed later.">
-            <LookChoice />
-          </Form.Item>
-        )}
-        {begins === 'copy' ? null : (
           <Form.Item
             name="width"
             label="First narrower width, up to (px)"
             extra="Declarations at this width hold on screens that are as wide or narrower."
           >
             <InputNumber min={200} max={4000} />
+          </Form.Item>
+        )}
+        {begins === 'copy' ? null : (
+          <Form.Item name="look" label="Looks at first" extra="All of it can be changed later.">
+            <LookChoice />
           </Form.Item>
         )}
       </Form>

@@ -52,6 +52,8 @@ export function SitesScreen(): ReactNode {
     <div className="frame">
       <header className="bar">
         <span className="bar-brand">Sormet</span>
+        <span className="bar-space" />
+        <Link to="/handbook">Handbook</Link>
       </header>
       <main className="frame-main">
         <div className="screen-head">
