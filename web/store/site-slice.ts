@@ -167,6 +167,11 @@ export const siteSlice = plainSlice('site', initialState, {
     ...state,
     ...steps,
   }),
+  /** A release is live: by its number. */
+  live: (state: SiteState, live: number | null): SiteState =>
+    state.summary === null || state.summary.live === live
+      ? state
+      : { ...state, summary: { ...state.summary, live } },
   /** What was said of a step that was taken back was read. */
   takenSeen: (state: SiteState): SiteState => ({ ...state, taken: null }),
   sending: (state: SiteState, sent: string): SiteState => ({

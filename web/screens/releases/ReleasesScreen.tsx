@@ -1,6 +1,8 @@
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { Alert } from 'antd';
 import { useSummary } from '../../site/use-summary';
+import { siteActions } from '../../store/site-slice';
+import { useAppDispatch } from '../../store/store';
 import { PastReleases } from './PastReleases';
 import { Running } from './Running';
 import { useReleases } from './use-releases';
@@ -13,7 +15,13 @@ export function ReleasesScreen(): ReactNode {
   const summary = useSummary();
   const releases = useReleases();
   const { current, error } = releases;
-  const isLive = releases.releases?.some(({ live }) => live) ?? false;
+  const dispatch = useAppDispatch();
+  const live = releases.releases?.find((each) => each.live)?.number;
+  const isLive = live !== undefined;
+  // The way to the published site stands above every screen, from the first release on.
+  useEffect(() => {
+    if (live !== undefined) dispatch(siteActions.live(live));
+  }, [dispatch, live]);
   return (
     <>
       <div className="screen-head">
