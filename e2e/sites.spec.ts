@@ -126,12 +126,16 @@ test('the first time at the bench four notes point at what matters, and never ag
   const page = await context.newPage();
   const bench = new BenchHand(page);
   await bench.open('page-about');
-  const note = page.locator('.ant-tour');
+  const note = page.getByRole('region', { name: 'First notes' });
+  const before = (await bench.canvas.locator('main').boundingBox())!;
   for (const title of ['The sentence', 'The ledger', 'The definition', 'The go line']) {
     await expect(note).toContainText(title);
+    await expect(page.locator('.is-noted')).toHaveCount(1);
     await note.getByRole('button', { name: /Next note|Begin/ }).click();
   }
   await expect(note).toHaveCount(0);
+  // They stood in a line of their own: nothing lay over the page.
+  expect((await bench.canvas.locator('main').boundingBox())!.y).toBeLessThan(before.y);
   await page.reload();
   await expect(bench.canvas.locator('main')).toBeVisible();
   await expect(note).toHaveCount(0);

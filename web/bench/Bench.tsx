@@ -118,6 +118,7 @@ function WithinBench(): ReactNode {
   return (
     <div className="bench">
       <Bar doc={doc} entries={entries} entry={entry} onEntry={onEntry} onPreview={onPreview} />
+      <FirstNotes />
       <Columns
         left={<LeftSide doc={outlined.id} isPage={outlined.kind === 'page'} />}
         open={<OpenPane doc={doc} entry={entry} />}
@@ -151,7 +152,6 @@ function WithinBench(): ReactNode {
       <GoLine doc={outlined.id} actions={actions} />
       <ContextMenu actions={actions} />
       <Keys />
-      <FirstNotes />
       <SelectionSaid selected={selected} />
       {makeComponent.dialog}
       {instances.dialog}

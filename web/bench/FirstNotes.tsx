@@ -1,60 +1,86 @@
-import { useState, type ReactNode } from 'react';
-import { Tour, type TourProps } from 'antd';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Button } from 'antd';
+import { benchActions } from '../store/bench-slice';
 import { keep, kept } from '../store/kept';
+import { useAppDispatch } from '../store/store';
+import './FirstNotes.css';
 
 const SEEN = 'sormet.bench.notes';
 
-const found = (selector: string) => () => document.querySelector<HTMLElement>(selector)!;
-
 /** What somebody reads once, the first time at the bench: where it says what is edited, where values are, how to do anything. */
-const NOTES: NonNullable<TourProps['steps']> = [
+const NOTES: readonly { title: string; words: string; of: string }[] = [
   {
     title: 'The sentence',
-    description: 'It always says what you are editing and whom that reaches, before you type.',
-    target: found('.sentence'),
-    placement: 'top',
+    words: 'It always says what you are editing and whom that reaches, before you type.',
+    of: '.sentence',
   },
   {
     title: 'The ledger',
-    description:
+    words:
       'One row for each value, one column for each place it can come from. Type where it stands.',
-    target: found('.ledger'),
-    placement: 'top',
+    of: '.ledger',
   },
   {
     title: 'The definition',
-    description:
+    words:
       'Select an instance and press b: its component opens beside the page, and a change there reaches all of them.',
-    target: found('.pane'),
-    placement: 'bottom',
+    of: '.pane',
   },
   {
     title: 'The go line',
-    description: 'Press g and type: place a thing, go to a page, do anything the bench can do.',
-    target: found('.go-line-button'),
-    placement: 'right',
+    words: 'Press g and type: place a thing, go to a page, do anything the bench can do.',
+    of: '.go-line-button',
   },
 ];
 
-/** Four short notes, one after the other; once they are dismissed they never come again in this browser. */
+/**
+ * Four short notes, one after the other, in a line of their own that covers nothing; what each is about is marked. Once they are
+ * dismissed they never come again in this browser.
+ */
 export function FirstNotes(): ReactNode {
-  const [open, setOpen] = useState(() => !kept(SEEN, (stored) => stored === true, false));
+  const dispatch = useAppDispatch();
+  const [at, setAt] = useState(() => (kept(SEEN, (stored) => stored === true, false) ? null : 0));
+  const note = at === null ? undefined : NOTES[at];
+  useEffect(() => {
+    const marked = note && document.querySelector(note.of);
+    marked?.classList.add('is-noted');
+    return () => marked?.classList.remove('is-noted');
+  }, [note]);
+  if (at === null || !note) return null;
   const dismiss = () => {
     keep(SEEN, true);
-    setOpen(false);
+    setAt(null);
   };
-  if (!open) return null;
+  const isLast = at === NOTES.length - 1;
   return (
-    <Tour
-      open
-      mask={false}
-      steps={NOTES.map((note, i) => ({
-        ...note,
-        nextButtonProps: { children: i === NOTES.length - 1 ? 'Begin' : 'Next note' },
-        prevButtonProps: { children: 'Back' },
-      }))}
-      onClose={dismiss}
-      onFinish={dismiss}
-    />
+    <section className="first-note" aria-label="First notes">
+      <p role="status">
+        <b>{note.title}</b> {note.words}
+      </p>
+      <span className="quiet">
+        {at + 1} of {NOTES.length}
+      </span>
+      {at > 0 ? (
+        <Button size="small" onClick={() => setAt(at - 1)}>
+          Back
+        </Button>
+      ) : null}
+      <Button size="small" type="primary" onClick={() => (isLast ? dismiss() : setAt(at + 1))}>
+        {isLast ? 'Begin' : 'Next note'}
+      </Button>
+      <Button
+        size="small"
+        type="text"
+        onClick={() => {
+          dismiss();
+          dispatch(benchActions.openHandbook('a-site-in-twenty-minutes'));
+        }}
+      >
+        Open the handbook
+      </Button>
+      <Button size="small" type="text" onClick={dismiss}>
+        Leave out
+      </Button>
+    </section>
   );
 }
