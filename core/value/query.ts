@@ -100,11 +100,17 @@ function makeReady(
   };
   const conditions = Object.keys(query.where)
     .sort()
+    .filter((id) => !asksNothing(query.where[id]!))
     .map((id) => condition(query.where[id]!));
   const related =
     query.related &&
     condition({ path: query.related.path, is: 'equals', source: query.related.to });
   return { items: sorted, conditions, related, read, waits: data.missed !== missed };
+}
+
+/** Whether a condition compares with nothing yet: one that was just added must not empty the list. */
+export function asksNothing({ source }: Condition): boolean {
+  return source.is === 'value' && (source.value === null || source.value === '');
 }
 
 /** What two values of one type have in common exactly when they are equal. */

@@ -2,6 +2,7 @@ import type { Records } from '@sormet/core/edit';
 import type { ReactNode } from 'react';
 import { X } from 'lucide-react';
 import { literal, type Operator } from '@sormet/core/model';
+import { asksNothing } from '@sormet/core/value';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 import { fieldLabel, fittingFields } from '../../values/fields';
@@ -79,6 +80,9 @@ export function ConditionRow({
               label={`${name}, compared with`}
               onChange={(value) => set({ ...condition, source: literal(value) })}
             />
+          ) : null}
+          {asksNothing(condition) ? (
+            <span className="quiet asks-nothing">asks nothing yet: all of them</span>
           ) : null}
           {field ? (
             <BoundTo
