@@ -119,6 +119,8 @@ test('a shared style is begun empty and styled on the specimen, by the declare l
   await page.getByRole('radio', { name: /^Base/ }).click();
   await expect(card).toHaveCSS('padding-top', '31px');
   await page.getByRole('button', { name: 'Leaflet: weaker' }).click();
+  await page.getByRole('button', { name: /^the page itself/ }).click();
+  await expect(page.locator('.sentence')).toContainText('You are styling body');
   await page.goto('/sites/brackenfold/styles/shared');
   await expect(page.getByRole('textbox', { name: 'Name of Leaflet' })).toBeVisible();
 });

@@ -20,17 +20,18 @@ export function LinkEditor({ value, label, onChange, placeholder, open }: Editor
   const [wrong, setWrong] = useState('');
   const pages = allOf(documents, 'page').flatMap((page) =>
     page.entries === null
-      ? [{ value: `page ${page.id} `, label: page.path }]
+      ? [{ value: `page ${page.id} `, label: page.path, draft: page.draft }]
       : allOf(documents, 'entry')
           .filter(({ type }) => type === page.entries)
           .map((entry) => ({
             value: `page ${page.id} ${entry.id}`,
             label: page.path.replace('<slug>', entry.slug),
+            draft: page.draft || entry.draft,
           })),
   );
   const options =
     link && chosen === 'typed'
-      ? [{ value: 'typed', label: linkWords(documents, link) }, ...pages]
+      ? [{ value: 'typed', label: linkWords(documents, link), draft: false }, ...pages]
       : pages;
   const choose = (picked: string) => {
     const [kind, page, entry] = picked.split(' ');
@@ -73,6 +74,12 @@ export function LinkEditor({ value, label, onChange, placeholder, open }: Editor
         value={chosen}
         placeholder={placeholder ?? ' '}
         options={options}
+        optionRender={({ data }) => (
+          <span className="bound-option">
+            {data.label}
+            {data.draft ? <span className="quiet">draft</span> : null}
+          </span>
+        )}
         notFoundContent={
           <span className="quiet">
             Enter takes what is typed: an address, a mail address, a number, a page with #anchor

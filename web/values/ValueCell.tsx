@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { useDerived } from '../site/SiteProvider';
 import type { EditorProps } from './editor-props';
+import { DraftWords } from './DraftWords';
 import { FileDrop } from './FileDrop';
 import { LimitWords } from './LimitWords';
 import { OpensBeside } from './OpensBeside';
@@ -13,7 +14,12 @@ import { ValueEditor, waysToEdit } from './ValueEditor';
 export function ValueCell(props: EditorProps): ReactNode {
   const { documents } = useDerived();
   const { type, value, label, placeholder } = props;
-  const limits = <LimitWords type={type} value={value} />;
+  const limits = (
+    <>
+      <LimitWords type={type} value={value} />
+      {type.kind === 'link' ? <DraftWords value={value} /> : null}
+    </>
+  );
   // What is told below comes and goes while somebody types: the editor stays where it is.
   const cell = (
     <div className="value-cell">

@@ -105,10 +105,19 @@ export function SpecimenScreen(): ReactNode {
     dispatch(benchActions.holdState((what?.is === 'tag' && what.held) || null));
     dispatch(benchActions.light(what?.is === 'style' ? ruleOfStyle(all, found, what.style) : null));
   };
+  const body = partsOf(built, stands).find((part) => {
+    const what = standsOf(part, built, stands);
+    return what?.is === 'tag' && what.tag === 'body';
+  });
   return (
     <div className="specimen">
       <div className="specimen-head">
         <span className="quiet">drawn at</span> <WidthChoice />
+        {body ? (
+          <button type="button" className="as-link" onClick={() => choose(body)}>
+            the page itself: its ground, letters and ink
+          </button>
+        ) : null}
       </div>
       <div className="specimen-sheet">
         <Sheet
