@@ -1,10 +1,10 @@
 import { useState, type ReactNode } from 'react';
 import { Dropdown } from 'antd';
-import { inUnits } from '@sormet/core/style';
+import { inOtherUnit, inUnits } from '@sormet/core/style';
 import './UnitMenu.css';
 
 /**
- * The units that a number may be written in, each with what would stand there: the same length where that is known, else
+ * The same length in px or rem, a press away; and the units that a number may be written in, each with what would stand there: the same length where that is known, else
  * the same number.
  */
 export function UnitMenu({
@@ -35,17 +35,32 @@ export function UnitMenu({
     ),
     onClick: () => onChoose(other),
   }));
+  const other = here ? inOtherUnit(css) : undefined;
   return (
-    <Dropdown trigger={['click']} menu={{ items }} autoFocus open={open} onOpenChange={setOpen}>
-      <button
-        type="button"
-        className="other-unit"
-        aria-label={`${label}: another unit`}
-        title="Write it in another unit"
-        onMouseDown={(event) => event.preventDefault()}
-      >
-        {/[a-z%]+$/i.exec(css)?.[0]} ▾
-      </button>
-    </Dropdown>
+    <>
+      {other ? (
+        <button
+          type="button"
+          className="other-unit"
+          aria-label={`${label}: write ${other}`}
+          title={`The same at the size of the root: write ${other}`}
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={() => onChoose(other)}
+        >
+          = {other}
+        </button>
+      ) : null}
+      <Dropdown trigger={['click']} menu={{ items }} autoFocus open={open} onOpenChange={setOpen}>
+        <button
+          type="button"
+          className="other-unit"
+          aria-label={`${label}: another unit`}
+          title="Write it in another unit"
+          onMouseDown={(event) => event.preventDefault()}
+        >
+          {/[a-z%]+$/i.exec(css)?.[0]} ▾
+        </button>
+      </Dropdown>
+    </>
   );
 }

@@ -1,5 +1,5 @@
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
-import { inOtherUnit, stepped, steppedToken } from '@sormet/core/style';
+import { stepped, steppedToken } from '@sormet/core/style';
 import { useDerived } from '../site/SiteProvider';
 import type { EditorProps } from './editor-props';
 import { readLength, wordsOfLength } from './length-words';
@@ -27,7 +27,6 @@ export function LengthEditor({ value, label, onChange, placeholder }: EditorProp
     return '';
   };
   const { draft, wrong, type, commit, drop } = useDraft(label, words, give, () => undefined);
-  const other = here && draft === null ? inOtherUnit(words) : undefined;
   /** Steps the number at the cursor (Shift: ten, Alt: a tenth), or the token along its scale. */
   const step = (event: KeyboardEvent<HTMLInputElement>) => {
     const sign = event.key === 'ArrowUp' ? 1 : -1;
@@ -61,18 +60,6 @@ export function LengthEditor({ value, label, onChange, placeholder }: EditorProp
           if (event.key === 'ArrowUp' || event.key === 'ArrowDown') step(event);
         }}
       />
-      {other ? (
-        <button
-          type="button"
-          className="as-link"
-          aria-label={`${label}: write ${other}`}
-          title={`The same at the size of the root: write ${other}`}
-          onMouseDown={(event) => event.preventDefault()}
-          onClick={() => give(other)}
-        >
-          = {other}
-        </button>
-      ) : null}
       {draft === null ? (
         <UnitMenu here={here} label={label} css={words} onChoose={(css) => give(css)} />
       ) : null}

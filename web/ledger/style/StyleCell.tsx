@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Bookmark } from 'lucide-react';
 import type { Ground } from '@sormet/core/edit';
 import { newId, own } from '@sormet/core/model';
-import { declarationKey, inOtherUnit } from '@sormet/core/style';
+import { declarationKey } from '@sormet/core/style';
 import { ruleKey } from '../../canvas/rule-key';
 import { IconButton } from '../../parts/IconButton';
 import { UnitMenu } from '../../parts/UnitMenu';
@@ -73,7 +73,6 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
   };
   const takesGround = property === 'background-image' && origin.is === 'node' && !state;
   const isQuiet = here && draft === null && !loses;
-  const other = isQuiet && stored ? inOtherUnit(stored) : undefined;
   const isWord = stored === IN_PART || stored === DIFFERS;
   const shown =
     value.isMixed || isWord ? '' : ground ? groundWords(ground, documents) : (stored ?? '');
@@ -133,18 +132,6 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
             ...(takesGround ? { ground: { now: ground, give: giveGround } } : {}),
           }}
         />
-        {other ? (
-          <button
-            type="button"
-            className="other-unit"
-            aria-label={`${label}: write ${other}`}
-            title={`The same at the size of the root: write ${other}`}
-            onMouseDown={(event) => event.preventDefault()}
-            onClick={() => give(other)}
-          >
-            = {other}
-          </button>
-        ) : null}
         {stored && draft === null ? (
           <UnitMenu
             here={isQuiet}
