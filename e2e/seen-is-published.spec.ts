@@ -386,11 +386,15 @@ function computed(): { lines: string[]; width: number } {
   const origin = document.defaultView!.location.origin;
   const lines = [...document.body.querySelectorAll<HTMLElement>('*')].map((element) => {
     const style = document.defaultView!.getComputedStyle(element);
-    const longhands = Array.from(style, (name) => {
+    // A canvas has the tokens of all that could be shown, a page those that it uses: what they make of things is compared.
+    const names = Array.from(style).filter((name) => !name.startsWith('--t-'));
+    const longhands = names.map((name) => {
       // Where a file is found is another origin; which file it is is not.
       const value = style.getPropertyValue(name).replaceAll(origin, '');
       return `${name}: ${value}`;
     });
+    // In which order custom properties are listed is the browser's own (CSSOM 1, 6.6.1: a set).
+    longhands.sort();
     return [element.tagName, element.getAttribute('class'), ...longhands].join('\n');
   });
   return { lines, width: document.defaultView!.innerWidth };
