@@ -138,7 +138,7 @@ export async function takePictures(address, folder, say) {
     await page.locator('.ledger-body').evaluate((body) => body.scrollTo(0, 190));
     await take('bench-style');
 
-    await page.locator('.pane-head > span').first().click();
+    await page.locator('.pane-title').first().click();
     await page.keyboard.press('p');
     await page.frameLocator('.preview-frame').locator('h2').first().waitFor();
     await take('preview');
