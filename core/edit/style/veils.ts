@@ -7,6 +7,7 @@ import {
   type NodeId,
   type Source,
 } from '../../model';
+import { declarationKey } from '../../style';
 import type { NamedEdit } from '../edits';
 import { groundOf } from './ground';
 
@@ -51,7 +52,7 @@ export function veilEdits(
   });
   const around: NamedEdit = { name: 'wrap', args: { doc, nodes: [node], box, tag: 'div' } };
   if (way === 'below') {
-    const keys = ['background-image' + (width === 'base' ? '' : `@${width}`), 'background-image'];
+    const keys = [width, 'base'].map((at) => declarationKey('background-image', at));
     const ground = keys
       .map((key) => groundOf(own(stored.style, key)))
       .find((each) => each !== undefined);

@@ -23,7 +23,11 @@ export function useVeils(selected: Selected | undefined): BenchAction[] {
   const { doc, id, all } = selected;
   const lay = (way: VeilWay) => {
     const made = [newId(), newId()] as const;
-    const edits = veilEdits(documents, { doc: doc.id, node: id, width }, way, made);
+    // What lies below a veil does so for all that is selected; a box is made around one.
+    const nodes = way === 'below' ? all : [id];
+    const edits = nodes.flatMap((node) =>
+      veilEdits(documents, { doc: doc.id, node, width }, way, made),
+    );
     const refusal = sync.attemptAll(edits, { group: `arrange ${newId()}` });
     if (refusal) return dispatch(benchActions.notice(sentence(refusal.refused)));
     if (way !== 'below') dispatch(benchActions.select({ doc: doc.id, nodes: [made[0]] }));
@@ -39,7 +43,9 @@ export function useVeils(selected: Selected | undefined): BenchAction[] {
     about: 'moving',
     under: 'arrange:',
     key: '',
-    offered: all.length === 1,
+    offered:
+      all.length === 1 ||
+      (all.every((each) => veilWays(documents, doc.id, each).includes(way)) && way === 'below'),
     run: () => lay(way),
   }));
 }

@@ -107,7 +107,8 @@ export function ColourPicker({
     return '';
   };
   const typing = useDraft('colour', write(picked, form), take, () => undefined);
-  const isGiven = () => sync.state.undo.at(-1)?.group === group;
+  // Whoever takes it may put before the name what it is the value of.
+  const isGiven = () => sync.state.undo.at(-1)?.group?.endsWith(group) ?? false;
   const done = () => {
     if (isGiven()) keepRecent(write(picked, form));
     onClose();

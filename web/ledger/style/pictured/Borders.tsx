@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { useDerived } from '../../../site/SiteProvider';
+import { Wrong } from '../../../parts/Wrong';
 import { Ways } from '../../../parts/Ways';
 import { PartColour } from './PartColour';
 import { PartField } from './PartField';
@@ -22,12 +23,14 @@ export function Borders({ cell }: { cell: PicturedCell }): ReactNode {
   const { property, valueOf, give } = cell;
   const { documents } = useDerived();
   const [opened] = useState(() => Date.now());
+  const [wrong, setWrong] = useState('');
   const only = SIDES.find((side) => property === `border-${side}`);
   const [chosen, setChosen] = useState<readonly Side[]>(only ? [only] : SIDES);
   const [first = 'top'] = chosen;
   const nameOf = (side: Side, part: string) => `border-${side}-${part}`;
   const now = (part: string) => valueOf(nameOf(first, part));
   const write = (part: string, typed: string, group = `border ${part} ${opened}`) => {
+    if (chosen.length === 0) return 'No side is ticked.';
     const line = now('style');
     for (const side of chosen) {
       const reason =
@@ -72,8 +75,9 @@ export function Borders({ cell }: { cell: PicturedCell }): ReactNode {
             <i style={{ borderTop: `3px ${value} var(--ink)` }} />
           </span>
         )}
-        onChoose={(value) => write('style', value)}
+        onChoose={(value) => setWrong(write('style', value))}
       />
+      <Wrong words={wrong} />
       <div className="parts">
         <PartField
           label="width"
