@@ -94,10 +94,6 @@ test.describe('selecting', () => {
       await expect(page.locator('.chain-part.lit')).toHaveText(/h2 tag/);
     };
     await there();
-    await page
-      .getByRole('link', { name: 'Library' })
-      .click()
-      .catch(() => undefined);
     await page.goto(`/sites/brackenfold/library`);
     await expect(page).toHaveTitle('Library · Brackenfold · Sormet');
     await page.goBack();
