@@ -4,6 +4,7 @@ const CORE = [
   'model',
   'value',
   'style',
+  'guides',
   'colour',
   'resolve',
   'reach',

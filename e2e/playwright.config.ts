@@ -29,16 +29,6 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
-    // Whoever tests has read the notes of the first time.
-    storageState: {
-      cookies: [],
-      origins: [
-        {
-          origin: `http://127.0.0.1:${PORT}`,
-          localStorage: [{ name: 'sormet.bench.notes', value: 'true' }],
-        },
-      ],
-    },
     launchOptions: {
       executablePath: chromiumProgram(),
       args: [

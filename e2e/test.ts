@@ -1,4 +1,5 @@
 import { expect, test as base } from '@playwright/test';
+import { PORT } from './addresses';
 
 /**
  * A test of the interface. What the program itself throws fails it, whatever else is seen. When it has passed, what it
@@ -11,6 +12,14 @@ export const test = base.extend<{
   throwsNothing: void;
   savesWhatItDid: void;
 }>({
+  // Whoever tests has read the notes of the first time. Said as each page begins: what a context is given to keep beforehand
+  // costs a page of its own, a fifth of a second for each test.
+  context: async ({ context }, use) => {
+    await context.addInitScript((origin) => {
+      if (location.origin === origin) localStorage.setItem('sormet.bench.notes', 'true');
+    }, `http://127.0.0.1:${PORT}`);
+    await use(context);
+  },
   mayThrow: [false, { option: true }],
   throwsNothing: [
     async ({ page, mayThrow }, use) => {

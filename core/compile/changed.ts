@@ -1,4 +1,4 @@
-import { own, pathsOfEntry, pathsOfPage, type Doc, type Documents } from '../model';
+import { own, pathsOfEntry, pathsOfPage, sameJson, type Doc, type Documents } from '../model';
 import { recordOf, tokensOfType, wordBaseOf, WORD_STYLES } from '../value';
 
 /** What changed between two states: in the words of `Recorded`, and the paths where something else may stand now. */
@@ -13,6 +13,7 @@ export function changedBetween(before: Documents, after: Documents): Changed {
   const things = new Set<string>();
   const paths = new Set<string>();
   for (const { id, before: old, after: now } of after.differenceFrom(before)) {
+    if (old && now && readsTheSame(old, now)) continue;
     const moved = whereabouts(old) !== whereabouts(now);
     things.add(id);
     if (moved) things.add('path:' + id);
@@ -29,6 +30,18 @@ export function changedBetween(before: Documents, after: Documents): Changed {
     for (const path of pathsOf(after, now)) paths.add(path);
   }
   return { things, paths };
+}
+
+/** What is there for whoever designs, and in no page. */
+const NOT_PUBLISHED: ReadonlySet<string> = new Set(['guides', 'lines']);
+
+/** Whether two states of a document differ in nothing that any page is made of. */
+function readsTheSame(old: Doc, now: Doc): boolean {
+  const [before, after] = [new Map(Object.entries(old)), new Map(Object.entries(now))];
+  for (const member of new Set([...before.keys(), ...after.keys()]))
+    if (!NOT_PUBLISHED.has(member) && !sameJson(before.get(member), after.get(member)))
+      return false;
+  return true;
 }
 
 /** The tokens and themes, or tags, that differ between two states of the document that holds them. */

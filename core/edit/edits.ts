@@ -21,6 +21,7 @@ import { setQuery } from './repeats/queries';
 import { repeatNoMore, repeatThis } from './repeats/repeating';
 import { declareRule, setByRule } from './rules/by-rule';
 import { newFindings } from './soundness/soundness';
+import { setGuides, setLine } from './site/guides';
 import { setSite, setWidth } from './site/site';
 import { declare, declareShared, declareTag } from './style/declaring';
 import { setGround } from './style/ground';
@@ -116,6 +117,8 @@ export const EDITS = {
   // The site itself.
   setSite,
   setWidth,
+  setGuides,
+  setLine,
   revert,
   bringBack,
   mend,

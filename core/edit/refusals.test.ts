@@ -19,11 +19,12 @@ import {
   type NodeId,
   type TreeDoc,
 } from '../model';
+import type { Control } from '../resolve';
 import { saidText, type Said, type Code } from '../said';
 import { WrittenOut } from '../test';
 import { demo } from '../test/law-site';
 import { runEdits, type RefusedEdit } from '../test/random-edits';
-import { applyChanges, EDITS, isRefusal, type EditKind } from '.';
+import { applyChanges, controlType, EDITS, isRefusal, type EditKind } from '.';
 
 /**
  * Nothing is refused wrongly: of random edits every refusal is counted by its reason, and for each reason something
@@ -214,6 +215,18 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     const of = docOf(before, 'component', args['component'] as string)!;
     return controls.some(({ node }) =>
       /"is":"(property|field)"/.test(JSON.stringify(own(of.nodes, node))),
+    );
+  },
+  'of-another-type': ({ args, before }) => {
+    const { controls } = args as {
+      controls: { node: string; control: Control; property: string }[];
+    };
+    const typeOf = (each: (typeof controls)[number]) => {
+      const { nodes } = docOf(before, 'component', args['component'] as string)!;
+      return JSON.stringify(controlType(before, own(nodes, each.node)!, each.control));
+    };
+    return controls.some((a) =>
+      controls.some((b) => a.property === b.property && typeOf(a) !== typeOf(b)),
     );
   },
   'tag-holds-nothing': (refused) => {

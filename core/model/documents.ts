@@ -1,5 +1,6 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { MEDIA_TYPES } from './assets';
+import { GuideLines, Guides } from './guides';
 import { ID_PATTERN } from './ids';
 import { OrderKey } from './order';
 import { Source } from './source';
@@ -59,6 +60,8 @@ export const SiteDoc = document('site', {
       additionalProperties: false,
     },
   ),
+  /** What its pages are lined up with while they are designed, by width. */
+  guides: Type.Optional(Type.Record(Id, Guides, { additionalProperties: false })),
   /** The fonts it ships with. */
   fonts: Type.Record(
     Id,
@@ -155,6 +158,8 @@ export const PageDoc = document('page', {
   entries: Type.Union([Id, Type.Null()]),
   /** Paths it was once published under, which now lead here. */
   former: Type.Record(Path, Type.Literal(true), { additionalProperties: false }),
+  /** Lines that things are put to while it is designed. */
+  lines: Type.Optional(GuideLines),
   nodes: Tree,
 });
 export type PageDoc = Static<typeof PageDoc>;
@@ -267,6 +272,8 @@ export const ComponentDoc = document('component', {
   groups: Type.Record(Id, Group, { additionalProperties: false }),
   slots: Type.Record(Id, Slot, { additionalProperties: false }),
   rules: Type.Record(Id, Rule, { additionalProperties: false }),
+  /** Lines that things are put to while it is designed. */
+  lines: Type.Optional(GuideLines),
   nodes: Tree,
 });
 export type ComponentDoc = Static<typeof ComponentDoc>;

@@ -9,6 +9,7 @@ export * from './source';
 export * from './tree';
 export * from './chosen';
 export * from './token-groups';
+export * from './guides';
 export * from './documents';
 export * from './looking-up';
 export * from './document-set';

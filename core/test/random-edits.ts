@@ -1057,6 +1057,28 @@ class Chooser {
         const width = choices.of([...Object.keys(documents.site.widths).sort(), id()])!;
         return { name, args: { width, max: choices.of([null, 480, 720])! } };
       }
+      case 'setGuides': {
+        const width = choices.of(['base', ...Object.keys(documents.site.widths).sort()])!;
+        const set = choices.of([
+          { columns: choices.of([null, 0, 12])! },
+          { gutter: choices.of([null, 24, 1.5])! },
+          { margin: choices.of([null, 40])! },
+          { widest: choices.of([null, 0, 1200])! },
+          { baseline: choices.of([null, 8])! },
+        ])!;
+        return { name, args: { width, set } };
+      }
+      case 'setLine': {
+        const doc = choices.of([...allOf(documents, 'page'), ...allOf(documents, 'component')])!;
+        const line = choices.of([...Object.keys(doc.lines ?? {}).sort(), id()])!;
+        const width = choices.of(['base', ...Object.keys(documents.site.widths).sort()])!;
+        const stands = choices.of([
+          null,
+          { axis: 'x' as const, at: step, width },
+          { axis: 'y' as const, at: step * 8, width },
+        ])!;
+        return { name, args: { doc: doc.id, line, stands } };
+      }
       case 'addType': {
         const type = choices.of(allOf(documents, 'type'))!;
         return { name, args: { type: { ...type, id: id(), name: `${type.name} ${step}` } } };

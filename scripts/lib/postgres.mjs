@@ -310,7 +310,15 @@ class Cluster {
       log_statement: 'none',
       log_min_error_statement: 'panic',
       log_error_verbosity: 'terse',
-      ...(this.durable ? {} : { fsync: 'off', synchronous_commit: 'off', full_page_writes: 'off' }),
+      ...(this.durable
+        ? {}
+        : {
+            fsync: 'off',
+            synchronous_commit: 'off',
+            full_page_writes: 'off',
+            // Its workers belong to no role, so the role of the tests may not end them: a database they are in could not be dropped.
+            autovacuum: 'off',
+          }),
     };
     // Started as it is, without a shell: paths may hold anything.
     const child = spawn(

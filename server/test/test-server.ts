@@ -62,15 +62,12 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
   if (!base)
     throw new Error('SORMET_TEST_DATABASE is not set; “npm test” starts a database and sets it.');
   const name = 'test_' + randomBytes(6).toString('hex');
-  await inDatabase(base, `CREATE DATABASE ${name}`);
-  const url = base.replace(/\/[^/]*$/, '/' + name);
+  if (stored === undefined) await copyOfDemo(base, name);
+  else await inDatabase(base, `CREATE DATABASE ${name}`);
+  const url = addressOf(base, name);
   if (stored !== undefined) await inDatabase(url, stored);
   const database = await connect(url);
-  await loadDemo(database, brackenfold);
-  const store = new SiteStore(database);
-  await upgradeSites(store);
-  await tidySites(store);
-  await database.transaction(keepKeyframes);
+  const store = await begin(database);
   const live = new LiveChanges(url);
   const queue = new CompileQueue(database, url, true);
   const compilations = new Compilations(store, queue);
@@ -158,6 +155,48 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
       await inDatabase(base, `DROP DATABASE ${name} WITH (FORCE)`);
     },
   };
+}
+
+const addressOf = (base: string, name: string) => base.replace(/\/[^/]*$/, '/' + name);
+
+/** What a server does with its database when it begins. */
+async function begin(database: DataSource): Promise<SiteStore> {
+  await loadDemo(database, brackenfold);
+  const store = new SiteStore(database);
+  await upgradeSites(store);
+  await tidySites(store);
+  await database.transaction(keepKeyframes);
+  return store;
+}
+
+/** The database that others are copied from, and the number under which whoever makes it keeps the others waiting. */
+const DEMO = 'test_demo';
+const MAKING = 1;
+
+/** Makes a database as one is with the demo loaded: a copy of one that the first who asks makes. */
+async function copyOfDemo(base: string, name: string): Promise<void> {
+  const client = new Client({ connectionString: base });
+  await client.connect();
+  try {
+    await client.query('SELECT pg_advisory_lock($1)', [MAKING]);
+    const { rowCount } = await client.query('SELECT 1 FROM pg_database WHERE datname = $1', [DEMO]);
+    if (rowCount === 0) {
+      // Under another name until it is whole.
+      const half = `${DEMO}_half`;
+      await client.query(`DROP DATABASE IF EXISTS ${half}`);
+      await client.query(`CREATE DATABASE ${half}`);
+      const database = await connect(addressOf(base, half));
+      await begin(database);
+      const queue = new CompileQueue(database, addressOf(base, half), true);
+      await queue.start();
+      await queue.stop();
+      await database.destroy();
+      await client.query(`ALTER DATABASE ${half} RENAME TO ${DEMO}`);
+    }
+    await client.query(`CREATE DATABASE ${name} TEMPLATE ${DEMO}`);
+  } finally {
+    await client.end();
+  }
 }
 
 async function inDatabase(url: string, statement: string): Promise<void> {

@@ -41,6 +41,14 @@ const DEFINITION: Members<ComponentDoc> = {
   format: plain,
   name: plain,
   groups: plain,
+  lines: (lines, on, at) =>
+    lines &&
+    mapRecord(lines, at, (line, _, id) => {
+      const width = line.width === 'base' ? 'base' : on.named({ is: 'width', id: line.width });
+      return width === undefined
+        ? undefined
+        : [id, width === line.width ? line : { ...line, width }];
+    }),
   properties: (properties, on, at) =>
     mapRecord(properties, at, (each, where, id) => [id, mapMembers(each, PROPERTY, on, where)]),
   slots: (slots, on, at) =>

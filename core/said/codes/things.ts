@@ -17,6 +17,7 @@ export const THINGS = {
   'the-picture': {},
   'the-theme': {},
   'the-width': {},
+  'the-line': {},
   'to-be-styled': {},
   'was-styled': {},
   'the-shared-style': {},

@@ -19,6 +19,7 @@ export const things: WordsOf<typeof THINGS> = {
   'the-picture': 'the picture',
   'the-theme': 'the theme',
   'the-width': 'the width',
+  'the-line': 'the line',
   'to-be-styled': 'what should be styled',
   'was-styled': 'what was styled',
   'the-shared-style': 'the shared style',

@@ -1,0 +1,2 @@
+export * from './guides';
+export * from './held';
