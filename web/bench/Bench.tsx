@@ -3,7 +3,7 @@ import { useNavigate, useParams } from 'react-router';
 import { Button, Empty } from 'antd';
 import { docOf, rootOf, treeDocOf } from '@sormet/core/model';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions, keepFolds, keepLayout, keepZoom } from '../store/bench-slice';
+import { benchActions, keepFolds, keepGuides, keepLayout, keepZoom } from '../store/bench-slice';
 import { useAppDispatch, useBench } from '../store/store';
 import { ContextMenu } from './actions/ContextMenu';
 import { useInstances } from './actions/use-instances';
@@ -55,10 +55,11 @@ function WithinBench(): ReactNode {
   const sync = useSync();
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
-  const { beside, earlier, folded, zoom, layout, selection, tab, lit, tracing } = useBench(
+  const { beside, earlier, folded, guides, zoom, layout, selection, tab, lit, tracing } = useBench(
     'beside',
     'earlier',
     'folded',
+    'guides',
     'zoom',
     'layout',
     'selection',
@@ -99,6 +100,7 @@ function WithinBench(): ReactNode {
     : allActions;
   useBenchKeys(selected, actions);
   useEffect(() => keepFolds(folded), [folded]);
+  useEffect(() => keepGuides(guides), [guides]);
   useEffect(() => keepZoom(zoom), [zoom]);
   useEffect(() => keepLayout(layout), [layout]);
   useAddressed(id);

@@ -121,7 +121,17 @@ export function Canvas({
   const scale = typingZoom ?? zoom ?? fit;
   useEffect(() => onDrawn?.({ width: frameWidth, scale }), [onDrawn, frameWidth, scale]);
 
-  const stage: Stage = { doc, built, registry, frame, pane, body, scale };
+  const stage: Stage = {
+    doc,
+    built,
+    registry,
+    frame,
+    pane,
+    body,
+    scale,
+    width: shownWidth,
+    height,
+  };
   const typing = useTypingHere(stage, setTypingZoom);
   const { hover, area, ...pointing } = usePointing(stage);
   useInView(stage);

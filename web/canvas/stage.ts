@@ -12,6 +12,9 @@ export interface Stage {
   readonly pane: RefObject<HTMLDivElement | null>;
   readonly body: HTMLElement | null;
   readonly scale: number;
+  /** How wide and how high it is drawn, in its own CSS px. */
+  readonly width: number;
+  readonly height: number;
 }
 
 /** A point of the screen. */

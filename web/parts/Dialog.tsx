@@ -30,9 +30,10 @@ export function Dialog({ open = false, afterClose, ...props }: ModalProps): Reac
           {dialog}
         </div>
       )}
-      // The package puts the focus on the first thing that takes it, which is the button that closes.
+      // The package puts the focus on the first thing that takes it, which is the button that closes; who types already, goes on.
       afterOpenChange={(isOpen) => {
-        if (isOpen) document.querySelector<HTMLElement>(`.ant-modal [${FIRST}]`)?.focus();
+        if (isOpen && !isTypedInto(document.activeElement))
+          document.querySelector<HTMLElement>(`.ant-modal [${FIRST}]`)?.focus();
       }}
       afterClose={() => {
         setThere(false);
@@ -40,6 +41,11 @@ export function Dialog({ open = false, afterClose, ...props }: ModalProps): Reac
       }}
     />
   );
+}
+
+/** Whether it is a field of a dialog. */
+function isTypedInto(active: Element | null): boolean {
+  return active?.matches('.ant-modal :is(input, textarea)') === true;
 }
 
 /** Whether Enter in a field has no meaning of its own: none that is part of a list, or ticked. */

@@ -74,6 +74,8 @@ export interface BenchState {
   readonly offer: Offer | null;
   /** The share of its full size at which a page and a definition are drawn; `null` for the one that fits. */
   readonly zoom: { readonly page: number | null; readonly definition: number | null };
+  /** Whether what pages are lined up with is shown over them. */
+  readonly guides: boolean;
   /** Counts how often it was asked to zoom to what is selected. */
   readonly zoomAsked: number;
   /** Where what is being dragged would land, shown on the canvas and in the outline. */
@@ -106,6 +108,7 @@ const initialState: BenchState = {
   notice: null,
   offer: null,
   zoom: { page: null, definition: null },
+  guides: false,
   zoomAsked: 0,
   landing: null,
   naming: null,
@@ -168,6 +171,13 @@ export function keepZoom(zoom: BenchState['zoom']): void {
   keep(ZOOM, zoom);
 }
 
+const GUIDES = 'sormet.bench.guides';
+
+/** Keeps in this browser whether guides are shown. */
+export function keepGuides(guides: boolean): void {
+  keep(GUIDES, guides);
+}
+
 export const benchSlice = createSlice({
   name: 'bench',
   initialState: () => ({
@@ -175,6 +185,7 @@ export const benchSlice = createSlice({
     keymap: keptKeymap(),
     folded: keptFolds(),
     zoom: keptZoom(),
+    guides: kept(GUIDES, (stored) => stored === true, false),
     layout: keptLayout(),
   }),
   reducers: {
@@ -238,6 +249,9 @@ export const benchSlice = createSlice({
     setZoom(state, { payload }: PayloadAction<Partial<BenchState['zoom']>>) {
       Object.assign(state.zoom, payload);
     },
+    showGuides(state, { payload }: PayloadAction<boolean>) {
+      state.guides = payload;
+    },
     askZoom(state) {
       state.zoomAsked += 1;
     },
@@ -268,6 +282,7 @@ export const benchSlice = createSlice({
       tab: state.tab,
       folded: state.folded,
       zoom: state.zoom,
+      guides: state.guides,
       layout: state.layout,
       keymap: state.keymap,
       handbook: state.handbook,

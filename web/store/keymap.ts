@@ -72,6 +72,12 @@ export const SINGLE_KEYS = [
     key: 'p',
     words: 'preview the page as visitors see it, and back',
   },
+  {
+    does: 'guides',
+    about: 'what is seen',
+    key: 'k',
+    words: 'guides: columns, baseline and lines to line things up with, shown or not',
+  },
   { does: 'narrower', about: 'what is seen', key: ',', words: 'narrower' },
   { does: 'wider', about: 'what is seen', key: '.', words: 'wider' },
   { does: 'entry before', about: 'what is seen', key: '[', words: 'entry before' },

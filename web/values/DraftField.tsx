@@ -46,9 +46,12 @@ export function DraftField({
         placeholder={placeholder}
         onChange={({ target }) => type(target.value)}
         onBlur={commit}
-        onKeyDown={({ key }) => {
-          if (key === 'Enter') commit();
-          if (key === 'Escape') drop();
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key !== 'Escape' || draft === null) return;
+          // What it stands in stays open: the key was for what was typed.
+          event.stopPropagation();
+          drop();
         }}
       />
       <Wrong words={wrong} />

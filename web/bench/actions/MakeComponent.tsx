@@ -131,7 +131,10 @@ function NameDialog({
             data-first=""
             aria-label="Name of the component"
             value={name}
-            onFocus={({ target }) => target.select()}
+            onFocus={({ target }) => {
+              // What was typed already is not replaced by what is typed next.
+              if (name === proposed) target.select();
+            }}
             onChange={({ target }) => setName(target.value)}
           />
         </label>

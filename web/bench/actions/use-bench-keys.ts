@@ -100,7 +100,10 @@ export function useBenchKeys(
 
 /** Whether a key belongs to a control of the interface rather than to what is selected. */
 function isWidget(target: EventTarget | null): boolean {
-  return isIn(target, 'button, a, [role="dialog"], .shelf-item, .ant-select, .suggest, table');
+  return isIn(
+    target,
+    'button, a, [role="dialog"], [role="slider"], .shelf-item, .ant-select, .suggest, table',
+  );
 }
 
 function isIn(target: EventTarget | null, selector: string): boolean {

@@ -17,7 +17,7 @@ export function useViews({
   const { documents } = useDerived();
   const dispatch = useAppDispatch();
   const single = useSingleKeys();
-  const { width, folded } = useBench('width', 'folded');
+  const { width, folded, guides } = useBench('width', 'folded', 'guides');
   const layout = useLayout();
   const widths = widthsOf(documents.site);
   const stepWidth = (by: number) => {
@@ -34,6 +34,9 @@ export function useViews({
   };
   return [
     single('preview', 'the bench', 'preview', onPreview),
+    single('guides', 'the bench', guides ? 'hide the guides' : 'show the guides', () =>
+      dispatch(benchActions.showGuides(!guides)),
+    ),
     single('narrower', 'the bench', 'narrower', () => stepWidth(1)),
     single('wider', 'the bench', 'wider', () => stepWidth(-1)),
     single('entry before', 'the bench', 'entry before', () => onEntry(-1)),

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState, type PointerEvent, type ReactNode } from 'react';
+import { heldBy, type GuidePlace } from '@sormet/core/guides';
 import type { EntryDoc } from '@sormet/core/model';
 import { cascade, lineMoved, readTracks, writeTracks } from '@sormet/core/style';
 import type { Stage } from '../../canvas/stage';
@@ -8,8 +9,10 @@ import { useSelected, type Selected } from '../../ledger/use-selected';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch, useBench } from '../../store/store';
+import { placeWords } from '../guides/place-words';
+import { useGuides } from '../guides/use-guides';
 import { holdsOf, type Hold } from './holds';
-import { scaleOf, snapped, type Snapped } from './snapping';
+import { heldExactly, scaleOf, snapped, type Snapped } from './snapping';
 import './Handles.css';
 
 /** Handles on what is selected, while its style is looked at: dragged, they write to the rule that is lit. */
@@ -40,6 +43,14 @@ function HandlesOfSelected({
   return <Held stage={stage} selected={selected} rule={rule} />;
 }
 
+/** What is said of what is held, and the guide that holds it. */
+interface Told {
+  readonly id: string;
+  readonly words: string;
+  readonly axis?: Hold['axis'];
+  readonly by?: GuidePlace | undefined;
+}
+
 /** What is held now, and what it would be. */
 interface Holding {
   readonly hold: Hold;
@@ -63,7 +74,8 @@ function Held({
   const give = useGiving({ selected, rule, width, state: state ?? undefined });
   const holds = useHolds(stage, selected);
   const holding = useRef<Holding | null>(null);
-  const [told, setTold] = useState<{ id: string; words: string } | null>(null);
+  const [told, setTold] = useState<Told | null>(null);
+  const there = useGuides(stage);
   const { tokens } = documents.tokens;
 
   /** The tracks of the grid as they are declared, where each of them is told. */
@@ -76,15 +88,29 @@ function Held({
     if (!held) return;
     const { hold, from, group } = held;
     const now = hold.axis === 'x' ? event.clientX : event.clientY;
-    const by = ((now - from) / scale) * hold.grows * hold.times;
-    const next = valueOf(hold, by, event.altKey);
+    const along = (now - from) / scale;
+    const guide = event.altKey ? undefined : guideNear(hold, along);
+    const edge = guide ? guide.at - edgeOf(hold) : along;
+    const by = edge * hold.grows * hold.times;
+    const next = guide && !hold.line ? heldExactly(hold.px + by) : valueOf(hold, by, event.altKey);
     if (!next) return;
-    setTold({ id: idOf(hold), words: next.told });
+    const words = guide ? `${next.told} · ${placeWords(guide)}` : next.told;
+    setTold({ id: idOf(hold), words, axis: hold.axis, by: guide });
     for (const property of propertiesOf(hold, event)) {
       const reason = give(property, next.typed, group);
       if (reason) dispatch(benchActions.notice(reason));
     }
   };
+  /** What the edge that is dragged is held by, of what things are lined up with; a gap has an edge on either side, so nothing holds it. */
+  const guideNear = (hold: Hold, along: number) =>
+    there && hold.of !== 'gap'
+      ? heldBy(
+          edgeOf(hold) + along,
+          there.places[hold.axis],
+          hold.axis === 'y' ? there.guides.baseline : 0,
+          NEAR / scale,
+        )
+      : undefined;
   const valueOf = (hold: Hold, by: number, isFree: boolean): Snapped | undefined => {
     if (hold.line) {
       const tracks = tracksOf(hold.property);
@@ -95,7 +121,7 @@ function Held({
     const steps = isFree || hold.of === 'width' ? [] : scaleOf(tokens, 'space');
     return snapped(hold.px + by, steps);
   };
-  return holds
+  const drawn = holds
     .filter(({ line, property }) => !line || tracksOf(property)?.length === line.sizes.length)
     .map((hold) => {
       const id = idOf(hold);
@@ -152,7 +178,37 @@ function Held({
         </span>
       );
     });
+  return (
+    <>
+      {drawn}
+      {told?.by ? <HoldingGuide stage={stage} axis={told.axis ?? 'x'} by={told.by} /> : null}
+    </>
+  );
 }
+
+/** The guide that holds what is dragged, where it stands. */
+function HoldingGuide({
+  stage: { scale },
+  axis,
+  by,
+}: {
+  stage: Stage;
+  axis: Hold['axis'];
+  by: GuidePlace;
+}): ReactNode {
+  return (
+    <span
+      className={`guide-holds is-${axis}`}
+      style={axis === 'x' ? { left: by.at * scale } : { top: by.at * scale }}
+    />
+  );
+}
+
+/** Where the edge is that moves with a handle, along its axis. */
+const edgeOf = (hold: Hold) => hold.edge ?? (hold.axis === 'x' ? hold.x : hold.y);
+
+/** How near an edge has to come to be held by a guide, in px of the screen. */
+const NEAR = 5;
 
 const idOf = ({ property, line }: Hold) => (line ? `${property} ${line.at}` : property);
 

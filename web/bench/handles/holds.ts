@@ -13,6 +13,8 @@ export interface Hold {
   readonly y: number;
   /** The room that it stands for, to be shown while it is held. */
   readonly area: Area;
+  /** Where the edge is that moves with it, where that is not its middle. */
+  readonly edge?: number;
   /** How much it is now, in px. */
   readonly px: number;
   /** Of a line between tracks: which, and how large all tracks are. */
@@ -226,6 +228,7 @@ function lines(box: DOMRect, style: CSSStyleDeclaration): Hold[] {
         times: 1,
         x: axis === 'x' ? middle : box.left,
         y: axis === 'x' ? box.top : middle,
+        edge: middle - gap / 2,
         px: size,
         area:
           axis === 'x'

@@ -45,3 +45,9 @@ export function snapped(px: number, scale: readonly ScaleStep[]): Snapped {
       }
     : { typed: `${whole}px`, told: `${whole}px` };
 }
+
+/** A length that something else holds: to a hundredth of a px, so that what is drawn meets it. */
+export function heldExactly(px: number): Snapped {
+  const css = `${Math.max(0, Math.round(px * 100) / 100)}px`;
+  return { typed: css, told: css };
+}

@@ -6,8 +6,8 @@ import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
 import { IconButton } from '../../parts/IconButton';
 import { count } from '../../words';
-import { Handles } from '../handles/Handles';
 import { DefinitionHead } from './DefinitionHead';
+import { LaidOver } from './LaidOver';
 
 /** A definition beside the page, drawn with its defaults. */
 export function BesidePane({ definition }: { definition: ComponentDoc }): ReactNode {
@@ -32,7 +32,7 @@ export function BesidePane({ definition }: { definition: ComponentDoc }): ReactN
         kind="definition"
         drawnAt={width}
         onDrawn={setDrawn}
-        over={Handles}
+        over={LaidOver}
       />
       <div className="pane-foot">
         <span>{count(Object.keys(properties).length, 'control')} exposed</span>

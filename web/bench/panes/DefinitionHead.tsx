@@ -4,6 +4,7 @@ import { shortName } from '@sormet/core/edit';
 import { useDerived } from '../../site/SiteProvider';
 import type { Drawn } from '../../canvas/Canvas';
 import { shortReach } from '../../words';
+import { GuidesButton } from '../guides/GuidesButton';
 import { DrawnAt } from './DrawnAt';
 import { WholeButton } from './WholeButton';
 import { ZoomField } from './ZoomField';
@@ -31,6 +32,7 @@ export function DefinitionHead({
         <DrawnAt width={drawn.width} chosen={chosen} onChoose={onChoose} /> ·{' '}
         <ZoomField kind="definition" scale={drawn.scale} />
       </span>
+      <GuidesButton doc={definition.id} />
       {children}
     </div>
   );

@@ -1,7 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import type { EntryDoc, TreeDoc } from '@sormet/core/model';
 import { Canvas, UNDRAWN } from '../../canvas/Canvas';
-import { Handles } from '../handles/Handles';
+import { GuidesButton } from '../guides/GuidesButton';
+import { LaidOver } from './LaidOver';
 import { DefinitionHead } from './DefinitionHead';
 import { EmptyPage } from './EmptyPage';
 import { HeldTheme } from './HeldTheme';
@@ -21,6 +22,7 @@ export function OpenPane({ doc, entry }: { doc: TreeDoc; entry: EntryDoc | undef
           <span className="quiet">
             <HeldTheme /> <ZoomField kind="page" scale={drawn.scale} />
           </span>
+          <GuidesButton doc={doc.id} />
         </div>
       ) : (
         <DefinitionHead definition={doc} drawn={drawn} chosen={width} onChoose={setWidth} />
@@ -33,7 +35,7 @@ export function OpenPane({ doc, entry }: { doc: TreeDoc; entry: EntryDoc | undef
         kind={kind}
         drawnAt={width}
         onDrawn={setDrawn}
-        over={Handles}
+        over={LaidOver}
       />
     </div>
   );
