@@ -282,6 +282,11 @@ test.describe('at the bench', () => {
         await page.getByRole('button', { name: 'Leave it' }).click();
         await expect(dialog('Make component')).toBeHidden();
       },
+      k: async () => {
+        await expect(page.locator('[data-ruler]')).toHaveCount(2);
+        await press('k');
+        await expect(page.locator('[data-ruler]')).toHaveCount(0);
+      },
       b: async () => {
         await expect(page.locator('.pane-definition')).toBeVisible();
         await press('b');
@@ -326,7 +331,7 @@ test.describe('at the bench', () => {
     await press('Escape');
     await expect(dialog('Keys')).toBeHidden();
     // One right after the other: a dialog that has just been closed is no longer in the way.
-    for (const key of '? g x i z m , . ] [ o l s h v e d w u b p'.split(' ')) {
+    for (const key of '? g x i z k m , . ] [ o l s h v e d w u b p'.split(' ')) {
       await press(key);
       await tries[key]!();
       tried.add(key);

@@ -29,7 +29,7 @@ test('columns, margins and a baseline are set for each width, seen at the bench 
   page,
 }) => {
   const bench = new BenchHand(page);
-  await bench.open(await ownPage(page, 'own-guides'));
+  await bench.open(await ownPage(page, 'own-lined-up'));
   const publish = page
     .getByRole('link', { name: /^Publish/ })
     .or(page.getByRole('button', { name: /^Publish/ }))

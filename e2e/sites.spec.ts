@@ -88,7 +88,7 @@ test('pages are found, duplicated, ordered, moved with what is below, and change
   await page.getByLabel('Choose /winter').check();
   await page.getByRole('button', { name: 'Make drafts' }).click();
   await expect(page.getByLabel('Publish /winter')).not.toBeChecked();
-  await page.getByRole('link', { name: 'Guides' }).hover();
+  await page.getByRole('link', { name: 'Guides', exact: true }).hover();
   await expect(page.locator('.picture iframe')).toBeVisible();
   expect(await seriousFindings(page)).toEqual([]);
   await page.getByLabel('Choose /about-2').check();

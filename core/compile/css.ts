@@ -1,6 +1,5 @@
 import {
   allOf,
-  assetPath,
   docOf,
   EVERY_TAG,
   isTheme,
@@ -41,6 +40,7 @@ import {
   type Used,
   type UsedClass,
 } from '../resolve';
+import { FontsInUse } from './fonts-css';
 import { tokenName, TokensInUse } from './tokens-css';
 
 /** What every page begins from: sizes that add up, no margins, pictures that never stand out. */
@@ -82,11 +82,13 @@ export interface CssOptions {
  */
 export function cssOf(documents: Documents, used: Used, options: CssOptions = {}): string {
   const written = writtenFor(documents, used);
+  const fonts = new FontsInUse(documents);
   const tokens = new TokensInUse(
     documents,
     written.map(({ block }) => block),
     themesOf(documents, used),
     used.fed,
+    fonts,
   );
   const select = options.stateSelector ?? ((state: State) => state);
   const layers = ranked(written.flatMap((each) => byState(each, select)));
@@ -95,12 +97,12 @@ export function cssOf(documents: Documents, used: Used, options: CssOptions = {}
   const out: string[] = [];
   const icons = used.tags.has(DRAWING) ? new Set<string>() : undefined;
   for (const [name, blocks] of layers)
-    out.push(layerCss(name, blocks, { widths, tokens, customs, icons }));
+    out.push(layerCss(name, blocks, { widths, tokens, fonts, customs, icons }));
   const root = tokens.declaredAt(documents.site.theme ?? PLAIN_THEME);
   return (
     [
       `@layer ${['reset', ...layers.keys()].join(',')};`,
-      fontsCss(documents),
+      fonts.faces(root + out.join('')),
       [...customs]
         .sort()
         .map((name) => `@property --${name}{syntax:"*";inherits:false}`)
@@ -244,6 +246,7 @@ function writtenClass(
 interface Writing {
   readonly widths: ReturnType<typeof widthsOf>;
   readonly tokens: TokensInUse;
+  readonly fonts: FontsInUse;
   /** The custom properties that were written. */
   readonly customs: Set<string>;
   /** What selects an icon that is given a size; nothing where no icon is drawn. */
@@ -254,7 +257,7 @@ interface Writing {
 function layerCss(
   name: string,
   blocks: readonly Written[],
-  { widths, tokens, customs, icons }: Writing,
+  { widths, tokens, fonts, customs, icons }: Writing,
 ): string {
   let out = '';
   for (const { id, max } of widths) {
@@ -270,7 +273,7 @@ function layerCss(
           customs.add(custom);
           return custom;
         });
-        return `${property}:${css}`;
+        return `${property}:${property === 'font-family' ? fonts.list(css) : css}`;
       });
       const again = theme !== undefined && id === 'base' ? tokens.declaredIn(theme) : '';
       if (again) declarations.unshift(again);
@@ -376,18 +379,4 @@ export function asWritten({ origin, width, state, declared }: Applied, property:
         : classOf(origin.doc, origin.node, origin.is === 'rule' ? origin.rule : undefined);
     return customOf(className, declarationKey(property, width, state), name);
   });
-}
-
-/** The fonts a site ships with. They are not in a layer: font faces do not cascade. */
-function fontsCss(documents: Documents): string {
-  const { fonts } = documents.site;
-  return Object.keys(fonts)
-    .sort()
-    .map((id) => {
-      const { family, asset, weight, style } = fonts[id]!;
-      const file = docOf(documents, 'asset', asset);
-      if (!file) return '';
-      return `@font-face{font-family:${JSON.stringify(family)};src:url("${assetPath(file)}") format("woff2");font-weight:${weight};font-style:${style};font-display:swap}`;
-    })
-    .join('');
 }

@@ -1,4 +1,5 @@
 export * from './css';
+export { FontsInUse } from './fonts-css';
 export * from './page';
 export * from './manifest';
 export { changedBetween, type Changed } from './changed';

@@ -1,4 +1,4 @@
-import { assetPath, IMAGE, TEXT, type Address, type Documents, type Source } from '../model';
+import { assetPath, docOf, IMAGE, TEXT, type Address, type Documents, type Source } from '../model';
 import {
   escapeAttribute,
   escapeText,
@@ -109,7 +109,11 @@ export class PageCompiler {
     const text = cssOf(this.documents, template.used);
     const site = this.documents.site;
     this.sink.add(site.id);
-    for (const font of Object.values(site.fonts)) this.sink.add(font.asset);
+    for (const font of Object.values(site.fonts)) {
+      const file = docOf(this.documents, 'asset', font.asset);
+      // Those of its sheet alone: what no text of it is set in is no part of the page.
+      if (file && text.includes(assetPath(file))) this.sink.add(font.asset);
+    }
     for (const each of stylesRead(this.documents, template.used)) this.sink.add(each);
     addDefinitions(linked, this.sink);
     const prepared: Prepared = {

@@ -10,6 +10,7 @@ import {
   type Ref,
 } from '../model';
 import { borderParts, withNames } from '../style';
+import type { FontsInUse } from './fonts-css';
 
 type TokenRef = Extract<Ref, { token: string }>;
 
@@ -34,6 +35,7 @@ export class TokensInUse {
     private readonly themes: readonly string[],
     /** The types of tokens that a value of some property may be. */
     chosen: ReadonlySet<string>,
+    private readonly fonts: FontsInUse,
   ) {
     for (const id in documents.tokens.tokens)
       if (chosen.has(documents.tokens.tokens[id]!.type)) this.used.add(id);
@@ -76,7 +78,12 @@ export class TokensInUse {
         const token = own(tokens, id);
         if (!token) return [];
         const value = own(other, id) ?? token.value;
-        if (token.type !== 'border') return [`--${tokenName({ token: id })}:${written(value)}`];
+        if (token.type !== 'border') {
+          const css = written(value);
+          return [
+            `--${tokenName({ token: id })}:${token.type === 'font' ? this.fonts.list(css) : css}`,
+          ];
+        }
         const parts = borderParts(value);
         return BORDER_PARTS.flatMap((part) => {
           if (!parts) return [];

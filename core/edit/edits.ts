@@ -21,6 +21,7 @@ import { setQuery } from './repeats/queries';
 import { repeatNoMore, repeatThis } from './repeats/repeating';
 import { declareRule, setByRule } from './rules/by-rule';
 import { newFindings } from './soundness/soundness';
+import { addFont, removeFont } from './site/fonts';
 import { setGuides, setLine } from './site/guides';
 import { setSite, setWidth } from './site/site';
 import { declare, declareShared, declareTag } from './style/declaring';
@@ -34,6 +35,7 @@ import { exchangeStyle, wear } from './style/wearing';
 import { nameNode } from './tree/naming';
 import { paste } from './tree/pasting';
 import { move, place, remove } from './tree/placing';
+import { makeRich } from './tree/rich';
 import { setControl, setControls } from './tree/setting';
 import { setTag } from './tree/tags';
 import { unwrap, wrap } from './tree/wrapping';
@@ -52,6 +54,7 @@ export const EDITS = {
   nameNode,
   setControl,
   setControls,
+  makeRich,
   setTag,
   wrap,
   unwrap,
@@ -119,6 +122,8 @@ export const EDITS = {
   setWidth,
   setGuides,
   setLine,
+  addFont,
+  removeFont,
   revert,
   bringBack,
   mend,

@@ -16,6 +16,7 @@ import {
   tokensOf,
   treeDocOf,
   type Documents,
+  type Font,
   type NodeId,
   type TreeDoc,
 } from '../model';
@@ -216,6 +217,30 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     return controls.some(({ node }) =>
       /"is":"(property|field)"/.test(JSON.stringify(own(of.nodes, node))),
     );
+  },
+  'font-is-there': ({ args, before }) => {
+    const { font } = args as { font: Font };
+    return Object.values(before.site.fonts).some(
+      ({ family, weight, style }) =>
+        family === font.family && weight === font.weight && style === font.style,
+    );
+  },
+  'rich-links-in-link': (refused) => {
+    const { doc, node } = refused.args as { doc: string; node: string };
+    if (refused.given.edit.name !== 'makeRich') return isNestedWrongly(refused);
+    // It holds no link yet, so nothing is written wrongly: what is around it says whether one could stand there.
+    const { nodes } = treeDocOf(refused.before, doc)!;
+    return ancestorsOf(nodes, node).some((id) => {
+      const around = nodes[id];
+      return around?.kind === 'instance' || (around?.kind === 'element' && around.tag === 'a');
+    });
+  },
+  'limited-stays-plain': ({ args, before }) => {
+    const { doc, node } = args as { doc: string; node: string };
+    const text = own(docOf(before, 'component', doc)!.nodes, node);
+    const property = text?.kind === 'text' && text.text.is === 'property' ? text.text.property : '';
+    const { type } = own(docOf(before, 'component', doc)!.properties, property)!;
+    return type.kind === 'text' && type.longest !== undefined;
   },
   'of-another-type': ({ args, before }) => {
     const { controls } = args as {

@@ -35,6 +35,33 @@ const Path = Type.String({
   says: 'path-form',
 });
 
+/** The measures of a font, in its own units: what stands in for it until it is there gets the same. */
+const FontMetrics = Type.Object(
+  {
+    unitsPerEm: Type.Integer({ minimum: 16, maximum: 16384 }),
+    ascent: Type.Number({ minimum: 0, maximum: 65535 }),
+    descent: Type.Number({ minimum: -65535, maximum: 65535 }),
+    lineGap: Type.Number({ minimum: 0, maximum: 65535 }),
+    /** How wide its letters are, on average of how often they stand in texts. */
+    widthAverage: Type.Number({ exclusiveMinimum: 0, maximum: 65535 }),
+  },
+  { additionalProperties: false },
+);
+
+/** A face of a font family: a file, for some weights and a style. */
+export const Font = Type.Object(
+  {
+    family: Label,
+    asset: Id,
+    /** One weight, or the lightest and the heaviest of a file that has all between. */
+    weight: Type.String({ pattern: '^\\d{1,4}( \\d{1,4})?$' }),
+    style: Type.Union([Type.Literal('normal'), Type.Literal('italic')]),
+    metrics: Type.Optional(FontMetrics),
+  },
+  { additionalProperties: false },
+);
+export type Font = Static<typeof Font>;
+
 /** What holds for the whole site: its name and address, its language, widths, fonts, the theme it stands in. */
 export const SiteDoc = document('site', {
   name: Label,
@@ -63,19 +90,7 @@ export const SiteDoc = document('site', {
   /** What its pages are lined up with while they are designed, by width. */
   guides: Type.Optional(Type.Record(Id, Guides, { additionalProperties: false })),
   /** The fonts it ships with. */
-  fonts: Type.Record(
-    Id,
-    Type.Object(
-      {
-        family: Label,
-        asset: Id,
-        weight: Type.String({ pattern: '^\\d{1,4}( \\d{1,4})?$' }),
-        style: Type.Union([Type.Literal('normal'), Type.Literal('italic')]),
-      },
-      { additionalProperties: false },
-    ),
-    { additionalProperties: false },
-  ),
+  fonts: Type.Record(Id, Font, { additionalProperties: false }),
 });
 export type SiteDoc = Static<typeof SiteDoc>;
 

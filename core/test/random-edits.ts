@@ -1048,7 +1048,8 @@ class Chooser {
           { language: choices.of(['en', 'de-AT'])! },
           { surround: component?.id ?? null },
           { surround: null },
-          { theme: choices.below(3) === 0 ? null : (this.theme() ?? null) },
+          { theme: this.theme() ?? null },
+          { theme: null },
           { icon: choices.below(2) === 0 ? null : (asset?.id ?? null) },
         ])!;
         return { name, args: { set } };
@@ -1056,6 +1057,39 @@ class Chooser {
       case 'setWidth': {
         const width = choices.of([...Object.keys(documents.site.widths).sort(), id()])!;
         return { name, args: { width, max: choices.of([null, 480, 720])! } };
+      }
+      case 'makeRich': {
+        const doc = choices.of([...allOf(documents, 'page'), ...allOf(documents, 'component')])!;
+        const texts = Object.keys(doc.nodes)
+          .sort()
+          .filter((node) => doc.nodes[node]!.kind === 'text');
+        const node = choices.of(texts);
+        return node === undefined ? undefined : { name, args: { doc: doc.id, node } };
+      }
+      case 'addFont': {
+        const asset = choices.of(
+          allOf(documents, 'asset').filter(({ mediaType }) => mediaType === 'font/woff2'),
+        );
+        if (!asset) return undefined;
+        const metrics = {
+          unitsPerEm: 1000,
+          ascent: 900 + choices.below(200),
+          descent: -250,
+          lineGap: 0,
+          widthAverage: 460,
+        };
+        const font = {
+          family: choices.of(['Literata', `Family ${step}`])!,
+          asset: asset.id,
+          weight: choices.of(['400', '200 900'])!,
+          style: choices.of(['normal' as const, 'italic' as const])!,
+          ...(choices.below(2) === 0 ? { metrics } : {}),
+        };
+        return { name, args: { id: id(), font } };
+      }
+      case 'removeFont': {
+        const font = choices.of(Object.keys(documents.site.fonts).sort());
+        return font === undefined ? undefined : { name, args: { id: font } };
       }
       case 'setGuides': {
         const width = choices.of(['base', ...Object.keys(documents.site.widths).sort()])!;

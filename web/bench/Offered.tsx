@@ -6,11 +6,12 @@ import { docOf, entryTitle } from '@sormet/core/model';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
+import { shortReach } from '../words';
 import { exposureOf, useExposing } from '../ledger/exposing';
 
 /** What can be done about what the sentence says: with one press a text is exposed, or the entry opened that gives it. */
 export function Offered(): ReactNode {
-  const { documents } = useDerived();
+  const { documents, reach } = useDerived();
   const sync = useSync();
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
@@ -25,6 +26,24 @@ export function Offered(): ReactNode {
         onClick={() => void navigate(`/sites/${sync.site}/content/${entry.type}/${entry.id}`)}
       >
         Open {entryTitle(documents, entry)}
+      </Button>
+    );
+  }
+  if (offer?.is === 'rich') {
+    const { definition, node } = offer;
+    return (
+      <Button
+        size="small"
+        onClick={() => {
+          if (sync.edit({ name: 'makeRich', args: { doc: definition, node } }))
+            dispatch(
+              benchActions.notice(
+                'It is rich in the definition now. Double click it, and Ctrl+B, Ctrl+I and Ctrl+K do what they say.',
+              ),
+            );
+        }}
+      >
+        Make it rich there: {shortReach(reach.answer(definition))}
       </Button>
     );
   }

@@ -1,7 +1,9 @@
 import { Editor } from '@tiptap/react';
 import { Fragment, Slice } from '@tiptap/pm/model';
 import { sameJson, type RichPiece } from '@sormet/core/model';
+import { beginMarked } from '../values/rich/begin-marked';
 import { richExtensions } from '../values/rich/extensions';
+import type { Marked } from '../values/rich/marking';
 import { fromEditor, toEditor } from '../values/rich/rich-json';
 
 /** What may have the focus while rich text is typed on the page: what the bar above it opens. */
@@ -14,6 +16,8 @@ const LENT = ['contenteditable', 'role', 'aria-multiline', 'aria-label', 'transl
 export interface RichSession {
   readonly editor: Editor;
   readonly line: boolean;
+  /** Gives words what was asked for while their text was plain. */
+  readonly mark: (marked: Marked) => void;
   /** Told what is stored now: where somebody else has changed it, that is shown. */
   readonly follow: (pieces: readonly RichPiece[]) => void;
   readonly end: () => void;
@@ -98,6 +102,8 @@ export function beginRich(
   return {
     editor,
     line,
+    // A line begins with its first character, blocks with that of their first paragraph.
+    mark: (marked) => beginMarked(editor, marked, line ? 0 : 1),
     follow(now) {
       if (editor.isDestroyed || sameJson(now, last)) return;
       last = now;

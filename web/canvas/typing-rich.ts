@@ -6,6 +6,7 @@ import { sourceAt } from '@sormet/core/resolve';
 import { useLatest } from '../parts/use-latest';
 import { useApp, type AppStore } from '../store/store';
 import { useSync } from '../site/SiteProvider';
+import type { Marked } from '../values/rich/marking';
 import type { RichSession } from './rich-session';
 import { wordsEdit, type TypedTarget } from './words-edit';
 
@@ -27,8 +28,11 @@ export function useRichTyping({
   onEnd: (element: HTMLElement) => void;
 }): {
   typing: RichSession | null;
-  /** @param all whether what is typed first takes the place of all that stands there */
-  start: (element: HTMLElement, target: RichTarget, all: boolean) => void;
+  /**
+   * @param begin with all marked, so that what is typed first takes its place; else with what was marked while it was
+   * plain, given what was asked for
+   */
+  start: (element: HTMLElement, target: RichTarget, begin: 'all' | 'as it is' | Marked) => void;
 } {
   const sync = useSync();
   const store = useStore() as AppStore;
@@ -39,7 +43,7 @@ export function useRichTyping({
   const ended = useLatest(onEnd);
 
   const start = useCallback(
-    (element: HTMLElement, target: RichTarget, all: boolean) => {
+    (element: HTMLElement, target: RichTarget, begin: 'all' | 'as it is' | Marked) => {
       const group = `type ${newId()}`;
       void loaded().then(({ beginRich }) => {
         open.current?.end();
@@ -72,7 +76,8 @@ export function useRichTyping({
         frame.current?.contentWindow?.focus();
         const { editor } = session;
         // A long text is gone on with; a line, and what was just placed, is written anew.
-        if (all || session.line) editor.commands.selectAll();
+        if (typeof begin === 'object') session.mark(begin);
+        else if (begin === 'all' || session.line) editor.commands.selectAll();
         else editor.commands.setTextSelection(editor.state.doc.content.size);
         editor.view.focus();
         setTyping({ session, target });

@@ -3,6 +3,7 @@ import { text } from '@sormet/core/model';
 import { useLatest } from '../parts/use-latest';
 import { useApp } from '../store/store';
 import { useSync } from '../site/SiteProvider';
+import { markingOf, type Marked } from '../values/rich/marking';
 import { WordSteps } from '../values/word-steps';
 import { wordsEdit, type TypedTarget } from './words-edit';
 
@@ -11,11 +12,14 @@ export function useTyping({
   frame,
   onEnd,
   onFull,
+  onMarked,
 }: {
   frame: RefObject<HTMLIFrameElement | null>;
   onEnd: (element: HTMLElement) => void;
   /** Told when more was typed than may stand there, with how many characters may. */
   onFull: (longest: number) => void;
+  /** Told of what should have emphasis, a link or a style; typing has ended by then. */
+  onMarked: (element: HTMLElement, target: TypedTarget, marked: Marked) => void;
 }): {
   active: boolean;
   start: (element: HTMLElement, target: TypedTarget) => void;
@@ -47,6 +51,14 @@ export function useTyping({
         onFull(longest);
       };
       const onKey = (event: KeyboardEvent) => {
+        const by = markingOf(event);
+        if (by) {
+          event.preventDefault();
+          const { from, to } = selectedIn(element);
+          end();
+          onMarked(element, target, { by, from, to });
+          return;
+        }
         if (event.key === 'Escape' || (event.key === 'Enter' && !event.shiftKey)) {
           event.preventDefault();
           element.blur();
@@ -88,9 +100,21 @@ export function useTyping({
       selection?.addRange(range);
       setActive(true);
     },
-    [sync, frame, latest, onEnd, onFull],
+    [sync, frame, latest, onEnd, onFull, onMarked],
   );
 
   useEffect(() => () => stop.current?.(), []);
   return { active, start };
+}
+
+/** What is marked in an element that holds words alone, in characters from its beginning. */
+function selectedIn(element: HTMLElement): { readonly from: number; readonly to: number } {
+  const selection = element.ownerDocument.getSelection();
+  if (!selection || selection.rangeCount === 0) return { from: 0, to: 0 };
+  const range = selection.getRangeAt(0);
+  const before = element.ownerDocument.createRange();
+  before.selectNodeContents(element);
+  before.setEnd(range.startContainer, range.startOffset);
+  const from = before.toString().length;
+  return { from, to: from + range.toString().length };
 }

@@ -1,7 +1,10 @@
 import { useCallback, useEffect } from 'react';
 import type { Resolved, ResolvedElement } from '@sormet/core/resolve';
-import { useDerived } from '../site/SiteProvider';
-import { benchActions } from '../store/bench-slice';
+import { docOf, nodeIn, own, type Documents } from '@sormet/core/model';
+import { shortName } from '@sormet/core/edit';
+import { useLatest } from '../parts/use-latest';
+import { useDerived, useSync } from '../site/SiteProvider';
+import { benchActions, type Offer } from '../store/bench-slice';
 import { useAppDispatch, useBench } from '../store/store';
 import { resolvedOf, textTarget } from './address';
 import type { Stage } from './stage';
@@ -9,6 +12,9 @@ import { onlyContent } from './only-text';
 import { useTyping } from './typing';
 import type { RichSession } from './rich-session';
 import { useRichTyping } from './typing-rich';
+import { NOW_RICH, type Marked } from '../values/rich/marking';
+import { refusalWords } from '../words';
+import type { TypedTarget } from './words-edit';
 import { forgetContent, writeContent } from './written-content';
 
 /** The smallest size at which text is typed, in px of the screen: what is drawn smaller is drawn larger meanwhile. */
@@ -29,6 +35,8 @@ export function useTypingHere(
 } {
   const { doc, built, registry, frame, body, scale } = stage;
   const { documents } = useDerived();
+  const sync = useSync();
+  const latest = useLatest(documents);
   const dispatch = useAppDispatch();
   const { typeInto } = useBench('typeInto');
   const onEnd = useCallback(
@@ -47,8 +55,24 @@ export function useTypingHere(
       dispatch(benchActions.notice(`No more than ${longest} characters may stand here.`)),
     [dispatch],
   );
-  const { active, start: type } = useTyping({ frame, onEnd, onFull });
   const { typing: rich, start: typeRich } = useRichTyping({ frame, onEnd });
+  const onMarked = useCallback(
+    (element: HTMLElement, target: TypedTarget, marked: Marked) => {
+      const { doc: within, node, control } = target;
+      if (control.of !== 'text') {
+        dispatch(benchActions.offer(plainInDefinition(latest.current, target)));
+        return;
+      }
+      const words = element.textContent ?? '';
+      const why = refusalWords(sync.attempt({ name: 'makeRich', args: { doc: within, node } }));
+      dispatch(benchActions.notice(why === '' ? NOW_RICH : why));
+      if (why !== '') return;
+      const pieces = words === '' ? [] : [words];
+      typeRich(element, { ...target, rich: { pieces, line: true, lowered: 0 } }, marked);
+    },
+    [dispatch, latest, sync, typeRich],
+  );
+  const { active, start: type } = useTyping({ frame, onEnd, onFull, onMarked });
 
   const start = useCallback(
     (element: ResolvedElement, all = false) => {
@@ -62,7 +86,7 @@ export function useTypingHere(
       if (!html) return;
       const size = parseFloat(frame.current!.contentWindow!.getComputedStyle(html).fontSize);
       if (size * scale < LEGIBLE) onZoom(LEGIBLE / size);
-      if (target.rich) typeRich(html, { ...target, rich: target.rich }, all);
+      if (target.rich) typeRich(html, { ...target, rich: target.rich }, all ? 'all' : 'as it is');
       else type(html, target);
       requestAnimationFrame(() => html.scrollIntoView({ block: 'nearest', inline: 'nearest' }));
     },
@@ -94,4 +118,25 @@ function firstText(
     if (found) return found;
   }
   return undefined;
+}
+
+/** Why the value of an instance stays plain, and what can be done: its definition says what it may hold. */
+function plainInDefinition(
+  documents: Documents,
+  { doc, node, control }: TypedTarget,
+): { notice: string; offer: Offer | null } {
+  const stored = nodeIn(documents, doc, node);
+  const component =
+    stored?.kind === 'instance' ? docOf(documents, 'component', stored.component) : undefined;
+  const property = control.of === 'value' ? control.property : '';
+  const label = own(component?.properties ?? {}, property)?.label ?? 'This text';
+  const name = component ? shortName(component.name) : 'a component';
+  const shows = Object.entries(component?.nodes ?? {}).find(
+    ([, each]) =>
+      each.kind === 'text' && each.text.is === 'property' && each.text.property === property,
+  );
+  return {
+    notice: `“${label}” is plain text in the definition of ${name}; made rich there, every instance may hold emphasis, links and shared styles.`,
+    offer: component && shows ? { is: 'rich', definition: component.id, node: shows[0] } : null,
+  };
 }

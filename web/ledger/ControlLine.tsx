@@ -15,8 +15,12 @@ import {
 } from '@sormet/core/model';
 import { RefusedMark, useRefused } from '../site/RefusedMark';
 import { useDerived, useSync } from '../site/SiteProvider';
+import { benchActions } from '../store/bench-slice';
+import { useAppDispatch } from '../store/store';
 import { fieldLabel, fittingFields } from '../values/fields';
+import { NOW_RICH, type Marked } from '../values/rich/marking';
 import { ValueCell } from '../values/ValueCell';
+import { refusalWords } from '../words';
 import { AttributeCell } from './AttributeCell';
 import { BoundTo } from './BoundTo';
 import { ExposedCells } from './ExposedCells';
@@ -99,7 +103,16 @@ function ControlValue({
   row: ControlRow;
   onChange: (value: Typed, group: string | null) => void;
 }): ReactNode {
+  const sync = useSync();
+  const dispatch = useAppDispatch();
+  const [marked, setMarked] = useState<Marked | undefined>(undefined);
   const { source, control, node } = row;
+  /** Emphasis, a link or a style in a plain text: it becomes rich, which is said, and has what was asked for. */
+  const becomeRich = (asked: Marked) => {
+    const why = refusalWords(sync.attempt({ name: 'makeRich', args: { doc: doc.id, node } }));
+    if (why === '') setMarked(asked);
+    dispatch(benchActions.notice(why === '' ? NOW_RICH : why));
+  };
   const component = docOf(documents, 'component', doc.id);
   const property =
     source?.is === 'property' && component ? own(component.properties, source.property) : undefined;
@@ -132,6 +145,7 @@ function ControlValue({
       value={isBound ? undefined : (value ?? row.byDefault)}
       label={`${row.elementName} ${row.what}`}
       onChange={onChange}
+      {...(control.of === 'text' && !isBound ? { onMarked: becomeRich, marked } : {})}
     />
   );
 }

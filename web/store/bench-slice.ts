@@ -25,6 +25,7 @@ export interface LandingPlace {
 /** What can be done about a text that is not typed into, offered by the sentence: to expose it in its definition, to open its entry. */
 export type Offer =
   | { readonly is: 'expose'; readonly definition: string; readonly node: string }
+  | { readonly is: 'rich'; readonly definition: string; readonly node: string }
   | { readonly is: 'entry'; readonly entry: string };
 
 /** A document as it was after a revision, with the moment of that. */

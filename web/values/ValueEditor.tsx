@@ -67,6 +67,7 @@ export function ValueEditor(given: EditorProps): ReactNode {
           label={label}
           value={typeof held === 'string' ? held : ''}
           placeholder={placeholder}
+          onMarked={props.onMarked}
           onChange={(typed, group) => onChange({ type: 'text', value: typed }, group)}
         />
       );

@@ -1,5 +1,8 @@
 import { useRef, type ReactNode } from 'react';
 import { newId } from '@sormet/core/model';
+import { benchActions } from '../store/bench-slice';
+import { useAppDispatch } from '../store/store';
+import { markingOf, STAYS_PLAIN, type Marked } from './rich/marking';
 import { WordSteps } from './word-steps';
 
 /**
@@ -11,14 +14,18 @@ export function WordsField({
   value,
   placeholder = '',
   maxLength,
+  onMarked,
   onChange,
 }: {
   label: string;
   value: string;
   placeholder?: string | undefined;
   maxLength?: number;
+  /** Told of what should have emphasis, a link or a style; without it, that these words stay plain is said. */
+  onMarked?: ((marked: Marked) => void) | undefined;
   onChange: (value: string, group: string) => void;
 }): ReactNode {
+  const dispatch = useAppDispatch();
   const session = useRef({ stretch: '', steps: new WordSteps('') });
   return (
     <span className="words-field">
@@ -32,6 +39,15 @@ export function WordsField({
         title={value}
         // Done with one, Enter goes on to the next: it is no part of the text.
         onKeyDown={(event) => {
+          const by = markingOf(event);
+          if (by) {
+            event.preventDefault();
+            event.stopPropagation();
+            const { selectionStart: from, selectionEnd: to } = event.currentTarget;
+            if (onMarked) onMarked({ by, from, to });
+            else dispatch(benchActions.notice(STAYS_PLAIN));
+            return;
+          }
           if (event.key !== 'Enter' || event.nativeEvent.isComposing) return;
           event.preventDefault();
           toNextField(event.currentTarget, event.shiftKey);

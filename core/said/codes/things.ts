@@ -18,6 +18,8 @@ export const THINGS = {
   'the-theme': {},
   'the-width': {},
   'the-line': {},
+  'the-font': {},
+  'the-file': {},
   'to-be-styled': {},
   'was-styled': {},
   'the-shared-style': {},

@@ -3,10 +3,14 @@ import { EditorContent, useEditor } from '@tiptap/react';
 import { newId, sameJson, type RichPiece } from '@sormet/core/model';
 import { useLatest } from '../../parts/use-latest';
 import type { EditorProps } from '../editor-props';
+import { beginMarked } from './begin-marked';
 import { richExtensions } from './extensions';
 import { RichButtons } from './RichButtons';
 import { fromEditor, toEditor } from './rich-json';
 import './rich.css';
+
+/** Where the first character of the first paragraph stands. */
+const FIRST = 1;
 
 /** Whether a piece is a paragraph: then one that is left alone stays one. */
 function isParagraph(piece: RichPiece): boolean {
@@ -19,6 +23,7 @@ export function RichEditor({
   begin,
   label,
   onChange,
+  marked,
   line = false,
 }: EditorProps & { line?: boolean }): ReactNode {
   const shown = value ?? begin;
@@ -53,6 +58,14 @@ export function RichEditor({
     last.current = given;
     editor.commands.setContent(toEditor(given ?? []), { emitUpdate: false });
   }, [editor, given]);
+  // What was marked while it was plain is marked again, and has what was asked for: once.
+  const waiting = useRef(marked);
+  useEffect(() => {
+    if (!editor || !waiting.current) return;
+    editor.view.focus();
+    beginMarked(editor, waiting.current, FIRST);
+    waiting.current = undefined;
+  }, [editor]);
   if (!editor) return null;
   return (
     <div className="rich-editor">

@@ -61,6 +61,16 @@ export type Asked = 'link' | 'style';
 /** Who hears what the keys of an editor ask for: whoever shows the choices. */
 const hearing = new WeakMap<Editor, (asked: Asked) => void>();
 
+/** What was asked for before anybody heard. */
+const waiting = new WeakMap<Editor, Asked>();
+
+/** Asks for what is chosen beside the words, as its key does; who shows the choices may come a moment later. */
+export function askIn(editor: Editor, asked: Asked): void {
+  const hear = hearing.get(editor);
+  if (hear) hear(asked);
+  else waiting.set(editor, asked);
+}
+
 /** The keys of what is chosen beside the words. */
 const Asking = Extension.create({
   name: 'asking',
@@ -76,6 +86,9 @@ const Asking = Extension.create({
 /** Hears what the keys of an editor ask for, until it is told not to. */
 export function hearAsked(editor: Editor, hear: (asked: Asked) => void): () => void {
   hearing.set(editor, hear);
+  const asked = waiting.get(editor);
+  waiting.delete(editor);
+  if (asked !== undefined) hear(asked);
   return () => {
     if (hearing.get(editor) === hear) hearing.delete(editor);
   };

@@ -31,6 +31,10 @@ export const refusals: WordsOf<typeof REFUSALS> = {
   'stays-choice-while-axis':
     'Variants are chosen by it: it stays a choice until it is no axis any more.',
   'only-element-replaced': 'Only an element is replaced like this.',
+  'file-is-no-font': 'that file is no font',
+  'font-is-there': ({ family }) => `${family} is here already, in this weight and style`,
+  'limited-stays-plain': ({ most }) =>
+    `its property takes ${most} characters at most, and rich text cannot keep to that`,
   'only-placed-has-look':
     'Only an element or an instance has a look: words and slots have that of what they stand in.',
   gone: ({ what }) => `${what} is gone; somebody has removed it.`,

@@ -20,6 +20,8 @@ export const things: WordsOf<typeof THINGS> = {
   'the-theme': 'the theme',
   'the-width': 'the width',
   'the-line': 'the line',
+  'the-font': 'the font',
+  'the-file': 'the file',
   'to-be-styled': 'what should be styled',
   'was-styled': 'what was styled',
   'the-shared-style': 'the shared style',
