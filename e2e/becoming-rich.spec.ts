@@ -18,6 +18,7 @@ test('emphasis and links in a plain text, by their keys: it becomes rich, says s
   // What was marked is marked still, and typing goes on there.
   await page.keyboard.press('Control+k');
   await expect(page.getByRole('toolbar', { name: /Rich text on the page/ })).toBeVisible();
+  await expect(page.locator('.rich-linking :focus')).toHaveCount(1);
   await page.keyboard.press('Escape');
   await page.keyboard.type('bolts');
   await expect(paragraph).toHaveText('You pay for the bolts.');

@@ -76,7 +76,7 @@ const Asking = Extension.create({
   name: 'asking',
   addKeyboardShortcuts() {
     const ask = (asked: Asked) => () => {
-      hearing.get(this.editor)?.(asked);
+      askIn(this.editor, asked);
       return true;
     };
     return { 'Mod-k': ask('link'), 'Mod-Alt-s': ask('style') };
