@@ -13,7 +13,9 @@ const transform = {
   ],
 };
 // Packages that are ES modules only are translated too.
-const transformIgnorePatterns = ['/node_modules/(?!(fractional-indexing|parse5|entities|@noble)/)'];
+const transformIgnorePatterns = [
+  '/node_modules/(?!(fractional-indexing|parse5|entities|@noble|@capsizecss|fontkitten)/)',
+];
 
 export default {
   // A machine shared with others may stand still for seconds.

@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { Change, EDIT_ID_PATTERN } from '../edit';
-import { ID_PATTERN, LARGEST_EDIT, SiteDoc } from '../model';
+import { Font, ID_PATTERN, LARGEST_EDIT, SiteDoc } from '../model';
 import { SAID, TOLD } from '../said';
 
 const exact = { additionalProperties: false };
@@ -231,6 +231,8 @@ export const FileAnswer = Type.Object(
     /** In CSS px; of films whoever brings them in knows. */
     width: Type.Optional(Type.Integer()),
     height: Type.Optional(Type.Integer()),
+    /** What a font says of itself: all of a face but where its file is. */
+    font: Type.Optional(Type.Omit(Font, ['asset'], exact)),
     /** What was left out of an SVG because it does not draw. */
     leftOut: Type.Array(TOLD),
   },

@@ -1,10 +1,10 @@
-/** Reads one picture for each message, away from the thread that serves. A thread translates TypeScript for itself. */
+/** Reads one picture or font for each message, away from the thread that serves. A thread translates TypeScript for itself. */
 import { parentPort } from 'node:worker_threads';
 import { register } from 'tsx/esm/api';
 
 register();
-const { readPicture } = await import('./picture.ts');
+const { readUpload } = await import('./read-upload.ts');
 
-parentPort.on('message', ({ id, bytes }) => {
-  parentPort.postMessage({ id, read: readPicture(bytes) });
+parentPort.on('message', async ({ id, bytes }) => {
+  parentPort.postMessage({ id, read: await readUpload(bytes) });
 });

@@ -1,5 +1,5 @@
 import { imageSize } from 'image-size';
-import type { AssetDoc } from '@sormet/core/model';
+import type { AssetDoc, Font } from '@sormet/core/model';
 import { say, type Said, type Told } from '@sormet/core/said';
 import { cleanSvg, UnreadableSvg } from './clean-svg';
 
@@ -14,12 +14,18 @@ const KINDS: Readonly<Record<string, AssetDoc['mediaType']>> = {
 /** How many pixels a picture may have: what a phone can still unpack. */
 const MOST_PIXELS = 60_000_000;
 
+/** What a font says of itself: all of a face but where its file is. */
+export type FontRead = Omit<Font, 'asset'>;
+
 /** A picture as it is stored: its bytes, cleaned where it is SVG, its kind and its size in CSS px. */
 export interface Picture {
   readonly bytes: Uint8Array;
   readonly mediaType: AssetDoc['mediaType'];
-  readonly width: number;
-  readonly height: number;
+  /** In CSS px; a font has none. */
+  readonly width?: number;
+  readonly height?: number;
+  /** What a font says of itself. */
+  readonly font?: FontRead;
   /** What was left out of an SVG because it does not draw. */
   readonly leftOut: readonly Told[];
 }

@@ -50,6 +50,7 @@ export const PROBLEMS = {
   'picture-too-many-pixels': { width: 'number', height: 'number', most: 'number' },
   'svg-not-utf8': {},
   'no-picture': {},
+  'font-unreadable': {},
   'picture-unreadable': {},
   'picture-takes-too-long': {},
   'svg-foreign': {},

@@ -14,6 +14,7 @@ import { useAppDispatch } from '../../store/store';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 import { ValueCell } from '../../values/ValueCell';
 import { RemoveSite } from '../sites/RemoveSite';
+import { Fonts } from './Fonts';
 import './SettingsScreen.css';
 import '../screens.css';
 
@@ -96,6 +97,12 @@ export function SettingsScreen(): ReactNode {
           </Row>
           <Row label="widths" note="what is declared at one holds on screens as wide or narrower">
             <Widths documents={documents} />
+          </Row>
+          <Row
+            label="fonts"
+            note="shipped with its pages; named in tokens and styles by their family"
+          >
+            <Fonts documents={documents} />
           </Row>
           <Row label="keys" note="which single key does what, in this browser">
             <Button size="small" onClick={() => dispatch(benchActions.showKeys(true))}>

@@ -59,6 +59,7 @@ export const problems: WordsOf<typeof PROBLEMS> = {
   'picture-too-many-pixels': ({ width, height, most }) =>
     `This picture is ${width} by ${height} pixels; ${most} million are the most.`,
   'svg-not-utf8': 'This SVG is not written in UTF-8.',
+  'font-unreadable': 'This font cannot be read: it is no sound WOFF2 file of one font.',
   'no-picture': 'This is no picture that can be used: SVG, PNG, JPEG, WebP and GIF can.',
   'picture-unreadable': 'This picture could not be read.',
   'picture-takes-too-long': 'This picture takes too long to be read.',

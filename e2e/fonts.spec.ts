@@ -1,0 +1,52 @@
+import { createRequire } from 'node:module';
+import { expect } from '@playwright/test';
+import { seriousFindings } from './axe';
+import { BenchHand, ownPage } from './bench';
+import { test } from './test';
+
+const mono = createRequire(import.meta.url).resolve(
+  '@fontsource/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-400-normal.woff2',
+);
+
+test('a font of one’s own comes in, and is loaded where words are set in it and nowhere else', async ({
+  page,
+}) => {
+  await page.goto('/sites/brackenfold/settings');
+  const fonts = page.locator('.fonts');
+  const bringIn = async (path: string) => {
+    const asked = page.waitForEvent('filechooser');
+    await fonts.getByRole('button', { name: 'Bring a font in' }).click();
+    await (await asked).setFiles(path);
+  };
+  await bringIn(import.meta.filename);
+  await expect(fonts.getByRole('alert')).toContainText('no picture that can be used');
+  await bringIn(mono);
+  await expect(fonts.getByText('Atkinson Hyperlegible Mono')).toBeVisible();
+  await expect(fonts.getByRole('alert')).toHaveCount(0);
+  await bringIn(mono);
+  await expect(fonts.getByRole('alert')).toContainText('is here already');
+  expect(await seriousFindings(page)).toEqual([]);
+
+  const bench = new BenchHand(page);
+  await bench.open(await ownPage(page, 'own-lettered'));
+  const heading = bench.canvas.getByRole('heading', { name: 'How it works' });
+  const loaded = () =>
+    heading.evaluate((element) =>
+      [...element.ownerDocument.fonts]
+        .filter(({ status }) => status === 'loaded')
+        .map(({ family }) => family.replaceAll('"', '')),
+    );
+  await expect.poll(loaded).not.toContain('Atkinson Hyperlegible Mono');
+  await page.getByRole('treeitem', { name: /^Heading/ }).click();
+  await bench.tab('Style');
+  await bench.declare('font-family', 'Atkinson Hyperlegible Mono, monospace');
+  await expect.poll(loaded).toContain('Atkinson Hyperlegible Mono');
+  await bench.saved();
+
+  await page.goto('/sites/brackenfold/settings');
+  await fonts.getByRole('button', { name: /^Take away Atkinson Hyperlegible Mono/ }).click();
+  await expect(page.getByText('1 place names this family')).toBeVisible();
+  await page.getByRole('button', { name: 'Take it away' }).click();
+  await expect(fonts.getByText('Atkinson Hyperlegible Mono')).toHaveCount(0);
+  await expect(page.locator('.bar-saved').or(page.getByText('Saved')).first()).toBeVisible();
+});
