@@ -30,3 +30,23 @@ test('let go, nothing waits any more', async () => {
   await user.click(within(dialog).getByRole('button', { name: 'Drop it' }));
   expect(store.getState().site.conflicts).toEqual([]);
 });
+
+test('both sides are told in words: rich text, a line, a font, and whatever else there is', async () => {
+  const { store, dialog } = await refused();
+  const [conflict] = store.getState().site.conflicts;
+  for (const [stands, words] of [
+    [
+      { type: 'rich', value: [{ tag: 'strong', children: ['Bread'] }, ' and salt'] },
+      'Bread and salt',
+    ],
+    [{ axis: 'x', at: 320, width: 'base' }, '320px from the left'],
+    [{ family: 'Literata', weight: '200 900', style: 'normal' }, 'Literata, weight 200 900'],
+    [{ query: { from: 'x' } }, 'another version of it'],
+  ] as const) {
+    act(() => {
+      store.dispatch(siteActions.unstored({ ...conflict!, failed: false, stands }));
+    });
+    expect(dialog).toHaveTextContent(words);
+    expect(dialog).not.toHaveTextContent('{"');
+  }
+});

@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Badge, Button } from 'antd';
+import { richWords, type RichPiece } from '@sormet/core/model';
 import { Dialog } from '../parts/Dialog';
 import { Check, CloudOff, CloudUpload, TriangleAlert, Users } from 'lucide-react';
 import { siteActions } from '../store/site-slice';
@@ -204,11 +205,23 @@ function CopyButton({ text }: { text: string }): ReactNode {
 function plainWords(value: unknown): string {
   if (value === null || value === undefined) return 'nothing';
   if (typeof value !== 'object') return String(value as string | number | boolean);
+  if (Array.isArray(value))
+    return value.every(isPiece) ? richWords(value) : count(value.length, 'item');
   const record = value as Record<string, unknown>;
+  if ('axis' in record)
+    return `${String(record['at'])}px from the ${record['axis'] === 'x' ? 'left' : 'top'}`;
+  if ('family' in record) return `${String(record['family'])}, weight ${String(record['weight'])}`;
   for (const member of ['value', 'css', 'name'])
     if (member in record) return plainWords(record[member]);
   if ('place' in record || 'parent' in record) return 'another place';
-  return JSON.stringify(value);
+  return 'another version of it';
+}
+
+/** Whether it is a piece of rich text. */
+function isPiece(value: unknown): value is RichPiece {
+  return (
+    typeof value === 'string' || (typeof value === 'object' && value !== null && 'tag' in value)
+  );
 }
 
 /** What machines say to each other, for whoever wants to look: folded, since it says nothing to most. */
