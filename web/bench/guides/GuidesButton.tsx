@@ -7,13 +7,20 @@ const GuidesPanel = lazy(() =>
 );
 
 /** Opens what a page or a definition is lined up with, to be set. */
-export function GuidesButton({ doc }: { doc: string }): ReactNode {
+export function GuidesButton({
+  doc,
+  name = 'Guides',
+}: {
+  doc: string;
+  /** What it is called, where another stands beside it. */
+  name?: string;
+}): ReactNode {
   const [open, setOpen] = useState(false);
   const button = (
     <button
       type="button"
       className="icon-button guides-button"
-      aria-label="Guides"
+      aria-label={name}
       title="Guides: columns, baseline and lines to line things up with, never published"
       aria-haspopup="dialog"
       aria-expanded={open}

@@ -32,7 +32,7 @@ export function DefinitionHead({
         <DrawnAt width={drawn.width} chosen={chosen} onChoose={onChoose} /> ·{' '}
         <ZoomField kind="definition" scale={drawn.scale} />
       </span>
-      <GuidesButton doc={definition.id} />
+      <GuidesButton doc={definition.id} name="Guides of the definition" />
       {children}
     </div>
   );
