@@ -23,6 +23,11 @@ test('a font of one’s own comes in, and is loaded where words are set in it an
   await bringIn(mono);
   await expect(fonts.getByText('Atkinson Hyperlegible Mono')).toBeVisible();
   await expect(fonts.getByRole('alert')).toHaveCount(0);
+  // One step: taken back and done again whole.
+  await page.keyboard.press('Control+z');
+  await expect(fonts.getByText('Atkinson Hyperlegible Mono')).toHaveCount(0);
+  await page.keyboard.press('Control+Shift+z');
+  await expect(fonts.getByText('Atkinson Hyperlegible Mono')).toBeVisible();
   await bringIn(mono);
   await expect(fonts.getByRole('alert')).toContainText('is here already');
   expect(await seriousFindings(page)).toEqual([]);

@@ -64,7 +64,14 @@ function filmSize(mediaType: string, file: File): Promise<Size> {
   });
 }
 
-function assetOf({ sha256, mediaType, name, width, height }: FileAnswer, film: Size): AssetDoc {
+/**
+ * A file that was stored as one of the site.
+ * @param film how large a film is drawn: that the server does not know
+ */
+export function assetOf(
+  { sha256, mediaType, name, width, height }: FileAnswer,
+  film: Size = {},
+): AssetDoc {
   return {
     id: newId(),
     kind: 'asset',

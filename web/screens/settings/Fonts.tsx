@@ -1,18 +1,11 @@
 import { useState, type ReactNode } from 'react';
 import { Button, Popconfirm } from 'antd';
-import {
-  assetPath,
-  docOf,
-  FORMAT,
-  newId,
-  type AssetDoc,
-  type Documents,
-  type Font,
-} from '@sormet/core/model';
+import { assetPath, docOf, newId, type Documents, type Font } from '@sormet/core/model';
 import { askForFile } from '../../parts/ask-for-file';
 import { Wrong } from '../../parts/Wrong';
 import { api } from '../../site/api';
 import { useSync } from '../../site/SiteProvider';
+import { assetOf } from '../../values/use-pictures';
 import { count, refusalWords } from '../../words';
 
 /** The faces of fonts that a site ships with, by family; one comes in as a file of one's own. */
@@ -29,22 +22,19 @@ export function Fonts({ documents }: { documents: Documents }): ReactNode {
   const bringIn = async (file: File) => {
     setWrong('');
     try {
-      const { sha256, mediaType, name, font } = await api.upload(sync.site, file);
-      if (!font) return setWrong(`“${name}” is no font. Fonts come in as WOFF2.`);
-      const asset: AssetDoc = {
-        id: newId(),
-        kind: 'asset',
-        format: FORMAT,
-        name,
-        sha256,
-        mediaType: mediaType as AssetDoc['mediaType'],
-      };
+      const stored = await api.upload(sync.site, file);
+      const { font } = stored;
+      if (!font) return setWrong(`“${stored.name}” is no font. Fonts come in as WOFF2.`);
+      const asset = assetOf(stored);
       setWrong(
         refusalWords(
-          sync.attemptAll([
-            { name: 'addAsset', args: { asset } },
-            { name: 'addFont', args: { id: newId(), font: { ...font, asset: asset.id } } },
-          ]),
+          sync.attemptAll(
+            [
+              { name: 'addAsset', args: { asset } },
+              { name: 'addFont', args: { id: newId(), font: { ...font, asset: asset.id } } },
+            ],
+            { group: `font ${newId()}` },
+          ),
         ),
       );
     } catch (error) {
