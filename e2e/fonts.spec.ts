@@ -48,6 +48,14 @@ test('a font of one’s own comes in, and is loaded where words are set in it an
   await expect.poll(loaded).toContain('Atkinson Hyperlegible Mono');
   await bench.saved();
 
+  // Where a picture is wanted a font is none: it is said, and nothing is taken in.
+  await page.goto('/sites/brackenfold/settings');
+  await page.getByText('none yet').click();
+  const asked = page.waitForEvent('filechooser');
+  await page.getByText('Bring in a picture …').click();
+  await (await asked).setFiles(mono);
+  await expect(page.getByText('fonts are brought in in the settings')).toBeVisible();
+
   await page.goto('/sites/brackenfold/settings');
   await fonts.getByRole('button', { name: /^Take away Atkinson Hyperlegible Mono/ }).click();
   await expect(page.getByText('1 place names this family')).toBeVisible();

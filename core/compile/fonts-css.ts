@@ -1,7 +1,5 @@
-import { assetPath, docOf, own, type Documents, type SiteDoc } from '../model';
+import { assetPath, docOf, type Documents, type Font } from '../model';
 import { splitAt } from '../style';
-
-type Font = SiteDoc['fonts'][string];
 
 /**
  * What stands in for a font until it is there: fonts that machines have, by the generic family at the end of a list, with
@@ -42,7 +40,7 @@ export class FontsInUse {
     if (this.families.size === 0) return css;
     const names = splitAt(css, ',').map((name) => name.trim());
     const last = names.at(-1)?.toLowerCase() ?? '';
-    const generic: Generic = last in STANDING_IN ? (last as Generic) : 'sans-serif';
+    const generic = isGeneric(last) ? last : 'sans-serif';
     let isMore = false;
     const all = names.flatMap((name) => {
       const font = this.families.get(bare(name))?.find(({ metrics }) => metrics);
@@ -58,13 +56,13 @@ export class FontsInUse {
   /** The faces of the fonts that some CSS names. They are in no layer: faces do not cascade (CSS Fonts Level 4, 4). */
   faces(css: string): string {
     const said = css.toLowerCase();
-    const own = [...this.families].flatMap(([name, fonts]) =>
+    const named = [...this.families].flatMap(([name, fonts]) =>
       // A name with other characters may be written in several ways: it is taken along.
       /^[\w -]+$/.test(name) && !said.includes(name) ? [] : fonts.map((font) => this.face(font)),
     );
     const others = [...this.standingIn].sort(([a], [b]) => (a < b ? -1 : 1));
     return [
-      ...own,
+      ...named,
       ...others.map(([name, { font, generic }]) => standIn(name, font, generic)),
     ].join('');
   }
@@ -74,6 +72,11 @@ export class FontsInUse {
     if (!file) return '';
     return `@font-face{font-family:${JSON.stringify(family)};src:url("${assetPath(file)}") format("woff2");font-weight:${weight};font-style:${style};font-display:swap}`;
   }
+}
+
+/** Whether something stands in for what ends with this; a family may be called like a member that every object has. */
+function isGeneric(name: string): name is Generic {
+  return Object.hasOwn(STANDING_IN, name);
 }
 
 /** The family that a name in a list is, however it is quoted. */
@@ -89,7 +92,7 @@ const standInName = ({ family }: Font, generic: Generic) => `${family} as ${gene
  */
 function standIn(name: string, { metrics }: Font, generic: Generic): string {
   const { unitsPerEm, ascent, descent, lineGap, widthAverage } = metrics!;
-  const { local, widthPerEm } = own(STANDING_IN, generic)!;
+  const { local, widthPerEm } = STANDING_IN[generic];
   const size = widthAverage / unitsPerEm / widthPerEm;
   const percent = (share: number) => `${Number((share * 100).toFixed(4))}%`;
   const of = (units: number) => percent(units / (unitsPerEm * size));

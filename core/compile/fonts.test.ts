@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { doEdit, isRefusal, type NamedEdit } from '../edit';
 import { Documents, type Doc, type Font } from '../model';
 import { asset, documentsOf, means, page, tags } from '../test';
-import { compileSite, FontsInUse } from '.';
+import { compileSite, FontsInUse, Release } from '.';
 
 /** What the packages @capsizecss/unpack 4 and @capsizecss/metrics 3 say of fonts, read 2026-11-30. */
 const NEXT = { unitsPerEm: 1000, ascent: 984, descent: -316, lineGap: 0, widthAverage: 444 };
@@ -119,6 +119,24 @@ describe('the fonts of a page', () => {
     const { css } = cssOf(withFonts(start, { a: font(odd) }));
     expect(css).toContain(`@font-face{font-family:${JSON.stringify(odd)}`);
   });
+});
+
+test('a list that ends with a name every object has is a list like any other', () => {
+  const fonts = new FontsInUse(withFonts(start, { a: font('Own Type', { metrics: NEXT }) }));
+  expect(fonts.list('Own Type, constructor')).toBe(
+    'Own Type, "Own Type as sans-serif", constructor',
+  );
+  expect(fonts.faces('')).toContain('local("Arial")');
+});
+
+test('a file that comes back is in the release again, built in part as built whole', () => {
+  const there = withFonts(start, { a: font('Own Type') });
+  const gone = Documents.from([...there].filter(({ id }) => id !== 'file'));
+  const before = compileSite(gone, means());
+  const release = new Release(before.manifest);
+  const again = compileSite(there, means(), { release, documents: gone });
+  expect(again.manifest).toEqual(compileSite(there, means()).manifest);
+  expect(again.manifest).not.toEqual(before.manifest);
 });
 
 describe('fonts of a site', () => {

@@ -111,8 +111,8 @@ export class PageCompiler {
     this.sink.add(site.id);
     for (const font of Object.values(site.fonts)) {
       const file = docOf(this.documents, 'asset', font.asset);
-      // Those of its sheet alone: what no text of it is set in is no part of the page.
-      if (file && text.includes(assetPath(file))) this.sink.add(font.asset);
+      // Those of its sheet alone: what no text of it is set in is no part of the page. A file that is gone may come back.
+      if (!file || text.includes(assetPath(file))) this.sink.add(font.asset);
     }
     for (const each of stylesRead(this.documents, template.used)) this.sink.add(each);
     addDefinitions(linked, this.sink);

@@ -26,7 +26,9 @@ export async function readFont(bytes: Uint8Array): Promise<PictureRead> {
     if (family === '' || !(xWidthAvg > 0)) return { refused: say('font-unreadable') };
     const read: FontRead = {
       family,
-      weight: wght ? `${wght.min} ${wght.max}` : String(font['OS/2'].usWeightClass),
+      weight: wght
+        ? `${Math.round(wght.min)} ${Math.round(wght.max)}`
+        : String(font['OS/2'].usWeightClass),
       style: font['OS/2'].fsSelection.italic || font.italicAngle !== 0 ? 'italic' : 'normal',
       metrics: { unitsPerEm, ascent, descent, lineGap, widthAverage: xWidthAvg },
     };

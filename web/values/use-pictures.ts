@@ -23,6 +23,14 @@ export function usePictures(): {
       for (const file of files)
         try {
           const stored = await api.upload(sync.site, file);
+          if (stored.font) {
+            dispatch(
+              siteActions.refused(
+                `“${stored.name}” is a font; fonts are brought in in the settings of the site.`,
+              ),
+            );
+            continue;
+          }
           const doc = assetOf(stored, await filmSize(stored.mediaType, file));
           if (stored.leftOut.length > 0)
             dispatch(
