@@ -1,10 +1,10 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from '../scripts/lib/ports.mjs';
-import { killIfThere, processesOn } from '../scripts/lib/postgres.mjs';
+import { removeWithWriters } from '../scripts/lib/postgres.mjs';
 
 const root = join(import.meta.dirname, '..');
 
@@ -69,11 +69,7 @@ export class OwnServer {
    */
   async remove(): Promise<void> {
     await this.stop();
-    for (let left = processesOn(this.folder); left.length > 0; left = processesOn(this.folder)) {
-      for (const pid of left) killIfThere(pid);
-      await new Promise((done) => setTimeout(done, 50));
-    }
-    rmSync(this.folder, { recursive: true, force: true });
+    await removeWithWriters(this.folder);
   }
 
   get address(): string {

@@ -19,7 +19,7 @@ export default defineConfig({
   workers: PORTS.length,
   // What fails is wrong: nothing is tried again.
   retries: 0,
-  reporter: [['list']],
+  reporter: [['list'], ['./in-short.ts']],
   // The main job begins on the demo as it is shipped, so it goes first.
   projects: [
     { name: 'main job', testMatch: 'main-job.spec.ts' },

@@ -1,4 +1,2 @@
-/** The processes of PostgreSQL that work on a folder, or on one below it. */
-export function processesOn(folder: string): number[];
-/** Kills a process, unless it ended by itself since it was seen. */
-export function killIfThere(pid: number): void;
+/** Removes a folder that processes of PostgreSQL may be at work in: they are killed first. */
+export function removeWithWriters(folder: string): Promise<void>;

@@ -74,17 +74,19 @@ export function accepts(port) {
 }
 
 /** The processes of PostgreSQL that work on a folder, or on one below it: told to, or in it. */
-export function processesOn(folder) {
+function processesOn(folder) {
   return readdirSync('/proc')
     .filter((name) => /^\d+$/.test(name))
     .map(Number)
     .filter((pid) => {
       try {
         const words = readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0');
-        if (/\/(initdb|postgres)$/.test(words[0]) && words.some((word) => word.includes(folder)))
-          return true;
+        const program = /\/(initdb|postgres)$/.test(words[0]);
+        if (program && words.some((word) => word.includes(folder))) return true;
+        // What initdb runs is not told its folder, it works in it; and so do the processes of a server.
         return (
-          words[0].startsWith('postgres:') && readlinkSync(`/proc/${pid}/cwd`).startsWith(folder)
+          (program || words[0].startsWith('postgres:')) &&
+          readlinkSync(`/proc/${pid}/cwd`).startsWith(folder)
         );
       } catch {
         // It ended while this looked, or is not ours to look at.
@@ -94,7 +96,7 @@ export function processesOn(folder) {
 }
 
 /** Kills a process, unless it ended by itself since it was seen. */
-export function killIfThere(pid) {
+function killIfThere(pid) {
   try {
     process.kill(pid, 'SIGKILL');
   } catch (error) {
@@ -103,6 +105,26 @@ export function killIfThere(pid) {
 }
 
 const pause = (ms) => new Promise((done) => setTimeout(done, ms));
+
+/**
+ * Removes a folder that processes of PostgreSQL may be at work in, whom nobody waits for any more: they are killed first.
+ * What one of them wrote while it was removed is removed again.
+ */
+export async function removeWithWriters(folder) {
+  for (let tries = 1; ; tries += 1) {
+    for (let left = processesOn(folder); left.length > 0; left = processesOn(folder)) {
+      for (const pid of left) killIfThere(pid);
+      await pause(50);
+    }
+    try {
+      rmSync(folder, { recursive: true, force: true });
+      return;
+    } catch (error) {
+      if (error.code !== 'ENOTEMPTY' || tries === 50) throw error;
+      await pause(100);
+    }
+  }
+}
 
 /** Makes a folder and those above it, one by one: told to make them all at once, Node tries for ever below /proc. */
 function makeFolder(folder) {
@@ -148,7 +170,7 @@ class Cluster {
   }
 
   /** Makes the cluster when there is none. What is there and is no whole cluster is never touched. */
-  prepare() {
+  async prepare() {
     if (existsSync(this.data)) {
       const whole = ['PG_VERSION', 'global/pg_control', 'base'].every((name) =>
         existsSync(join(this.data, name)),
@@ -170,7 +192,7 @@ class Cluster {
         this.setPassword();
       return;
     }
-    this.make();
+    await this.make();
   }
 
   /** PostgreSQL takes only a folder of its own user that others may not write to: what is otherwise is told, and left as it is. */
@@ -190,7 +212,7 @@ class Cluster {
   }
 
   /** Makes it beside, marked as half made, and puts it in place when it is whole. */
-  make() {
+  async make() {
     const making = this.data + '.making';
     const mark = making + '.by-sormet';
     if (existsSync(making)) {
@@ -199,8 +221,7 @@ class Cluster {
           `${making} is in the way and was not made by Sormet. Nothing in it was touched. Move it away.`,
         );
       // A start that was killed may have left what it ran at work there.
-      for (const pid of processesOn(making)) killIfThere(pid);
-      rmSync(making, { recursive: true, force: true, maxRetries: 20, retryDelay: 100 });
+      await removeWithWriters(making);
     }
     say('Making the database …');
     writeFileSync(mark, 'Half made by Sormet; it may be removed.\n');
@@ -363,7 +384,7 @@ export async function startPostgres(programs, folder, { durable = true, tests = 
   const release = await lockFolder(folder);
   const cluster = new Cluster(programs, folder, durable);
   try {
-    cluster.prepare();
+    await cluster.prepare();
     const port = await cluster.start();
     const password = readFileSync(cluster.secret, 'utf8').trim();
     const url = await makeDatabase({ port, password, tests });
