@@ -287,19 +287,32 @@ export const styles: readonly StyleDoc[] = WRITTEN.map(([id, name, base, ...bloc
   style: styled(...block),
 }));
 
+/** How high the lines of a font are and how wide its letters, as the server reads it from the file. */
+const measures = (ascent: number, descent: number, widthAverage: number) => ({
+  metrics: { unitsPerEm: 1000, ascent, descent, lineGap: 0, widthAverage },
+});
+
 /** The fonts that Brackenfold ships with. */
 export const fonts: SiteDoc['fonts'] = {
-  literata: { family: 'Literata', asset: 'font-literata', weight: '200 900', style: 'normal' },
+  literata: {
+    family: 'Literata',
+    asset: 'font-literata',
+    weight: '200 900',
+    style: 'normal',
+    ...measures(1177, -308, 480),
+  },
   text400: {
     family: 'Atkinson Hyperlegible Next',
     asset: 'font-text-400',
     weight: '400',
     style: 'normal',
+    ...measures(984, -316, 444),
   },
   text700: {
     family: 'Atkinson Hyperlegible Next',
     asset: 'font-text-700',
     weight: '700',
     style: 'normal',
+    ...measures(984, -316, 478),
   },
 };

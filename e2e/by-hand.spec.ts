@@ -150,3 +150,30 @@ test('padding, gap, tracks and width are dragged on the canvas, held by the scal
   await expect(await bench.styleCell('max-width')).toHaveValue(/^\d+px$/);
   await expect.poll(async () => (await section.boundingBox())!.width).toBeLessThan(before - 30);
 });
+
+test('the areas of a grid are drawn on the canvas with their names, and dragged to where they end', async ({
+  page,
+}) => {
+  const { bench, section } = await styledSection(page, 'own-areas');
+  await page.keyboard.press('d');
+  for (const declared of ['cols 3', 'grid-template-areas "top top ." "side main main"']) {
+    await page.keyboard.type(declared);
+    await page.keyboard.press('Enter');
+  }
+  await page.keyboard.press('Escape');
+  const areas = page.locator('.grid-area');
+  await expect(areas).toHaveText(['top', 'side', 'main']);
+  const corner = (name: string) => page.locator(`[data-area=${name}]`);
+  const wide = (await areas.first().boundingBox())!.width;
+  await drag(page, corner('top'), { x: wide / 2 });
+  await expect(section).toHaveCSS('grid-template-areas', '"top top top" "side main main"');
+  await drag(page, corner('side'), { x: wide / 2 });
+  await expect(section).toHaveCSS('grid-template-areas', '"top top top" "side side main"');
+  await page.keyboard.press('Control+z');
+  await expect(section).toHaveCSS('grid-template-areas', '"top top top" "side main main"');
+  // Over the whole of another it does not reach, which is said.
+  await drag(page, corner('side'), { x: wide * 1.5 });
+  await expect(page.getByText('“side” cannot reach there')).toBeVisible();
+  await expect(section).toHaveCSS('grid-template-areas', /"side (side )?main( main)?"/);
+  await bench.saved();
+});

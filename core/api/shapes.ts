@@ -239,3 +239,33 @@ export const FileAnswer = Type.Object(
   exact,
 );
 export type FileAnswer = Static<typeof FileAnswer>;
+
+/** A family of fonts that ships with the program: a site takes it in face by face. */
+export const OpenFamily = Type.Object(
+  {
+    family: Type.String(),
+    /** What comes after it in a list of fonts (CSS Fonts Level 4, 2.1.3). */
+    generic: Type.Union([
+      Type.Literal('serif'),
+      Type.Literal('sans-serif'),
+      Type.Literal('monospace'),
+      Type.Literal('cursive'),
+    ]),
+    faces: Type.Array(
+      Type.Object(
+        {
+          /** Its name under `/api/fonts`. */
+          file: Type.String(),
+          style: Type.Union([Type.Literal('normal'), Type.Literal('italic')]),
+          /** For which characters it is, as CSS writes it. */
+          range: Type.String(),
+        },
+        exact,
+      ),
+    ),
+  },
+  exact,
+);
+export type OpenFamily = Static<typeof OpenFamily>;
+
+export const OpenFamilies = Type.Object({ families: Type.Array(OpenFamily) }, exact);

@@ -43,7 +43,7 @@ export class FontsInUse {
     const generic = isGeneric(last) ? last : 'sans-serif';
     let isMore = false;
     const all = names.flatMap((name) => {
-      const font = this.families.get(bare(name))?.find(({ metrics }) => metrics);
+      const font = ofMostWords(this.families.get(bare(name)) ?? []);
       if (!font) return [name];
       const other = standInName(font, generic);
       this.standingIn.set(other, { font, generic });
@@ -67,16 +67,26 @@ export class FontsInUse {
     ].join('');
   }
 
-  private face({ family, asset, weight, style }: Font): string {
+  private face({ family, asset, weight, style, range }: Font): string {
     const file = docOf(this.documents, 'asset', asset);
     if (!file) return '';
-    return `@font-face{font-family:${JSON.stringify(family)};src:url("${assetPath(file)}") format("woff2");font-weight:${weight};font-style:${style};font-display:swap}`;
+    return `@font-face{font-family:${JSON.stringify(family)};src:url("${assetPath(file)}") format("woff2");font-weight:${weight};font-style:${style};font-display:swap${range === undefined ? '' : `;unicode-range:${range}`}}`;
   }
 }
 
 /** Whether something stands in for what ends with this; a family may be called like a member that every object has. */
 function isGeneric(name: string): name is Generic {
   return Object.hasOwn(STANDING_IN, name);
+}
+
+/** The face, of those whose measures are known, that most words are set in: upright, the nearest to weight 400. */
+function ofMostWords(fonts: readonly Font[]): Font | undefined {
+  const measured = fonts.filter(({ metrics }) => metrics);
+  const far = ({ weight, style }: Font) => {
+    const [least = 400, most = least] = weight.split(' ').map(Number);
+    return (style === 'normal' ? 0 : 1000) + Math.max(0, least - 400, 400 - most);
+  };
+  return measured.sort((one, other) => far(one) - far(other))[0];
 }
 
 /** The family that a name in a list is, however it is quoted. */

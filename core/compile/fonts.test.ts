@@ -114,6 +114,32 @@ describe('the fonts of a page', () => {
     );
   });
 
+  test('are stood in for by the measures of the face that most words are set in', () => {
+    const wide = { ...NEXT, widthAverage: 900 };
+    const fonts = new FontsInUse(
+      withFonts(start, {
+        a: font('Own Type', { style: 'italic', metrics: wide }),
+        b: font('Own Type', { weight: '900', metrics: wide }),
+        c: font('Own Type', { weight: '300 500', metrics: NEXT }),
+        d: font('Own Type', { weight: '400', range: 'U+0100-02BA' }),
+      }),
+    );
+    fonts.list('Own Type, serif');
+    expect(fonts.faces('')).toContain(`size-adjust:${((44.4 * 2048) / 832).toFixed(4)}%`);
+  });
+
+  test('say for which characters each file is, where it is not for all (CSS Fonts Level 4, 4.5)', () => {
+    const { css, loads } = cssOf(
+      withFonts(start, {
+        a: font('Own Type', { range: 'U+0000-00FF' }),
+        b: font('Own Type', { range: 'U+0100-02BA,U+1E??' }),
+      }),
+    );
+    expect(css).toContain('font-display:swap;unicode-range:U+0000-00FF}');
+    expect(css).toContain('unicode-range:U+0100-02BA,U+1E??}');
+    expect(loads.filter((each) => each.endsWith('.woff2'))).toHaveLength(1);
+  });
+
   test('with odd characters in their names are told as strings, and taken along', () => {
     const odd = 'It\'s "7"; }';
     const { css } = cssOf(withFonts(start, { a: font(odd) }));

@@ -48,6 +48,10 @@ const FontMetrics = Type.Object(
   { additionalProperties: false },
 );
 
+/** One range of characters of CSS, or several. */
+const RANGE_PATTERN =
+  '^[Uu]\\+[0-9A-Fa-f?]{1,6}(-[0-9A-Fa-f]{1,6})?(, ?[Uu]\\+[0-9A-Fa-f?]{1,6}(-[0-9A-Fa-f]{1,6})?)*$';
+
 /** A face of a font family: a file, for some weights and a style. */
 export const Font = Type.Object(
   {
@@ -57,6 +61,8 @@ export const Font = Type.Object(
     weight: Type.String({ pattern: '^\\d{1,4}( \\d{1,4})?$' }),
     style: Type.Union([Type.Literal('normal'), Type.Literal('italic')]),
     metrics: Type.Optional(FontMetrics),
+    /** For which characters it is, where it is not for all (CSS Fonts Level 4, 4.5: `unicode-range`). */
+    range: Type.Optional(Type.String({ pattern: RANGE_PATTERN, maxLength: 1000 })),
   },
   { additionalProperties: false },
 );

@@ -1084,6 +1084,7 @@ class Chooser {
           weight: choices.of(['400', '200 900'])!,
           style: choices.of(['normal' as const, 'italic' as const])!,
           ...(choices.below(2) === 0 ? { metrics } : {}),
+          ...(choices.below(3) === 0 ? { range: 'U+0100-02BA,U+1E??' } : {}),
         };
         return { name, args: { id: id(), font } };
       }

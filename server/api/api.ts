@@ -7,6 +7,7 @@ import { LARGEST_REQUEST, Problem } from '../http/problem';
 import type { ApiParts } from './api-parts';
 import { editsRouter } from './edits-router';
 import { filesRouter } from './files-router';
+import { fontsRouter } from './fonts-router';
 import { historyRouter } from './history-router';
 import { publishingRouter } from './publishing-router';
 import { sitesRouter } from './sites-router';
@@ -23,6 +24,7 @@ export function api(parts: ApiParts): Router {
     const sites = await parts.store.database.getRepository(SiteEntity).count();
     answer(response, shapes.HealthAnswer, { status: 'ok', sites });
   });
+  router.use('/fonts', fontsRouter());
   router.use('/sites', sitesRouter(parts));
   for (const subject of [editsRouter, historyRouter, publishingRouter, filesRouter])
     router.use('/sites/:site', subject(parts));

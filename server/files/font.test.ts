@@ -2,6 +2,9 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import fc from 'fast-check';
 import { startTestServer, type TestServer } from '../test/test-server';
+import { Ajv } from 'ajv';
+import { Font } from '@sormet/core/model';
+import type { OpenFamily } from '@sormet/core/api';
 import { isFont, readFont } from './font';
 
 const require = createRequire(__filename);
@@ -68,6 +71,34 @@ describe('the server', () => {
     const file = await server.api.get(`/files/${sha256.slice(0, 16)}.woff2`).expect(200);
     expect(file.headers['content-type']).toBe('font/woff2');
     expect(file.headers['x-content-type-options']).toBe('nosniff');
+  });
+
+  test('ships a dozen open families: every file is a font of that name in all weights, upright or slanted, for the letters it says', async () => {
+    const { body } = await server.api.get('/api/fonts').expect(200);
+    const { families } = body as { families: OpenFamily[] };
+    expect(families).toHaveLength(12);
+    const valid = new Ajv({ strict: false }).compile(Font);
+    for (const { family, faces } of families)
+      for (const { file, style, range } of faces) {
+        const sent = await server.api.get(`/api/fonts/${file}`).buffer().expect(200);
+        expect(sent.headers['content-type']).toBe('font/woff2');
+        const read = await readFont(sent.body as Buffer);
+        if ('refused' in read) throw new Error(file);
+        const { font } = read.picture;
+        // The families of variable fonts are called so, whatever their makers add for the optical size.
+        expect([file, font?.family.startsWith(family)]).toEqual([file, true]);
+        expect([file, font?.style]).toEqual([file, style]);
+        expect(font?.weight).toMatch(/^\d+ \d+$/);
+        // The face for the letters of most languages has measures.
+        expect([file, font?.metrics !== undefined]).toEqual([file, range.startsWith('U+0000')]);
+        const face = { ...font, asset: 'file', range };
+        expect([face, valid(face)]).toEqual([face, true]);
+      }
+  });
+
+  test('sends no file but those of its families', async () => {
+    for (const name of ['literata', '..%2funicode.json', 'literata-latin-wght-normal.woff2', 'x'])
+      await server.api.get(`/api/fonts/${name}`).expect(404);
   });
 
   test('says in words what is no font', async () => {

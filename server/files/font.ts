@@ -22,15 +22,20 @@ export async function readFont(bytes: Uint8Array): Promise<PictureRead> {
     if (font.isCollection) return { refused: say('font-unreadable') };
     const { wght } = font.variationAxes;
     const { unitsPerEm, ascent, descent, lineGap, xWidthAvg } = await fromBuffer(buffer);
+    // Of a file with other characters alone nothing can be said of how wide words are.
+    const hasLetters = font.hasGlyphForCodePoint('e'.codePointAt(0)!);
     const family = familyOf(font.getName('preferredFamily'), font.familyName);
-    if (family === '' || !(xWidthAvg > 0)) return { refused: say('font-unreadable') };
+    if (family === '' || (hasLetters && !(xWidthAvg > 0)))
+      return { refused: say('font-unreadable') };
     const read: FontRead = {
       family,
       weight: wght
         ? `${Math.round(wght.min)} ${Math.round(wght.max)}`
         : String(font['OS/2'].usWeightClass),
       style: font['OS/2'].fsSelection.italic || font.italicAngle !== 0 ? 'italic' : 'normal',
-      metrics: { unitsPerEm, ascent, descent, lineGap, widthAverage: xWidthAvg },
+      ...(hasLetters
+        ? { metrics: { unitsPerEm, ascent, descent, lineGap, widthAverage: xWidthAvg } }
+        : {}),
     };
     return { picture: { bytes, mediaType: 'font/woff2', font: read, leftOut: [] } };
   } catch {

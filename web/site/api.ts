@@ -4,6 +4,7 @@ import type {
   HistoryEntry,
   HistoryLine,
   LastChanges,
+  OpenFamily,
   PlanAnswer,
   ReleaseSummary,
   RemovedSite,
@@ -41,7 +42,12 @@ export class ServerFault extends TellingError {}
 /** Statuses that say: not now (RFC 9110, 15.6; a gateway in front of a server that is away). */
 const NOT_NOW = new Set([502, 503, 504]);
 
-async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
+/** @param read how what the server answers is read: as JSON, unless said otherwise */
+async function request<T>(
+  path: string,
+  init: RequestInit = {},
+  read: (response: Response) => Promise<unknown> = (response) => response.json(),
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch('/api' + path, init);
@@ -49,7 +55,7 @@ async function request<T>(path: string, init: RequestInit = {}): Promise<T> {
     throw new Unreachable(say('server-unreachable'));
   }
   if (response.ok)
-    return response.status === 204 ? (undefined as T) : ((await response.json()) as T);
+    return response.status === 204 ? (undefined as T) : ((await read(response)) as T);
   if (NOT_NOW.has(response.status))
     throw new Unreachable(say('server-busy', { status: response.status }));
   if (response.status >= 500)
@@ -118,6 +124,11 @@ export const api = {
     request<ReleaseSummary>(`/sites/${id}/releases/${release}`),
   publish: (id: string) => post<ReleaseSummary>(`/sites/${id}/releases`, {}),
   goBack: (id: string, release: string) => post<void>(`/sites/${id}/releases/${release}/live`, {}),
+  /** The families of fonts that ship with the program. */
+  openFamilies: () =>
+    request<{ families: OpenFamily[] }>('/fonts').then(({ families }) => families),
+  /** The file of a face of one of them. */
+  openFont: (file: string) => request<Blob>(`/fonts/${file}`, {}, (response) => response.blob()),
   upload: (id: string, file: File) => {
     const body = new FormData();
     body.append('file', file);

@@ -18,7 +18,8 @@ export const addFont = defineEdit({
       (each) =>
         each.family.toLowerCase() === font.family.toLowerCase() &&
         each.weight === font.weight &&
-        each.style === font.style,
+        each.style === font.style &&
+        each.range === font.range,
     );
     if (isThere) return refuse(say('font-is-there', { family: font.family }), site);
     return changeTo(documents, site, ['fonts', id], font);

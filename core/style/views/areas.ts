@@ -31,3 +31,50 @@ export function brokenArea(rows: readonly (readonly string[])[]): string | undef
   }
   return undefined;
 }
+
+/** Where an area lies, in cells: the first column and row, and how many of each. */
+export interface AreaPlace {
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
+  readonly wide: number;
+  readonly high: number;
+}
+
+/** Where the areas of a grid lie, in the order in which they begin; each is a rectangle. */
+export function areaPlaces(rows: readonly (readonly string[])[]): AreaPlace[] {
+  const names = [...new Set(rows.flat())].filter((name) => name !== NO_AREA);
+  return names.map((name) => {
+    const y = rows.findIndex((row) => row.includes(name));
+    const x = rows[y]!.indexOf(name);
+    return {
+      name,
+      x,
+      y,
+      wide: rows[y]!.filter((each) => each === name).length,
+      high: rows.filter((row) => row.includes(name)).length,
+    };
+  });
+}
+
+/**
+ * Areas with one of them reaching as far as a cell: at least its first cell stays its own, what it leaves belongs to none,
+ * what it comes over is taken from others. Nothing where another would be no rectangle any more, or would be gone.
+ */
+export function stretched(
+  rows: readonly (readonly string[])[],
+  name: string,
+  to: { readonly x: number; readonly y: number },
+): string[][] | undefined {
+  const place = areaPlaces(rows).find((each) => each.name === name);
+  if (!place) return undefined;
+  const [lastX, lastY] = [Math.max(place.x, to.x), Math.max(place.y, to.y)];
+  const next = rows.map((row, y) =>
+    row.map((was, x) => {
+      if (x >= place.x && x <= lastX && y >= place.y && y <= lastY) return name;
+      return was === name ? NO_AREA : was;
+    }),
+  );
+  const isWhole = areaPlaces(rows).every((each) => next.flat().includes(each.name));
+  return isWhole && brokenArea(next) === undefined ? next : undefined;
+}

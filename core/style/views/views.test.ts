@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { expand } from '../expand';
 import {
+  areaPlaces,
   brokenArea,
   lineMoved,
   placesOfStops,
@@ -9,6 +10,7 @@ import {
   readShadows,
   readTracks,
   readTransforms,
+  stretched,
   writeAreas,
   writeGradient,
   writeShadows,
@@ -194,5 +196,60 @@ describe('areas', () => {
       ]),
     ).toBe('a');
     expect(brokenArea([['a', '.', 'a']])).toBe('a');
+  });
+
+  test('one that is stretched stays a rectangle, and so do all others, or it does not reach there', () => {
+    const size = fc.integer({ min: 1, max: 5 });
+    const all = fc.tuple(size, size).chain(([wide, high]) =>
+      fc.record({
+        start: fc.constant(Array.from({ length: high }, () => Array<string>(wide).fill('a'))),
+        steps: fc.array(
+          fc.record({
+            name: fc.constantFrom('a', 'b', 'c'),
+            x: fc.integer({ min: 0, max: wide - 1 }),
+            y: fc.integer({ min: 0, max: high - 1 }),
+          }),
+          { maxLength: 8 },
+        ),
+      }),
+    );
+    fc.assert(
+      fc.property(all, ({ start, steps }) => {
+        let areas: string[][] = start;
+        for (const { name, x, y } of steps) {
+          // Where a name is not there yet, it begins in a cell that is nobody's.
+          const isNew = !areas.flat().includes(name);
+          if (isNew && areas[y]![x] === '.') areas[y]![x] = name;
+          const before = new Set(areas.flat().filter((each) => each !== '.'));
+          const next = stretched(areas, name, { x, y });
+          if (!next) continue;
+          expect(brokenArea(next)).toBeUndefined();
+          expect(new Set(next.flat().filter((each) => each !== '.'))).toEqual(before);
+          const place = areaPlaces(next).find((each) => each.name === name)!;
+          const was = areaPlaces(areas).find((each) => each.name === name)!;
+          expect([place.x, place.y]).toEqual([was.x, was.y]);
+          expect(place.x + place.wide - 1).toBe(Math.max(place.x, x));
+          expect(place.y + place.high - 1).toBe(Math.max(place.y, y));
+          areas = next;
+        }
+      }),
+    );
+  });
+
+  test('one that would cut another, or cover it, does not reach there', () => {
+    const areas = [
+      ['a', 'b', 'b'],
+      ['.', 'c', 'c'],
+    ];
+    expect(stretched(areas, 'a', { x: 1, y: 0 })).toEqual([
+      ['a', 'a', 'b'],
+      ['.', 'c', 'c'],
+    ]);
+    expect(stretched(areas, 'a', { x: 2, y: 0 })).toBeUndefined();
+    expect(stretched(areas, 'b', { x: 1, y: 1 })).toEqual([
+      ['a', 'b', '.'],
+      ['.', 'b', 'c'],
+    ]);
+    expect(stretched([['a', 'a', 'b']], 'a', { x: 0, y: 0 })).toEqual([['a', '.', 'b']]);
   });
 });

@@ -11,6 +11,7 @@ import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch, useBench } from '../../store/store';
 import { placeWords } from '../guides/place-words';
 import { useGuides } from '../guides/use-guides';
+import { GridAreas } from './GridAreas';
 import { holdsOf, type Hold } from './holds';
 import { heldExactly, scaleOf, snapped, type Snapped } from './snapping';
 import './Handles.css';
@@ -180,6 +181,12 @@ function Held({
     });
   return (
     <>
+      <GridAreas
+        stage={stage}
+        selected={selected}
+        give={give}
+        say={(words) => dispatch(benchActions.notice(words))}
+      />
       {drawn}
       {told?.by ? <HoldingGuide stage={stage} axis={told.axis ?? 'x'} by={told.by} /> : null}
     </>

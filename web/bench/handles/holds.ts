@@ -1,3 +1,5 @@
+import { readAreas } from '@sormet/core/style';
+
 /** What can be taken hold of on the canvas to style what is selected, in the canvas's own CSS px. */
 export interface Hold {
   readonly of: 'padding' | 'gap' | 'width' | 'line';
@@ -207,22 +209,15 @@ function overlap(a: DOMRect, b: DOMRect, axis: 'x' | 'y'): boolean {
 function lines(box: DOMRect, style: CSSStyleDeclaration): Hold[] {
   if (!/grid$/.test(style.display)) return [];
   const made = (axis: 'x' | 'y'): Hold[] => {
-    const property = axis === 'x' ? 'grid-template-columns' : 'grid-template-rows';
-    const sizes = style.getPropertyValue(property).split(' ').map(parseFloat);
-    if (sizes.length < 2 || sizes.some(Number.isNaN)) return [];
+    const tracks = tracksAlong(axis, box, style);
+    const sizes = tracks.map(({ size }) => size);
+    if (sizes.length < 2) return [];
     const gap = pxOf(axis === 'x' ? style.columnGap : style.rowGap);
-    const [edge, room] =
-      axis === 'x'
-        ? [pxOf(style.borderLeftWidth), pxOf(style.paddingLeft)]
-        : [pxOf(style.borderTopWidth), pxOf(style.paddingTop)];
-    let at = (axis === 'x' ? box.left : box.top) + edge + room;
-    return sizes.slice(0, -1).map((size, i): Hold => {
-      at += size;
-      const middle = at + gap / 2;
-      at += gap;
+    return tracks.slice(0, -1).map(({ at, size }, i): Hold => {
+      const middle = at + size + gap / 2;
       return {
         of: 'line',
-        property,
+        property: axis === 'x' ? 'grid-template-columns' : 'grid-template-rows',
         axis,
         grows: 1,
         times: 1,
@@ -239,4 +234,46 @@ function lines(box: DOMRect, style: CSSStyleDeclaration): Hold[] {
     });
   };
   return [...made('x'), ...made('y')];
+}
+
+/** A track of a grid along one axis: where it begins, and how large it is, in CSS px of the canvas. */
+export interface TrackPlace {
+  readonly at: number;
+  readonly size: number;
+}
+
+/** The tracks of a grid as they are laid out, those that begin by themselves too; none where it is no grid. */
+function tracksAlong(axis: 'x' | 'y', box: DOMRect, style: CSSStyleDeclaration): TrackPlace[] {
+  const property = axis === 'x' ? 'grid-template-columns' : 'grid-template-rows';
+  const sizes = style.getPropertyValue(property).split(' ').map(parseFloat);
+  if (sizes.some(Number.isNaN)) return [];
+  const gap = pxOf(axis === 'x' ? style.columnGap : style.rowGap);
+  const [edge, room] =
+    axis === 'x'
+      ? [pxOf(style.borderLeftWidth), pxOf(style.paddingLeft)]
+      : [pxOf(style.borderTopWidth), pxOf(style.paddingTop)];
+  let at = (axis === 'x' ? box.left : box.top) + edge + room;
+  return sizes.map((size) => {
+    const place = { at, size };
+    at += size + gap;
+    return place;
+  });
+}
+
+/** The cells of a grid that has areas with names: its tracks, and whose each cell is; nothing for what has none. */
+export interface NamedCells {
+  readonly columns: readonly TrackPlace[];
+  readonly rows: readonly TrackPlace[];
+  readonly areas: readonly (readonly string[])[];
+}
+
+/** @returns the cells of an element that lays what it holds out in areas, as it is drawn now */
+export function namedCellsOf(element: HTMLElement): NamedCells | undefined {
+  const style = element.ownerDocument.defaultView?.getComputedStyle(element);
+  if (!style || !/grid$/.test(style.display)) return undefined;
+  const areas = readAreas(style.gridTemplateAreas);
+  const box = element.getBoundingClientRect();
+  const [columns, rows] = [tracksAlong('x', box, style), tracksAlong('y', box, style)];
+  const fits = areas && areas.length <= rows.length && (areas[0]?.length ?? 0) <= columns.length;
+  return fits ? { columns, rows, areas } : undefined;
 }

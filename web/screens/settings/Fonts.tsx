@@ -1,78 +1,58 @@
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { Button, Popconfirm } from 'antd';
 import { assetPath, docOf, newId, type Documents, type Font } from '@sormet/core/model';
+import type { OpenFamily } from '@sormet/core/api';
 import { askForFile } from '../../parts/ask-for-file';
 import { Wrong } from '../../parts/Wrong';
 import { api } from '../../site/api';
 import { useSync } from '../../site/SiteProvider';
-import { assetOf } from '../../values/use-pictures';
-import { count, refusalWords } from '../../words';
+import { count } from '../../words';
+import { ChooseFamily } from './ChooseFamily';
+import { facesWords, familiesOf, placesNaming, weightWords, type Family } from './font-families';
+import { takeFileIn } from './take-fonts-in';
+import { UseFor } from './UseFor';
 
-/** The faces of fonts that a site ships with, by family; one comes in as a file of one's own. */
+/** The families of fonts that a site ships with; more come in from those of the program, or as files of one's own. */
 export function Fonts({ documents }: { documents: Documents }): ReactNode {
   const sync = useSync();
   const [wrong, setWrong] = useState('');
-  const { fonts } = documents.site;
-  const faces = Object.entries(fonts).sort(
-    ([a, one], [b, other]) =>
-      one.family.localeCompare(other.family) ||
-      parseInt(one.weight, 10) - parseInt(other.weight, 10) ||
-      (a < b ? -1 : 1),
-  );
+  const [choosing, setChoosing] = useState(false);
+  const [open, setOpen] = useState<readonly OpenFamily[]>([]);
+  useEffect(() => {
+    let isOver = false;
+    api.openFamilies().then(
+      (families) => isOver || setOpen(families),
+      (error: Error) => isOver || setWrong(error.message),
+    );
+    return () => {
+      isOver = true;
+    };
+  }, []);
   const bringIn = async (file: File) => {
-    setWrong('');
     try {
-      const stored = await api.upload(sync.site, file);
-      const { font } = stored;
-      if (!font) return setWrong(`“${stored.name}” is no font. Fonts come in as WOFF2.`);
-      const asset = assetOf(stored);
-      setWrong(
-        refusalWords(
-          sync.attemptAll(
-            [
-              { name: 'addAsset', args: { asset } },
-              { name: 'addFont', args: { id: newId(), font: { ...font, asset: asset.id } } },
-            ],
-            { group: `font ${newId()}` },
-          ),
-        ),
-      );
+      setWrong(await takeFileIn(sync, documents, file));
     } catch (error) {
       setWrong((error as Error).message);
     }
   };
+  const families = familiesOf(documents);
   return (
     <div className="fonts">
-      {/* Shown as it looks: the interface loads the faces of this site for it. */}
-      <style>{faces.map(([id, font]) => faceOf(documents, id, font)).join('')}</style>
+      {/* Shown as they look: the interface loads the faces of this site for it. */}
+      <style>{families.map(({ faces }) => faceOf(documents, ...faces[0]!)).join('')}</style>
       <ul>
-        {faces.map(([id, font]) => (
-          <li key={id} className="width-line">
-            <span className="font-drawn" style={{ fontFamily: drawnAs(id) }}>
-              {font.family}
-            </span>
-            <span className="quiet">
-              {weightWords(font.weight)}
-              {font.style === 'italic' ? ', italic' : ''}
-            </span>
-            <Popconfirm
-              title={`Take ${font.family}, ${weightWords(font.weight)}, away?`}
-              description={usedWords(documents, font)}
-              okText="Take it away"
-              cancelText="Keep it"
-              onConfirm={() => sync.edit({ name: 'removeFont', args: { id } })}
-            >
-              <button
-                type="button"
-                className="as-link"
-                aria-label={`Take away ${font.family}, ${weightWords(font.weight)}${font.style === 'italic' ? ', italic' : ''}`}
-              >
-                take away
-              </button>
-            </Popconfirm>
-          </li>
+        {families.map((family) => (
+          <FamilyLine
+            key={family.name}
+            documents={documents}
+            family={family}
+            generic={open.find(({ family: name }) => name === family.name)?.generic}
+          />
         ))}
       </ul>
+      <Button size="small" onClick={() => setChoosing(true)}>
+        Choose a font …
+      </Button>{' '}
       <Button
         size="small"
         onClick={() => askForFile('.woff2,font/woff2', (file) => void bringIn(file))}
@@ -81,7 +61,91 @@ export function Fonts({ documents }: { documents: Documents }): ReactNode {
       </Button>{' '}
       <span className="quiet">a WOFF2 file; a page loads those it is set in, and no others</span>
       <Wrong as="p" words={wrong} />
+      <ChooseFamily
+        documents={documents}
+        families={open}
+        open={choosing}
+        onClose={() => setChoosing(false)}
+      />
     </div>
+  );
+}
+
+/** A family: how it looks, what there is of it, where it is used, and its faces one by one where there are several files. */
+function FamilyLine({
+  documents,
+  family,
+  generic,
+}: {
+  documents: Documents;
+  family: Family;
+  generic: string | undefined;
+}): ReactNode {
+  const { name, faces } = family;
+  return (
+    <li>
+      <div className="width-line">
+        <span className="font-drawn" style={{ fontFamily: drawnAs(faces[0]![0]) }}>
+          {name}
+        </span>
+        <TakeAway documents={documents} what={name} family={name} faces={faces} />
+      </div>
+      <div className="family-said">
+        <span className="quiet">{facesWords(family)}</span>{' '}
+        <UseFor documents={documents} family={name} generic={generic} />
+      </div>
+      {faces.length > 1 ? (
+        <details>
+          <summary className="quiet">{count(faces.length, 'file')}</summary>
+          <ul>
+            {faces.map((face) => (
+              <li key={face[0]} className="width-line">
+                <span className="quiet">{docOf(documents, 'asset', face[1].asset)?.name}</span>
+                <TakeAway
+                  documents={documents}
+                  what={`${name}, ${faceWords(face[1])}, ${docOf(documents, 'asset', face[1].asset)?.name ?? ''}`}
+                  family={name}
+                  faces={[face]}
+                />
+              </li>
+            ))}
+          </ul>
+        </details>
+      ) : null}
+    </li>
+  );
+}
+
+/** Takes faces of a family away as one step, when it has been said what names the family. */
+function TakeAway({
+  documents,
+  what,
+  family,
+  faces,
+}: {
+  documents: Documents;
+  what: string;
+  family: string;
+  faces: Family['faces'];
+}): ReactNode {
+  const sync = useSync();
+  return (
+    <Popconfirm
+      title={`Take ${what} away?`}
+      description={() => usedWords(documents, family)}
+      okText="Take it away"
+      cancelText="Keep it"
+      onConfirm={() => {
+        sync.attemptAll(
+          faces.map(([id]) => ({ name: 'removeFont', args: { id } })),
+          { group: `font ${newId()}` },
+        );
+      }}
+    >
+      <button type="button" className="as-link" aria-label={`take away: ${what}`}>
+        take away
+      </button>
+    </Popconfirm>
   );
 }
 
@@ -95,20 +159,13 @@ function faceOf(documents: Documents, id: string, { asset, weight, style }: Font
     : '';
 }
 
-/** Weights in words: one, or from which to which. */
-function weightWords(weight: string): string {
-  const [least, most] = weight.split(' ');
-  return most === undefined ? `weight ${least}` : `weights ${least} to ${most}`;
+function faceWords({ weight, style }: Font): string {
+  return `${weightWords(weight)}${style === 'italic' ? ', italic' : ''}`;
 }
 
-/** In how many tokens, tags and styles a family is named, before it goes. */
-function usedWords(documents: Documents, { family }: Font): string {
-  const name = family.toLowerCase();
-  let places = 0;
-  for (const doc of documents)
-    if (['tokens', 'tags', 'style', 'page', 'component'].includes(doc.kind))
-      places += JSON.stringify(doc).toLowerCase().split(name).length - 1;
+function usedWords(documents: Documents, family: string): string {
+  const places = placesNaming(documents, family);
   return places === 0
     ? 'Nothing names this family.'
-    : `${count(places, 'place')} ${places === 1 ? 'names' : 'name'} this family; without a face of it, what comes next in the list is shown. Undo brings it back.`;
+    : `${count(places, 'place')} ${places === 1 ? 'names' : 'name'} this family; without its faces, what comes next in the list is shown. Undo brings it back.`;
 }
