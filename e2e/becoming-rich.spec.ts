@@ -71,5 +71,10 @@ test('what an instance says is plain where its definition says so; it is made ri
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+z');
   await expect(lead.locator('em')).toHaveCount(0);
+  // The same is offered where the value stands in the ledger.
+  await bench.clickOn(lead);
+  await bench.row('Heading text').getByRole('textbox').press('Control+i');
+  await expect(bench.sentence).toContainText('is plain text in the definition of Opening');
+  await expect(bench.sentence.getByRole('button', { name: /^Make it rich there: / })).toBeVisible();
   await bench.saved();
 });

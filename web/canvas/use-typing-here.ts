@@ -1,10 +1,9 @@
 import { useCallback, useEffect } from 'react';
 import type { Resolved, ResolvedElement } from '@sormet/core/resolve';
-import { docOf, nodeIn, own, type Documents } from '@sormet/core/model';
-import { shortName } from '@sormet/core/edit';
+import { docOf, nodeIn } from '@sormet/core/model';
 import { useLatest } from '../parts/use-latest';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions, type Offer } from '../store/bench-slice';
+import { benchActions } from '../store/bench-slice';
 import { useAppDispatch, useBench } from '../store/store';
 import { resolvedOf, textTarget } from './address';
 import type { Stage } from './stage';
@@ -13,6 +12,7 @@ import { useTyping } from './typing';
 import type { RichSession } from './rich-session';
 import { useRichTyping } from './typing-rich';
 import { NOW_RICH, type Marked } from '../values/rich/marking';
+import { plainInDefinition } from '../values/rich/plain-in-definition';
 import { refusalWords } from '../words';
 import type { TypedTarget } from './words-edit';
 import { forgetContent, writeContent } from './written-content';
@@ -60,7 +60,13 @@ export function useTypingHere(
     (element: HTMLElement, target: TypedTarget, marked: Marked) => {
       const { doc: within, node, control } = target;
       if (control.of !== 'text') {
-        dispatch(benchActions.offer(plainInDefinition(latest.current, target)));
+        const stored = nodeIn(latest.current, within, node);
+        const component =
+          stored?.kind === 'instance'
+            ? docOf(latest.current, 'component', stored.component)
+            : undefined;
+        const property = control.of === 'value' ? control.property : '';
+        dispatch(benchActions.offer(plainInDefinition(component, property)));
         return;
       }
       const words = element.textContent ?? '';
@@ -118,25 +124,4 @@ function firstText(
     if (found) return found;
   }
   return undefined;
-}
-
-/** Why the value of an instance stays plain, and what can be done: its definition says what it may hold. */
-function plainInDefinition(
-  documents: Documents,
-  { doc, node, control }: TypedTarget,
-): { notice: string; offer: Offer | null } {
-  const stored = nodeIn(documents, doc, node);
-  const component =
-    stored?.kind === 'instance' ? docOf(documents, 'component', stored.component) : undefined;
-  const property = control.of === 'value' ? control.property : '';
-  const label = own(component?.properties ?? {}, property)?.label ?? 'This text';
-  const name = component ? shortName(component.name) : 'a component';
-  const shows = Object.entries(component?.nodes ?? {}).find(
-    ([, each]) =>
-      each.kind === 'text' && each.text.is === 'property' && each.text.property === property,
-  );
-  return {
-    notice: `“${label}” is plain text in the definition of ${name}; made rich there, every instance may hold emphasis, links and shared styles.`,
-    offer: component && shows ? { is: 'rich', definition: component.id, node: shows[0] } : null,
-  };
 }

@@ -19,6 +19,9 @@ import type { Known } from '@sormet/core/value';
 import { RefusedMark, useRefused } from '../site/RefusedMark';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { fieldLabel, fittingFields } from '../values/fields';
+import { benchActions } from '../store/bench-slice';
+import { useAppDispatch } from '../store/store';
+import { plainInDefinition } from '../values/rich/plain-in-definition';
 import { ShowValue } from '../values/show-value';
 import { valueWords, count } from '../words';
 import { steppedTyped } from '../values/stepped-typed';
@@ -47,6 +50,7 @@ export function PropertyRow({
 }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
+  const dispatch = useAppDispatch();
   const { node, doc, id } = selected;
   const [session] = useState(newId);
   const path = pointer('nodes', id, 'values', property);
@@ -98,6 +102,11 @@ export function PropertyRow({
               begin={made.default as Typed}
               placeholder={set && valueWords(documents, set) === 'nothing' ? 'empty' : ''}
               onChange={(value, group) => give(literal(value), group)}
+              onMarked={() => {
+                const { component } = selected;
+                if (component && made.type.kind === 'text')
+                  dispatch(benchActions.offer(plainInDefinition(component, property)));
+              }}
             />
           )}
           <RefusedMark doc={doc.id} path={path} />
