@@ -255,6 +255,8 @@ test('at twice the size everything is still reached, nothing lies over another t
   await bench.clickOn(bench.canvas.locator('h1'));
   await expect(bench.sentence).toContainText('Opening');
   await expect(page.getByRole('button', { name: /^Publish|All published/ })).toBeVisible();
+  const beyond = await page.locator('.bar').evaluate((bar) => bar.scrollWidth - bar.clientWidth);
+  expect(beyond, 'of the bar, in px').toBeLessThanOrEqual(0);
   await page.keyboard.press('l');
   await expect(page.locator('.ledger')).toHaveCount(0);
   await page.keyboard.press('l');

@@ -116,7 +116,7 @@ export function MakeSite({
             },
           ]}
         >
-          <Input addonAfter=".localhost" placeholder={slugOf(name, 'site')} maxLength={120} />
+          <Input suffix=".localhost" placeholder={slugOf(name, 'site')} maxLength={120} />
         </Form.Item>
         <Form.Item
           name="language"
