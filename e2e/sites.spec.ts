@@ -7,6 +7,13 @@ test('a site is made, set, removed by its name and brought back', async ({ page 
   await page.goto('/');
   await page.getByRole('button', { name: 'Make a site' }).click();
   const dialog = page.getByRole('dialog');
+  // A width that may not be keeps the dialog open, and is said.
+  const width = dialog.getByRole('textbox', { name: 'First narrower width' });
+  await width.fill('90');
+  await width.press('Enter');
+  await expect(dialog.getByText('It is 200 at least.')).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Make the site' })).toBeDisabled();
+  await width.fill('700');
   await dialog.getByRole('button', { name: 'Make the site' }).click();
   await expect(dialog).toContainText('A site has a name.');
   await dialog.getByLabel('Name').fill('Larkhollow Seed Library');

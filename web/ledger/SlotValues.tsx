@@ -96,7 +96,7 @@ export function SlotValues({
           <td className={made.most === undefined ? 'cell' : 'cell set wins'}>
             <DraftField
               label="How many the slot holds at most"
-              number={{ min: 1, max: 1000 }}
+              number={{ least: 1, most: 1000 }}
               placeholder="as many as one likes"
               stored={made.most === undefined ? '' : String(made.most)}
               edit={(typed) => ({

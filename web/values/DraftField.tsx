@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react';
 import type { NamedEdit } from '@sormet/core/edit';
-import { useSync } from '../site/SiteProvider';
-import { benchActions } from '../store/bench-slice';
-import { useAppDispatch } from '../store/store';
+import { useDerived, useSync } from '../site/SiteProvider';
 import { useDraft } from '../parts/use-draft';
 import { refusalWords } from '../words';
 import { Wrong } from '../parts/Wrong';
+import { useSayLost } from './use-say-lost';
+import { boundsWords } from './read-number';
 
 /**
  * A field whose text becomes an edit when it is done: by Enter or by leaving it. What is refused stays as it was typed,
@@ -24,22 +24,29 @@ export function DraftField({
   edit: (text: string) => NamedEdit;
   mono?: boolean;
   /** Where it is a whole number: between which. */
-  number?: { readonly min: number; readonly max: number };
+  number?: { readonly least: number; readonly most: number };
   placeholder?: string;
 }): ReactNode {
   const sync = useSync();
-  const dispatch = useAppDispatch();
+  const { documents } = useDerived();
+  const sayLost = useSayLost();
   const { draft, wrong, type, commit, drop } = useDraft(
     label,
     stored,
-    (text) => refusalWords(sync.attempt(edit(text))),
-    (text, reason) => dispatch(benchActions.notice(`“${text}” was not kept. ${reason}`)),
+    (text) => {
+      const wrong =
+        number && text !== ''
+          ? boundsWords(text, { ...number, whole: true }, documents.site.language)
+          : '';
+      return wrong || refusalWords(sync.attempt(edit(text)));
+    },
+    sayLost,
   );
   return (
     <span className="draft-field">
       <input
         className={mono ? 'plain-field mono' : 'plain-field'}
-        {...(number ? { type: 'number', ...number } : {})}
+        inputMode={number ? 'numeric' : undefined}
         aria-label={label}
         aria-invalid={wrong !== ''}
         value={draft ?? stored}

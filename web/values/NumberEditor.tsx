@@ -1,9 +1,8 @@
 import type { ReactNode } from 'react';
 import { useDraft } from '../parts/use-draft';
 import { Wrong } from '../parts/Wrong';
+import { useSayLost } from './use-say-lost';
 import { useDerived } from '../site/SiteProvider';
-import { benchActions } from '../store/bench-slice';
-import { useAppDispatch } from '../store/store';
 import type { EditorProps } from './editor-props';
 import { numberText, readNumber } from './read-number';
 
@@ -13,7 +12,7 @@ import { numberText, readNumber } from './read-number';
  */
 export function NumberEditor({ value, label, onChange, placeholder }: EditorProps): ReactNode {
   const { documents } = useDerived();
-  const dispatch = useAppDispatch();
+  const sayLost = useSayLost();
   const { language } = documents.site;
   const held = value?.type === 'number' ? value.value : null;
   const stored = held === null ? '' : numberText(held, language);
@@ -23,9 +22,7 @@ export function NumberEditor({ value, label, onChange, placeholder }: EditorProp
     onChange({ type: 'number', value: read }, null);
     return '';
   };
-  const { draft, wrong, type, commit, drop } = useDraft(label, stored, give, (typed, reason) =>
-    dispatch(benchActions.notice(`“${typed}” was not kept. ${reason}`)),
-  );
+  const { draft, wrong, type, commit, drop } = useDraft(label, stored, give, sayLost);
   /** What is a number already shows at once; what is none yet may become one. */
   const show = (text: string) => {
     type(text);

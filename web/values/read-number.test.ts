@@ -1,4 +1,4 @@
-import { numberText, readNumber } from './read-number';
+import { boundsWords, numberText, readNumber } from './read-number';
 
 // Source: Unicode CLDR, number symbols and grouping, as Intl (ECMA-402) has them.
 test.each([
@@ -24,4 +24,15 @@ test('what is shown is read as the same', () => {
   for (const language of ['en', 'de', 'fr', 'pl', 'ar'])
     for (const value of [0, 1.5, -1234.25, 1000, 1e6])
       expect(readNumber(numberText(value, language), language)).toBe(value);
+});
+
+test.each([
+  ['8,5', 'de', { least: 1, most: 9, whole: false }, ''],
+  ['8,5', 'de', { least: 1, most: 9, whole: true }, 'It is a whole number.'],
+  ['0', 'en', { least: 0.5, most: 9, whole: false }, 'It is 0.5 at least.'],
+  ['0', 'fr', { least: 0.5, most: 9, whole: false }, 'It is 0,5 at least.'],
+  ['10', 'en', { least: 1, most: 9, whole: true }, 'It is 9 at most.'],
+  ['many', 'en', { least: 1, most: 9, whole: true }, '“many” is no number.'],
+])('of %s in %s within %j is said: %s', (typed, language, bounds, words) => {
+  expect(boundsWords(typed, bounds, language)).toBe(words);
 });

@@ -20,6 +20,26 @@ export function numberText(value: number, language: string): string {
   return decimal === '.' ? String(value) : String(value).replace('.', decimal);
 }
 
+/** Between which a number may be. */
+export interface Bounds {
+  readonly least: number;
+  readonly most: number;
+  readonly whole: boolean;
+}
+
+/** Why what was typed is no number that may be. */
+export function boundsWords(
+  typed: string,
+  { least, most, whole }: Bounds,
+  language: string,
+): string {
+  const number = readNumber(typed, language);
+  if (number === undefined) return `“${typed.trim()}” is no number.`;
+  if (number < least) return `It is ${numberText(least, language)} at least.`;
+  if (number > most) return `It is ${numberText(most, language)} at most.`;
+  return whole && !Number.isInteger(number) ? 'It is a whole number.' : '';
+}
+
 const known = new Map<string, { decimal: string; group: string }>();
 
 /** The signs of a language (CLDR, as the browser has it); those of English where it is none. */

@@ -1,5 +1,7 @@
 import { useState, type ReactNode } from 'react';
-import { Button, Checkbox, Form, Input, InputNumber } from 'antd';
+import { Button, Checkbox, Form, Input } from 'antd';
+import { NumberField } from '../../values/NumberField';
+import { useSayLost } from '../../values/use-say-lost';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import {
   allOf,
@@ -62,16 +64,21 @@ function Details({
   onChange: (type: TypeSpec) => void;
 }): ReactNode {
   const { documents } = useDerived();
+  const { language } = documents.site;
+  const sayLost = useSayLost();
   switch (type.kind) {
     case 'text':
       return (
         <Form layout="vertical">
           <Form.Item label="Longest text, in characters">
-            <InputNumber
-              data-first
-              aria-label="Longest text"
-              min={1}
-              max={20000}
+            <NumberField
+              lost={sayLost}
+              first
+              label="Longest text"
+              language={language}
+              least={1}
+              most={20000}
+              whole
               value={type.longest ?? null}
               onChange={(longest) =>
                 onChange(longest === null ? { kind: 'text' } : { kind: 'text', longest })
@@ -88,16 +95,20 @@ function Details({
       return (
         <Form layout="vertical">
           <Form.Item label="Smallest">
-            <InputNumber
-              data-first
-              aria-label="Smallest number"
+            <NumberField
+              lost={sayLost}
+              first
+              label="Smallest number"
+              language={language}
               value={type.least ?? null}
               onChange={(value) => with_('least', value)}
             />
           </Form.Item>
           <Form.Item label="Largest">
-            <InputNumber
-              aria-label="Largest number"
+            <NumberField
+              lost={sayLost}
+              label="Largest number"
+              language={language}
               value={type.most ?? null}
               onChange={(value) => with_('most', value)}
             />

@@ -10,6 +10,7 @@ import { useDraft } from '../../parts/use-draft';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
+import { useSayLost } from '../../values/use-say-lost';
 import { cellValue, groundWords, isColour, type CellPlace } from './cell-value';
 import { ColourCell } from './ColourCell';
 import { InVain } from './InVain';
@@ -48,12 +49,13 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
   const { origin } = rule;
   const giveOf = useGiving(place);
   const give = (typed: string) => giveOf(property, typed);
+  const sayLost = useSayLost();
   const { draft, wrong, type, commit, drop } = useDraft(
     `${ruleKey(origin)} ${property} ${width} ${state ?? ''}`,
     // Where what is selected differs, typing what the first of it has is typing something else for the others.
     value.isMixed ? MIXED : (stored ?? ''),
     give,
-    (css, reason) => dispatch(benchActions.notice(`“${css}” was not kept. ${reason}`)),
+    sayLost,
   );
   const max = own(documents.site.widths, width)?.max;
   const label = `${property}, ${width === 'base' ? 'base' : `${max} and below`}${state ? `, ${stateWord(state)}` : ''}`;

@@ -1,6 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { Button, InputNumber, Popconfirm } from 'antd';
+import { Button, Popconfirm } from 'antd';
+import { NumberField } from '../../values/NumberField';
+import { useSayLost } from '../../values/use-say-lost';
 import { allOf, blocksOfNode, IMAGE, newId, own, type Documents } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
 import { keyParts, widthsOf } from '@sormet/core/style';
@@ -152,6 +154,7 @@ function Row({
 /** The site's widths, from wide to narrow; one is taken away only after it was said what is declared there. */
 function Widths({ documents }: { documents: Documents }): ReactNode {
   const sync = useSync();
+  const sayLost = useSayLost();
   const [added, setAdded] = useState<number | null>(null);
   const set = (width: string, max: number | null) =>
     sync.edit({ name: 'setWidth', args: { width, max } });
@@ -194,15 +197,17 @@ function Widths({ documents }: { documents: Documents }): ReactNode {
           );
         })}
       <span className="width-line">
-        <InputNumber
-          size="small"
-          min={200}
-          max={4000}
+        <NumberField
+          lost={sayLost}
+          label="A new width, in px"
+          language={documents.site.language}
+          least={200}
+          most={4000}
+          whole
           placeholder="px"
-          aria-label="A new width, in px"
           value={added}
           onChange={setAdded}
-          onPressEnter={() => {
+          onEnter={() => {
             if (added !== null && set('w' + newId(), added)) setAdded(null);
           }}
         />

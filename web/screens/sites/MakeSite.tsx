@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { Form, Input, InputNumber, Radio, Select } from 'antd';
+import { Form, Input, Radio, Select } from 'antd';
+import { NumberField } from '../../values/NumberField';
 import { Dialog } from '../../parts/Dialog';
 import { SuggestField } from '../../parts/SuggestField';
 import type { SiteRequest, SiteSummary } from '@sormet/core/api';
@@ -46,6 +47,7 @@ export function MakeSite({
   const [busy, setBusy] = useState(false);
   const name = Form.useWatch('name', form) ?? '';
   const begins = Form.useWatch('begins', form) ?? FIRST.begins;
+  const [isWrong, setWrong] = useState(false);
   const make = (asked: Asked) => {
     const request: SiteRequest = {
       begins: asked.begins === 'copy' ? { copy: asked.copy } : asked.begins,
@@ -74,6 +76,7 @@ export function MakeSite({
       okText="Make the site"
       cancelText="Leave it"
       confirmLoading={busy}
+      okButtonProps={{ disabled: isWrong && begins !== 'copy' }}
       onOk={() => form.submit()}
       onCancel={onClose}
       destroyOnHidden
@@ -136,7 +139,16 @@ export function MakeSite({
             label="First narrower width, up to (px)"
             extra="Declarations at this width hold on screens that are as wide or narrower."
           >
-            <InputNumber min={200} max={4000} />
+            <NumberField
+              // What may not be keeps the dialog open: nothing is lost with it.
+              lost={() => undefined}
+              onWrong={setWrong}
+              label="First narrower width, up to (px)"
+              language="en"
+              least={200}
+              most={4000}
+              whole
+            />
           </Form.Item>
         )}
         {begins === 'copy' ? null : (

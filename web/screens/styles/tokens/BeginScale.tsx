@@ -1,5 +1,7 @@
 import { useMemo, useState, type ReactNode } from 'react';
-import { Button, Form, Input, InputNumber, Radio, Select } from 'antd';
+import { Button, Form, Input, Radio, Select } from 'antd';
+import { NumberField } from '../../../values/NumberField';
+import { useSayLost } from '../../../values/use-say-lost';
 import { inOrder, newId, orderAfterAll, orderBetween, own } from '@sormet/core/model';
 import type { NamedEdit } from '@sormet/core/edit';
 import { colourSteps, RATIOS, SCALES, sizeSteps, spaceSteps } from '@sormet/core/ready';
@@ -35,6 +37,7 @@ export function BeginScale(): ReactNode {
 
 function Beginning({ onClose }: { onClose: () => void }): ReactNode {
   const { documents } = useDerived();
+  const sayLost = useSayLost();
   const sync = useSync();
   const { tokens } = documents.tokens;
   const colours = inOrder(tokens).filter(([, { type }]) => type === 'colour');
@@ -101,15 +104,16 @@ function Beginning({ onClose }: { onClose: () => void }): ReactNode {
     <Form.Item label={label}>
       <span className="scale-pair">
         {([0, 1] as const).map((end) => (
-          <InputNumber
+          <NumberField
+            lost={sayLost}
             key={end}
-            aria-label={`${label}, ${end === 0 ? 'narrow' : 'wide'}`}
-            min={1}
-            max={4000}
-            changeOnWheel={false}
+            label={`${label}, ${end === 0 ? 'narrow' : 'wide'}`}
+            language={documents.site.language}
+            least={1}
+            most={4000}
             value={value[end]}
             onChange={(now) => {
-              if (typeof now === 'number') give(end === 0 ? [now, value[1]] : [value[0], now]);
+              if (now !== null) give(end === 0 ? [now, value[1]] : [value[0], now]);
             }}
           />
         ))}
@@ -182,14 +186,16 @@ function Beginning({ onClose }: { onClose: () => void }): ReactNode {
               />
             </Form.Item>
             <Form.Item label="Steps larger than running text">
-              <InputNumber
-                aria-label="Steps larger than running text"
-                min={1}
-                max={9}
-                changeOnWheel={false}
+              <NumberField
+                lost={sayLost}
+                label="Steps larger than running text"
+                language={documents.site.language}
+                least={1}
+                most={9}
+                whole
                 value={above}
                 onChange={(now) => {
-                  if (typeof now === 'number') setAbove(now);
+                  if (now !== null) setAbove(now);
                 }}
               />
             </Form.Item>
