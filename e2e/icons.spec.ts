@@ -136,4 +136,20 @@ test('an icon takes width and height in every way one may say them', async ({ pa
   }
   // Nothing of that is told to have no effect.
   await expect(page.locator('.in-vain')).toHaveCount(0);
+
+  // A drawing of several colours is taken in one only when that was read.
+  await bench.tab('Values');
+  await page.getByRole('button', { name: /^Icon .*: circle$/i }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog
+    .getByRole('textbox', { name: 'SVG of your own' })
+    .fill(
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 8 8"><path d="M0 0h8v4z" fill="red"/><path d="M0 8h8V4z" fill="navy"/></svg>',
+    );
+  await dialog.getByRole('button', { name: 'Take what is pasted' }).press('Enter');
+  await expect(dialog.getByRole('status')).toContainText('It has 2 colours');
+  await expect(drawing.locator('circle')).toHaveCount(1);
+  await dialog.getByRole('button', { name: 'Take it in one colour' }).press('Enter');
+  await expect(drawing.locator('path')).toHaveCount(2);
+  await bench.saved();
 });

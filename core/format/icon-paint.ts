@@ -1,3 +1,4 @@
+import { formatHex8 } from 'culori';
 import type { IconPaint } from '../model';
 
 /** What a shape is painted with, as SVG says it: what is inherited, and what is gathered on the way down to it. */
@@ -55,6 +56,14 @@ export function transformIn(written: string): string | undefined {
   return /^((matrix|translate|scale|rotate|skewX|skewY)\([-0-9.,e+ ]*\)[, ]*)+$/.test(spaced)
     ? spaced.replace(/\)[, ]*/g, ') ').trim()
     : undefined;
+}
+
+/** The colours that a shape is painted with, each written in one way. */
+export function coloursOf({ said }: Painting, { fill, stroke }: IconPaint): string[] {
+  return [
+    ...(fill ? [said['fill'] ?? 'black'] : []),
+    ...(stroke ? [said['stroke'] ?? 'black'] : []),
+  ].map((colour) => formatHex8(colour) ?? colour.toLowerCase());
 }
 
 /** The paint of a shape; nothing where it is not seen. */

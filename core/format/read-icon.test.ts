@@ -136,6 +136,19 @@ describe('an icon of a drawing', () => {
     expect(schemaFindings(Typed, { type: 'icon', value: read.icon })).toEqual([]);
   });
 
+  test.each<[string, number, Record<string, string>, Record<string, string>]>([
+    ['of the words around', 1, { fill: 'currentColor' }, { fill: 'currentColor' }],
+    ['written in two ways', 1, { fill: '#F00' }, { fill: 'red' }],
+    ['said by one, black by the other', 2, { fill: 'red' }, {}],
+    ['of area and line', 2, { fill: 'red' }, { fill: 'none', stroke: '#00f' }],
+    ['of both and another', 3, { fill: 'red', stroke: 'white' }, { fill: 'rgb(0 0 255)' }],
+    ['of what is not seen', 1, { fill: 'red' }, { fill: 'blue', visibility: 'hidden' }],
+  ])('counts the colours of its drawing: %s', (_, colours, one, other) => {
+    const shape = (paint: Record<string, string>) => element('path', { d: 'M0 0h4v4z', ...paint });
+    const read = readIcon(element('svg', box, shape(one), shape(other)), 'it');
+    expect(read.ok && read.colours).toBe(colours);
+  });
+
   test('is written with the colour of the words around it, said to nobody who listens', () => {
     const read = readIcon(
       element('svg', { ...box, fill: 'none', stroke: 'red' }, element('path', { d: 'M0 0h4' })),

@@ -1,12 +1,25 @@
 import { ICON_SHAPES, own, type IconPaint, type IconValue } from '../model';
 import { say, type Said } from '../said';
 import type { DrawnElement } from './drawn-element';
-import { iconPaint, paintedIn, transformIn, UNPAINTED, type Painting } from './icon-paint';
+import {
+  coloursOf,
+  iconPaint,
+  paintedIn,
+  transformIn,
+  UNPAINTED,
+  type Painting,
+} from './icon-paint';
 import { styleOf } from './svg-style';
 
 /** An icon that was read, or why the drawing is none. */
 export type ReadIcon =
-  { readonly ok: true; readonly icon: IconValue } | { readonly ok: false; readonly reason: Said };
+  | {
+      readonly ok: true;
+      readonly icon: IconValue;
+      /** How many colours the drawing has; an icon has the one of the words around it. */
+      readonly colours: number;
+    }
+  | { readonly ok: false; readonly reason: Said };
 
 /** How deep groups may stand in each other. */
 const DEEPEST = 100;
@@ -27,6 +40,7 @@ export function readIcon(root: DrawnElement, name: string): ReadIcon {
   const box = boxOf(root.attributes);
   if (!box) return { ok: false, reason: say('icon-no-size') };
   const shapes: IconValue['shapes'] = [];
+  const colours = new Set<string>();
   let reason: Said | undefined;
   const saidOf = styleOf(root);
   const visit = (element: DrawnElement, around: Painting, depth: number): void => {
@@ -55,6 +69,7 @@ export function readIcon(root: DrawnElement, name: string): ReadIcon {
     }
     const paint = iconPaint(painting);
     if (!paint) return;
+    for (const colour of coloursOf(painting, paint)) colours.add(colour);
     const drawn = Object.fromEntries(
       geometry.flatMap((each) => {
         const value = attributes[each]?.trim().replace(/\s+/g, ' ');
@@ -76,7 +91,11 @@ export function readIcon(root: DrawnElement, name: string): ReadIcon {
       ? shape
       : { ...shape, ...(paint ? { paint } : {}) },
   );
-  return { ok: true, icon: { name: name.slice(0, 120), box, drawn, shapes: plain } };
+  return {
+    ok: true,
+    icon: { name: name.slice(0, 120), box, drawn, shapes: plain },
+    colours: colours.size,
+  };
 }
 
 function isPlainArea({ fill, stroke, ...more }: IconPaint): boolean {

@@ -60,6 +60,7 @@ function Choosing({
   const [search, setSearch] = useState('');
   const [pasted, setPasted] = useState('');
   const [wrong, setWrong] = useState('');
+  const [coloured, setColoured] = useState<{ icon: IconValue; colours: number } | null>(null);
   useEffect(() => {
     loadIconSet().then(setSet, (error: Error) =>
       setWrong(`The icons that ship could not be loaded: ${error.message}. SVG can be pasted.`),
@@ -69,8 +70,10 @@ function Choosing({
   const found = [...(set ?? [])].filter(([name]) => wanted.every((word) => name.includes(word)));
   const take = (text: string, name: string) => {
     const read = readSvg(text, name);
-    if (read.ok) onChoose(read.icon);
-    else setWrong(sentence(read.reason));
+    if (!read.ok) return setWrong(sentence(read.reason));
+    // An icon is drawn in the colour of the words around it: what would look otherwise is taken only when that was read.
+    if (read.colours > 1) setColoured(read);
+    else onChoose(read.icon);
   };
   const open = async (file: File) => {
     if (file.size > LARGEST) return setWrong('A drawing has at most 100 kB.');
@@ -113,11 +116,21 @@ function Choosing({
         onChange={({ target }) => {
           setPasted(target.value);
           setWrong('');
+          setColoured(null);
         }}
       />
       {wrong ? (
         <p className="icon-wrong" role="alert">
           {wrong}
+        </p>
+      ) : null}
+      {coloured ? (
+        <p className="icon-coloured" role="status">
+          It has {coloured.colours} colours; an icon has one, that of the words around it. Brought
+          in as a picture it keeps them.{' '}
+          <Button size="small" onClick={() => onChoose(coloured.icon)}>
+            Take it in one colour <IconDrawn icon={coloured.icon} size="16px" />
+          </Button>
         </p>
       ) : null}
       <div className="icon-acts">
