@@ -19,6 +19,7 @@ import { refuse, type EditKind, type Past } from './define';
 import { addPage, removePage, setPage, setPath, setSurround } from './pages/pages';
 import { setQuery } from './repeats/queries';
 import { repeatNoMore, repeatThis } from './repeats/repeating';
+import { addAxis, addRule, removeRule } from './rules/axes';
 import { declareRule, setByRule } from './rules/by-rule';
 import { newFindings } from './soundness/soundness';
 import { addFont, removeFont } from './site/fonts';
@@ -83,7 +84,10 @@ export const EDITS = {
   setInTheme,
   removeTheme,
   putTheme,
-  // Rules of definitions.
+  // Axes and rules of definitions.
+  addAxis,
+  addRule,
+  removeRule,
   declareRule,
   setByRule,
   // Components.

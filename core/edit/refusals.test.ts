@@ -209,6 +209,35 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
   'stays-choice-while-axis': ({ args, before }) =>
     docOf(before, 'component', args['component'] as string)!.properties[args['property'] as string]!
       .axis === true,
+  'rules-name-axis': (refused) =>
+    Object.values(docOf(refused.before, 'component', refused.args['component'] as string)!.rules)
+      .map(({ when }) => Object.keys(when.axes))
+      .filter((axes) => axes.includes(refused.args['property'] as string)).length ===
+    refused.about('many'),
+  'only-choice-axis': ({ args, before }) =>
+    docOf(before, 'component', args['component'] as string)!.properties[args['property'] as string]!
+      .type.kind !== 'choice',
+  'no-axis': ({ args, before }) =>
+    Object.keys(args['axes'] as object).some(
+      (axis) =>
+        docOf(before, 'component', args['component'] as string)!.properties[axis]?.axis !== true,
+    ),
+  'no-option': ({ args, before }) => {
+    const { properties } = docOf(before, 'component', args['component'] as string)!;
+    const asked = (args['axes'] as Record<string, string> | undefined) ?? {
+      here: args['base'] as string,
+    };
+    const given = args['options'] as Record<string, { gone?: unknown }>;
+    return Object.entries(asked).some(([axis, option]) => {
+      const type = properties[axis]?.type;
+      const options = type?.kind === 'choice' ? type.options : given;
+      return options[option] === undefined || options[option].gone !== undefined;
+    });
+  },
+  'rule-is-there': ({ args, before }) =>
+    Object.values(docOf(before, 'component', args['component'] as string)!.rules).some(
+      ({ when }) => !when.pseudo && sameJson(when.axes, args['axes']),
+    ),
   'holds-slot-of-definition': ({ named, args, before }) =>
     named.length > 0 && holdsKind(before, args, 'slot'),
   'from-elsewhere-already': ({ args, before }) => {

@@ -28,6 +28,7 @@ import {
   instanceScope,
   itemScope,
   rootScope,
+  type Picks,
   sameFill,
   sameParts,
   sameResult,
@@ -48,6 +49,7 @@ export type Made = { nodes: number };
 /**
  * The tree that a linked document shows, sharing with `before` every node that did not change.
  * @param page the entry, on pages made from entries
+ * @param picks in which of its variants a definition is looked at
  */
 export function build(
   linked: Linked,
@@ -55,9 +57,10 @@ export function build(
   page: EntryDoc | undefined,
   before?: Built,
   made: Made = { nodes: 0 },
+  picks?: Picks,
 ): Built {
   const old = before?.linked.doc === linked.doc ? before : undefined;
-  const scope = rootScope(linked, data, page, old?.scope);
+  const scope = rootScope(linked, data, page, old?.scope, picks);
   if (old && old.linked === linked && old.scope === scope) return old;
   const root = new Builder(made).node(linked.root, scope, NO_OUTER, old?.root ?? undefined);
   return { linked, scope, root };

@@ -1,4 +1,12 @@
-import { own, type DocId, type EntryDoc, type NodeId, type SlotId } from '../model';
+import {
+  own,
+  type DocId,
+  type EntryDoc,
+  type NodeId,
+  type PropertyId,
+  type SlotId,
+  type Source,
+} from '../model';
 import {
   evaluate,
   Later,
@@ -52,12 +60,19 @@ export interface Scope extends Names {
 
 const NOTHING = Object.freeze({});
 
-/** The scope of a document that is opened by itself: a page (with the entry it is made for) or a definition with its defaults. */
+/** Options of a definition's axes, by axis: in which of its variants it is looked at. */
+export type Picks = Readonly<Record<PropertyId, string>>;
+
+/**
+ * The scope of a document that is opened by itself: a page (with the entry it is made for) or a definition with its defaults.
+ * @param picks options that axes have in the place of their defaults
+ */
 export function rootScope(
   linked: Linked,
   data: Data,
   page: EntryDoc | LaterItem | undefined,
   before?: Scope,
+  picks: Picks = NOTHING,
 ): Scope {
   const names: Names = {
     data,
@@ -67,8 +82,12 @@ export function rootScope(
     repeats: NOTHING,
   };
   const properties: Record<string, Result> = {};
-  for (const { id, property } of linked.properties)
-    properties[id] = evaluate(property.default, property.type, names);
+  for (const { id, property } of linked.properties) {
+    const option = own(picks, id);
+    const source: Source =
+      option === undefined ? property.default : { is: 'value', type: 'choice', value: option };
+    properties[id] = evaluate(source, property.type, names);
+  }
   const scope: Scope = {
     data,
     properties,

@@ -703,6 +703,49 @@ class Chooser {
         const theme = choices.of([null, 'plain', this.theme() ?? null]) ?? null;
         return { name, args: { doc: doc.id, nodes: this.several(), theme } };
       }
+      case 'addAxis': {
+        const component = this.component();
+        if (!component) return undefined;
+        const [first, second] = [id(), id()];
+        return {
+          name,
+          args: {
+            component: component.id,
+            property: id(),
+            label: `Axis ${step}`,
+            key: `axis${step}`,
+            order: choices.of(['a0', 'b00'])!,
+            options: {
+              [first]: { label: 'One', order: 'a0' },
+              [second]: { label: 'Other', order: 'a1' },
+            },
+            base: choices.of([first, first, first, 'nobody'])!,
+          },
+        };
+      }
+      case 'addRule': {
+        const component = choices.of(
+          allOf(documents, 'component').filter(({ properties }) =>
+            Object.values(properties).some(({ type }) => type.kind === 'choice'),
+          ),
+        );
+        if (!component) return undefined;
+        const axes: Record<string, string> = {};
+        for (const [axis, { type }] of Object.entries(component.properties)) {
+          if (type.kind !== 'choice' || choices.below(2) === 0) continue;
+          axes[axis] = choices.of([...Object.keys(type.options).sort(), 'nobody'])!;
+        }
+        return Object.keys(axes).length === 0
+          ? undefined
+          : { name, args: { component: component.id, rule: id(), order: 'a5', axes } };
+      }
+      case 'removeRule': {
+        const component = choices.of(
+          allOf(documents, 'component').filter(({ rules }) => Object.keys(rules).length > 0),
+        );
+        const rule = component && choices.of(Object.keys(component.rules).sort());
+        return rule === undefined ? undefined : { name, args: { component: component!.id, rule } };
+      }
       case 'declareRule': {
         const patch = this.patch();
         const [property, value] = choices.of(DECLARATIONS)!;
@@ -917,6 +960,7 @@ class Chooser {
           { place },
           { key: `key${step}` },
           { typedOnly: choices.below(2) === 0 },
+          { axis: choices.below(2) === 0 },
           { type: choices.of(RETYPED)! },
         ])!;
         return { name, args: { component: component.id, property, set } };

@@ -21,6 +21,7 @@ import { GoLine } from './go-line/GoLine';
 import { Keys } from '../parts/Keys';
 import { Ledger } from '../ledger/Ledger';
 import { LedgerTabs } from '../ledger/LedgerTabs';
+import { useVarying } from './variants/use-varying';
 import { writtenRule } from '../ledger/style/lit-rule';
 
 import { BesidePane } from './panes/BesidePane';
@@ -83,12 +84,13 @@ function WithinBench(): ReactNode {
   const definition = other?.id === id ? undefined : other;
   const outlined = definition && selection?.doc === definition.id ? definition : doc;
   const clip = useClip(outlined?.id ?? id, selected);
+  const varying = useVarying(outlined?.id ?? id);
   const allActions = useBenchActions(outlined?.id ?? id, selected, {
     onEntry,
     onPreview,
     onMakeComponent: makeComponent.ask,
     clip: clip.actions,
-    instances: instances.actions,
+    instances: [...instances.actions, varying.action],
     onBeside,
   });
   const actions = selected?.inside
@@ -156,6 +158,7 @@ function WithinBench(): ReactNode {
       <Keys />
       <SelectionSaid selected={selected} />
       {makeComponent.dialog}
+      {varying.dialog}
       {instances.dialog}
       {clip.asking ? (
         <Clashes

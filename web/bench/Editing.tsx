@@ -4,12 +4,14 @@ import {
   docOf,
   EVERY_TAG,
   isPerEntry,
+  own,
   type ComponentDoc,
   type Documents,
 } from '@sormet/core/model';
 import type { Reach } from '@sormet/core/reach';
 import type { AppliedBlock } from '@sormet/core/style';
 import { describe } from '../canvas/address';
+import { picksWords } from '../ledger/style/picked';
 import { partWords, useRuleWords, type RuleWords } from '../ledger/style/rule-words';
 import type { Selected } from '../ledger/use-selected';
 import { useDerived } from '../site/SiteProvider';
@@ -107,18 +109,27 @@ function ofRule(
 function here(said: Said, rule: AppliedBlock | undefined): { edge: Edge; body: ReactNode } {
   const { documents, reach, words, selected, isStyling } = said;
   const { doc, id, node } = selected;
-  const ruleDoc = rule?.origin.is === 'node' ? rule.origin.doc : undefined;
+  const isOfNode = rule?.origin.is === 'node' || rule?.origin.is === 'rule';
+  const ruleDoc = isOfNode ? rule.origin.doc : undefined;
   const definition = docOf(documents, 'component', ruleDoc ?? doc.id);
   const isSeveral = selected.count > 1;
   const name = isSeveral ? namesOf(documents, doc, selected.all) : describe(documents, doc.id, id);
   if (definition) {
     const isAll = (selected.isRoot && !isSeveral) || (ruleDoc !== undefined && ruleDoc !== doc.id);
     const component = componentWords(documents, definition.id);
+    const only = rule && onlyWhen(definition, rule.origin, selected.picked);
     return {
       edge: 'definition',
       body: (
         <>
-          You are {isStyling ? 'styling' : 'editing'} <b>{isAll ? `all of ${component}` : name}</b>{' '}
+          You are {isStyling ? 'styling' : 'editing'} <b>{isAll ? `all of ${component}` : name}</b>
+          {only === undefined ? (
+            ' '
+          ) : (
+            <>
+              , only <b>{only}</b>,{' '}
+            </>
+          )}
           in {isAll ? 'its definition' : `the definition of ${component}`}:{' '}
           {reachWords(reach.answer(definition.id), rule && words.reach(rule.origin))}.
         </>
@@ -150,6 +161,18 @@ function here(said: Said, rule: AppliedBlock | undefined): { edge: Edge; body: R
       </>
     ),
   };
+}
+
+/** For which variant of a definition a rule is; nothing for what holds in all of them. */
+function onlyWhen(
+  definition: ComponentDoc,
+  origin: Origin,
+  picked: Selected['picked'],
+): string | undefined {
+  if (origin.is !== 'rule') return undefined;
+  const axes =
+    picked?.rule === origin.rule ? picked.axes : own(definition.rules, origin.rule)?.when.axes;
+  return axes && Object.keys(axes).length > 0 ? picksWords(definition, axes) : undefined;
 }
 
 /** The way from an instance to its definition beside it, and back. */

@@ -17,6 +17,7 @@ import { useApp } from '../store/store';
 import { elementOf, resolvedOf } from '../canvas/address';
 import { innerAt } from '../canvas/inside';
 import { useBuilt } from '../canvas/use-built';
+import { pickedOf, withPicked, type Picked } from './style/picked';
 import { useDerived } from '../site/SiteProvider';
 
 /** What is selected, with everything the ledger says about it. */
@@ -37,6 +38,8 @@ export interface Selected {
   readonly element: ResolvedElement | undefined;
   /** The rules that apply to the element, weakest first. */
   readonly rules: readonly AppliedBlock[];
+  /** The variant of its definition that is lit. */
+  readonly picked: Picked | undefined;
   /** What is looked at inside an instance, with all that is said about it: to be read, its parts alone to be styled. */
   readonly inside: Selected | undefined;
   /** The address of what is looked at; of nothing else. */
@@ -50,6 +53,7 @@ export interface Selected {
 export function useSelected(page: string, entry: EntryDoc | undefined): Selected | undefined {
   const { documents } = useDerived();
   const selection = useApp((state) => state.bench.selection);
+  const picks = useApp((state) => state.bench.picks);
   const openDoc = selection?.doc ?? page;
   const built = useBuilt(openDoc, openDoc === page ? entry : undefined);
   return useMemo(() => {
@@ -60,6 +64,11 @@ export function useSelected(page: string, entry: EntryDoc | undefined): Selected
     const resolved = resolvedOf(built, id)[0];
     const element = elementOf(resolved);
     const { inside } = selection;
+    const rules = element ? rulesOf(element, documents, documents.tags) : [];
+    const picked =
+      picks?.doc === doc.id && doc.kind === 'component'
+        ? pickedOf(doc, picks.axes, picks.rule)
+        : undefined;
     return {
       doc,
       id,
@@ -72,13 +81,14 @@ export function useSelected(page: string, entry: EntryDoc | undefined): Selected
       built,
       entry: openDoc === page ? entry : undefined,
       element,
-      rules: element ? rulesOf(element, documents, documents.tags) : [],
+      rules: picked ? withPicked(rules, picked, id) : rules,
+      picked,
       inside: inside === undefined ? undefined : insideAt(documents, built, id, inside),
       address: undefined,
       count: selection.nodes.length,
       all: selection.nodes,
     };
-  }, [documents, selection, built, openDoc, page, entry]);
+  }, [documents, selection, picks, built, openDoc, page, entry]);
 }
 
 /** What is looked at inside an instance, in the words of what is selected; nothing when it is not there any more. */
@@ -105,6 +115,7 @@ function insideAt(
     built,
     element,
     rules: rulesOf(element, documents, documents.tags),
+    picked: undefined,
     inside: undefined,
     address,
     count: 1,

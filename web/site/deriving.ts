@@ -1,6 +1,6 @@
 import { Documents, treeDocOf, type EntryDoc } from '@sormet/core/model';
 import { Reach } from '@sormet/core/reach';
-import { build, Linker, type Built } from '@sormet/core/resolve';
+import { build, Linker, type Built, type Picks } from '@sormet/core/resolve';
 import { dataOf, type Data } from '@sormet/core/value';
 
 /** What is worked out from the documents and brought up to date with them. */
@@ -10,7 +10,7 @@ export interface Derived {
   readonly reach: Reach;
   readonly linker: Linker;
   /** A document as it shows, for an entry where it is made from entries; worked out once for each state. */
-  readonly builtOf: (doc: string, entry: EntryDoc | undefined) => Built | undefined;
+  readonly builtOf: (doc: string, entry: EntryDoc | undefined, picks?: Picks) => Built | undefined;
 }
 
 /** How many trees are kept to be brought up to date. */
@@ -33,7 +33,7 @@ export class Deriving {
       data,
       reach: this.reach,
       linker: this.linker,
-      builtOf: (doc, entry) => this.builtOf(documents, data, doc, entry),
+      builtOf: (doc, entry, picks) => this.builtOf(documents, data, doc, entry, picks),
     };
     return this.last;
   }
@@ -43,12 +43,20 @@ export class Deriving {
     data: Data,
     doc: string,
     entry: EntryDoc | undefined,
+    picks: Picks = {},
   ): Built | undefined {
     if (!treeDocOf(documents, doc)) return undefined;
-    const key = `${doc} ${entry?.id ?? ''}`;
+    const key = JSON.stringify([doc, entry?.id, Object.entries(picks).sort()]);
     const kept = this.trees.get(key);
     if (kept?.documents === documents && kept.built.scope.page === entry) return kept.built;
-    const built = build(this.linker.link(documents, doc), data, entry, kept?.built);
+    const built = build(
+      this.linker.link(documents, doc),
+      data,
+      entry,
+      kept?.built,
+      undefined,
+      picks,
+    );
     if (this.trees.size > MOST_TREES) this.trees.clear();
     this.trees.set(key, { documents, built });
     return built;

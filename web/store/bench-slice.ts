@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { State } from '@sormet/core/model';
+import { newId, type State } from '@sormet/core/model';
+import type { Picks } from '@sormet/core/resolve';
 import type { Width } from '@sormet/core/style';
 import { keep, kept } from './kept';
 import { DEFAULT_KEYMAP, keptKeymap, type Keymap } from './keymap';
@@ -60,6 +61,8 @@ export interface BenchState {
   readonly lit: string | null;
   /** The state that is styled, and in which the canvas holds what is selected; rest without one. */
   readonly state: State | null;
+  /** The variant of a definition that is lit: by axis its option, and the id of its rule where none is made yet. */
+  readonly picks: { readonly doc: string; readonly axes: Picks; readonly rule: string } | null;
   /** The theme in which the canvas holds what is drawn; the site's own without one. */
   readonly heldTheme: string | null;
   /** Whether it was asked for the line that declares, and that has not got the focus yet. */
@@ -101,6 +104,7 @@ const initialState: BenchState = {
   tab: 'values',
   lit: null,
   state: null,
+  picks: null,
   heldTheme: null,
   declareAsked: false,
   folded: { left: false, ledger: false },
@@ -215,6 +219,25 @@ export const benchSlice = createSlice({
     },
     holdState(state, { payload }: PayloadAction<State | null>) {
       state.state = payload;
+    },
+    pick: {
+      reducer(
+        state,
+        {
+          payload,
+        }: PayloadAction<{ doc: string; axis: string; option: string | null; rule: string }>,
+      ) {
+        const { doc, axis, option, rule } = payload;
+        const axes = { ...(state.picks?.doc === doc ? state.picks.axes : {}) };
+        if (option === null) delete axes[axis];
+        else axes[axis] = option;
+        state.picks = Object.keys(axes).length > 0 ? { doc, axes, rule } : null;
+        state.lit = null;
+        state.notice = null;
+      },
+      prepare: (asked: { doc: string; axis: string; option: string | null }) => ({
+        payload: { ...asked, rule: newId() },
+      }),
     },
     holdTheme(state, { payload }: PayloadAction<string | null>) {
       state.heldTheme = payload;

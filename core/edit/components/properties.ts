@@ -32,6 +32,8 @@ export const setProperty = defineEdit({
         Type.Object({ required: Type.Boolean() }, exact),
         Type.Object({ key: PropertyKey }, exact),
         Type.Object({ typedOnly: Type.Boolean() }, exact),
+        /** Whether rules may name its options. */
+        Type.Object({ axis: Type.Boolean() }, exact),
         /** Values stay as they were written: they are converted when they are read. */
         Type.Object({ type: TypeSpec }, exact),
         Type.Object({ place: PLACE }, exact),
@@ -52,6 +54,11 @@ export const setProperty = defineEdit({
       return (
         keyTaken(doc, set.key, property) ?? changeTo(documents, component, [...at, 'key'], set.key)
       );
+    if ('axis' in set) {
+      const rules = Object.values(doc.rules).filter(({ when }) => own(when.axes, property)).length;
+      if (!set.axis && rules > 0) return refuse(say('rules-name-axis', { many: rules }), component);
+      return changeTo(documents, component, [...at, 'axis'], set.axis || undefined);
+    }
     if ('typedOnly' in set)
       return changeTo(documents, component, [...at, 'typedOnly'], set.typedOnly || undefined);
     if ('type' in set) {
@@ -89,6 +96,8 @@ export const setProperty = defineEdit({
       return set.typedOnly
         ? say('kept-to-typed', { property: of })
         : say('opened-to-content', { property: of });
+    if ('axis' in set)
+      return set.axis ? say('made-axis', { property: of }) : say('made-no-axis', { property: of });
     if ('required' in set)
       return set.required
         ? say('made-required', { property: of })

@@ -7,6 +7,7 @@ import { useAppDispatch } from '../../store/store';
 import { IconButton } from '../../parts/IconButton';
 import { count } from '../../words';
 import { DefinitionHead } from './DefinitionHead';
+import { Axes } from '../variants/Axes';
 import { LaidOver } from './LaidOver';
 
 /** A definition beside the page, drawn with its defaults. */
@@ -25,6 +26,7 @@ export function BesidePane({ definition }: { definition: ComponentDoc }): ReactN
           onPress={() => dispatch(benchActions.openBeside(null))}
         />
       </DefinitionHead>
+      <Axes definition={definition} />
       <Canvas
         key={id}
         doc={id}

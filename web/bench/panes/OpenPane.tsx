@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react';
 import type { EntryDoc, TreeDoc } from '@sormet/core/model';
 import { Canvas, UNDRAWN } from '../../canvas/Canvas';
 import { GuidesButton } from '../guides/GuidesButton';
+import { Axes } from '../variants/Axes';
 import { LaidOver } from './LaidOver';
 import { DefinitionHead } from './DefinitionHead';
 import { EmptyPage } from './EmptyPage';
@@ -27,7 +28,7 @@ export function OpenPane({ doc, entry }: { doc: TreeDoc; entry: EntryDoc | undef
       ) : (
         <DefinitionHead definition={doc} drawn={drawn} chosen={width} onChoose={setWidth} />
       )}
-      {doc.kind === 'page' ? <EmptyPage page={doc} /> : null}
+      {doc.kind === 'page' ? <EmptyPage page={doc} /> : <Axes definition={doc} />}
       <Canvas
         key={doc.id}
         doc={doc.id}

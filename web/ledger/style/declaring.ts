@@ -17,12 +17,12 @@ export interface Target {
   readonly nodes?: readonly string[];
 }
 
-/** The edit that declares a property in a rule; a theme says nothing by itself, so nothing is declared there. */
+/** The edits that declare a property in a rule; a theme says nothing by itself, so nothing is declared there. */
 export function declaring(
   { origin, width, state, nodes }: Target,
   property: string,
   { css, tokens }: Declaring,
-): NamedEdit | undefined {
+): NamedEdit[] {
   const declaration = {
     property,
     width,
@@ -32,22 +32,27 @@ export function declaring(
   };
   switch (origin.is) {
     case 'tag':
-      return { name: 'declareTag', args: { tag: origin.tag, ...declaration } };
+      return [{ name: 'declareTag', args: { tag: origin.tag, ...declaration } }];
     case 'node': {
       const all = nodes && nodes.includes(origin.node) ? [...nodes] : [origin.node];
-      return { name: 'declare', args: { doc: origin.doc, nodes: all, ...declaration } };
+      return [{ name: 'declare', args: { doc: origin.doc, nodes: all, ...declaration } }];
     }
     case 'shared':
-      return { name: 'declareShared', args: { style: origin.doc, ...declaration } };
+      return [{ name: 'declareShared', args: { style: origin.doc, ...declaration } }];
     case 'rule': {
       const { doc: component, rule, node } = origin;
-      return { name: 'declareRule', args: { component, rule, node, ...declaration } };
+      // What is selected together is written together, one node after the other.
+      const all = nodes?.includes(node) ? nodes : [node];
+      return all.map((each) => ({
+        name: 'declareRule',
+        args: { component, rule, node: each, ...declaration },
+      }));
     }
     case 'part': {
       const { doc, node, part } = origin;
-      return { name: 'declarePart', args: { doc, node, part, ...declaration } };
+      return [{ name: 'declarePart', args: { doc, node, part, ...declaration } }];
     }
     case 'theme':
-      return undefined;
+      return [];
   }
 }

@@ -7,6 +7,8 @@ export function litRule(selected: Selected, lit: string | null): AppliedBlock | 
   const written = selected.rules.filter(({ origin }) => origin.is !== 'theme');
   return (
     written.find(({ origin }) => ruleKey(origin) === lit) ??
+    // A variant that is lit is what typing goes to.
+    written.find(({ origin }) => origin.is === 'rule' && origin.rule === selected.picked?.rule) ??
     // The nearest to the page that always holds: what a rule says holds only in some variants or states.
     written.filter(({ origin }) => origin.is !== 'rule').at(-1)
   );

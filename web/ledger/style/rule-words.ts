@@ -13,6 +13,7 @@ import { reachOfStyle, reachOfTag } from '@sormet/core/reach';
 import type { Origin } from '@sormet/core/style';
 import { useDerived } from '../../site/SiteProvider';
 import type { Selected } from '../use-selected';
+import { picksWords } from './picked';
 import { componentWords, count } from '../../words';
 
 /** What rules are called in the chain (the tag, the definition, here), and whom they reach. */
@@ -58,7 +59,11 @@ export function useRuleWords(selected: Selected | undefined): RuleWords {
           : 'this definition'
         : `definition of ${componentWords(documents, origin.doc)}`;
       return origin.is === 'rule'
-        ? `${definition} · ${ruleWords(treeDocOf(documents, origin.doc), origin.rule)}`
+        ? `${definition} · ${
+            selected?.picked?.rule === origin.rule
+              ? picksWords(selected.picked.component, selected.picked.axes)
+              : ruleWords(treeDocOf(documents, origin.doc), origin.rule)
+          }`
         : definition;
     },
     short(origin) {

@@ -4,6 +4,7 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { refusalWords, sentence } from '../../words';
 import type { Selected } from '../use-selected';
 import { declaring } from './declaring';
+import { oneStep, ruleFirst } from './picked';
 
 /** Where declarations go. */
 interface Place {
@@ -24,8 +25,13 @@ export function useGiving({ selected, rule, width, state }: Place): Give {
     const read = typed === '' ? undefined : readValue(property, typed, documents.tokens.tokens);
     if (read && !read.ok) return sentence(read.reason);
     const target = { origin: rule.origin, width, state, nodes: selected.all };
-    const edit = declaring(target, property, read ?? { css: null });
-    if (!edit) return '';
-    return refusalWords(sync.attempt(edit, group === undefined ? undefined : { group }));
+    const declared = declaring(target, property, read ?? { css: null });
+    if (declared.length === 0) return '';
+    const edits = [...ruleFirst(selected.picked, rule.origin), ...declared];
+    return refusalWords(
+      edits.length === 1
+        ? sync.attempt(edits[0]!, group === undefined ? undefined : { group })
+        : sync.attemptAll(edits, oneStep(group)),
+    );
   };
 }

@@ -30,6 +30,11 @@ export const refusals: WordsOf<typeof REFUSALS> = {
   'plain-variant-unknown': 'Which variant it is depends on content; that cannot be made plain.',
   'stays-choice-while-axis':
     'Variants are chosen by it: it stays a choice until it is no axis any more.',
+  'rules-name-axis': ({ many }) =>
+    `It stays a choice of variants while they differ: ${many === 1 ? 'one rule names' : `${many} rules name`} its options.`,
+  'no-axis': 'Variants are named by choices that are marked as such.',
+  'no-option': 'There is no such option.',
+  'rule-is-there': 'There is a rule for that already.',
   'only-element-replaced': 'Only an element is replaced like this.',
   'file-is-no-font': 'that file is no font',
   'font-is-there': ({ family }) => `${family} is here already, in this weight and style`,

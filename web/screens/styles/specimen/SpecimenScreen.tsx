@@ -349,6 +349,7 @@ function selectedFor(
     built,
     element,
     rules,
+    picked: undefined,
     inside: undefined,
     address: undefined,
     count: 1,

@@ -1,0 +1,78 @@
+import { expect } from '@playwright/test';
+import { seriousFindings } from './axe';
+import { BenchHand, ownPage } from './bench';
+import { test } from './test';
+
+test('a component gets variants; what is typed while one is lit is said of it alone, and instances pick it', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await bench.open(await ownPage(page, 'own-varied'));
+  await page.getByRole('treeitem', { name: /How it works/ }).click();
+  await page.keyboard.press('m');
+  const naming = page.getByRole('dialog');
+  await naming.getByRole('textbox', { name: 'Name of the component' }).fill('Varied/Works');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.pane-definition')).toContainText('Definition of Works');
+  const drawn = bench.definition.locator('section');
+  const placed = bench.canvas.locator('section', { hasText: 'You pay for the parts' });
+  await page.getByRole('button', { name: 'select its root' }).click();
+
+  // By the go line: what they differ in, and the options; what may not be is said.
+  await bench.go('vary');
+  const asked = page.getByRole('dialog', { name: 'Variants' });
+  await expect(asked.getByRole('textbox', { name: 'What the variants differ in' })).toBeFocused();
+  await page.keyboard.type('Ground');
+  const options = asked.getByRole('textbox', { name: 'Options, the base first' });
+  await options.fill('paper, Paper');
+  await expect(asked).toContainText('“Paper” is there twice.');
+  await expect(asked.getByRole('button', { name: 'Give it variants' })).toBeDisabled();
+  await options.fill('paper, night, sand');
+  await page.keyboard.press('Enter');
+  const axis = page.getByRole('radiogroup', { name: 'Variants: Ground' });
+  await expect(axis.getByRole('radio')).toHaveText(['paper base', 'night', 'sand']);
+  await expect(axis.getByRole('radio', { name: 'night' })).toBeChecked();
+  expect(await seriousFindings(page)).toEqual([]);
+
+  // Said before anything is typed, and then nowhere else.
+  await bench.tab('Style');
+  await expect(bench.sentence).toContainText('only Ground: night');
+  await page.keyboard.press('d');
+  await page.keyboard.type('bg navy');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('pad 40');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(drawn).toHaveCSS('background-color', 'rgb(0, 0, 128)');
+  await expect(placed).toHaveCSS('background-color', 'rgba(0, 0, 0, 0)');
+  await axis.getByRole('radio', { name: 'paper' }).click();
+  await expect(drawn).toHaveCSS('background-color', 'rgba(0, 0, 0, 0)');
+  await expect(bench.sentence).not.toContainText('only');
+  // What the base says shows wherever it was not varied.
+  await bench.declare('padding', '12px');
+  await bench.declare('border-radius', '5px');
+  await expect(drawn).toHaveCSS('padding-left', '12px');
+  await axis.getByRole('radio', { name: 'night' }).click();
+  await expect(drawn).toHaveCSS('padding-left', '40px');
+  await expect(drawn).toHaveCSS('border-top-left-radius', '5px');
+  // The rule and the first thing that it says are one step.
+  await axis.getByRole('radio', { name: 'sand' }).click();
+  await bench.declare('background-color', 'wheat');
+  await expect(drawn).toHaveCSS('background-color', 'rgb(245, 222, 179)');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+z');
+  await expect(drawn).toHaveCSS('background-color', 'rgba(0, 0, 0, 0)');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(drawn).toHaveCSS('background-color', 'rgb(245, 222, 179)');
+  await bench.saved();
+
+  // An instance picks one, in its values.
+  await bench.clickOn(placed.locator('h2'));
+  await page.getByRole('treeitem', { name: /^Works/ }).click();
+  await bench.tab('Values');
+  await expect(placed).toHaveCSS('padding-left', '12px');
+  await bench.choose('Ground, set here', 'night');
+  await expect(placed).toHaveCSS('background-color', 'rgb(0, 0, 128)');
+  await expect(placed).toHaveCSS('padding-left', '40px');
+  await bench.saved();
+});
