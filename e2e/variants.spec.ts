@@ -59,11 +59,40 @@ test('a component gets variants; what is typed while one is lit is said of it al
   await axis.getByRole('radio', { name: 'sand' }).click();
   await bench.declare('background-color', 'wheat');
   await expect(drawn).toHaveCSS('background-color', 'rgb(245, 222, 179)');
-  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'select its root' }).click();
   await page.keyboard.press('Control+z');
   await expect(drawn).toHaveCSS('background-color', 'rgba(0, 0, 0, 0)');
   await page.keyboard.press('Control+Shift+z');
   await expect(drawn).toHaveCSS('background-color', 'rgb(245, 222, 179)');
+  await bench.saved();
+
+  // What is lit is lit still after loading anew; what is no look is said of all variants.
+  await page.reload();
+  await expect(axis.getByRole('radio', { name: 'sand' })).toBeChecked();
+  await expect(drawn).toHaveCSS('background-color', 'rgb(245, 222, 179)');
+  await bench.tab('Values');
+  await expect(bench.sentence).toContainText('in all its variants');
+
+  // What differs is listed: each leads to where it is said, and goes back to the base; by keys.
+  await axis.getByRole('radio', { name: 'night' }).click();
+  const differ = page.getByRole('button', { name: '5 differences from the base' });
+  await differ.press('Enter');
+  const list = page.getByRole('group', { name: 'What differs from the base' });
+  await expect(list.getByRole('listitem')).toHaveCount(5);
+  await expect(list.getByRole('button').first()).toBeFocused();
+  expect(await seriousFindings(page)).toEqual([]);
+  await list.getByRole('button', { name: /back to the base: .*padding-left/ }).press('Enter');
+  await expect(drawn).toHaveCSS('padding-left', '12px');
+  await expect(list.getByRole('listitem')).toHaveCount(4);
+  await page.keyboard.press('Escape');
+  await expect(list).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect(drawn).toHaveCSS('padding-left', '40px');
+  await axis.getByRole('radio', { name: 'sand' }).click();
+  await page.getByRole('button', { name: '1 difference from the base' }).press('Enter');
+  await list.getByRole('button', { name: 'all of it back to the base' }).press('Enter');
+  await expect(page.getByText('as the base in everything')).toBeVisible();
+  await expect(drawn).toHaveCSS('background-color', 'rgba(0, 0, 0, 0)');
   await bench.saved();
 
   // An instance picks one, in its values.

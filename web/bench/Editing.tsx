@@ -118,19 +118,21 @@ function here(said: Said, rule: AppliedBlock | undefined): { edge: Edge; body: R
     const isAll = (selected.isRoot && !isSeveral) || (ruleDoc !== undefined && ruleDoc !== doc.id);
     const component = componentWords(documents, definition.id);
     const only = rule && onlyWhen(definition, rule.origin, selected.picked);
+    const variants =
+      only !== undefined ? (
+        <>
+          , only <b>{only}</b>,
+        </>
+      ) : // What is no look is said of all variants, whichever is lit.
+      selected.picked ? (
+        ', in all its variants,'
+      ) : null;
     return {
       edge: 'definition',
       body: (
         <>
           You are {isStyling ? 'styling' : 'editing'} <b>{isAll ? `all of ${component}` : name}</b>
-          {only === undefined ? (
-            ' '
-          ) : (
-            <>
-              , only <b>{only}</b>,{' '}
-            </>
-          )}
-          in {isAll ? 'its definition' : `the definition of ${component}`}:{' '}
+          {variants} in {isAll ? 'its definition' : `the definition of ${component}`}:{' '}
           {reachWords(reach.answer(definition.id), rule && words.reach(rule.origin))}.
         </>
       ),

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
-import { childrenOf, docOf, own, treeDocOf, type Documents } from '@sormet/core/model';
+import { childrenOf, docOf, own, tokensOf, treeDocOf, type Documents } from '@sormet/core/model';
 import type { Taken } from '../store/site-slice';
 import { useLatest } from '../parts/use-latest';
 import { useDerived, useSync } from '../site/SiteProvider';
@@ -54,12 +54,15 @@ function placeOf(
   documents: Documents,
   { changes }: Taken,
 ): { doc: string; node: string | undefined } | undefined {
+  let within: string | undefined;
   for (const { doc, path } of changes) {
     const tree = treeDocOf(documents, doc);
     if (!tree) continue;
-    const node = path.split('/')[2];
-    const stored =
-      path.startsWith('/nodes/') && node !== undefined ? own(tree.nodes, node) : undefined;
+    within ??= doc;
+    const node = nodeOf(path);
+    const stored = node === undefined ? undefined : own(tree.nodes, node);
+    // A rule that was made for what it says of an element is not where that was.
+    if (!stored && path.startsWith('/rules/')) continue;
     if (!stored) return { doc, node: undefined };
     // The words of an element are one with it, where they are all that it holds.
     const { parent } = stored.place;
@@ -67,5 +70,12 @@ function placeOf(
       stored.kind === 'text' && parent !== null && childrenOf(tree.nodes).all(parent).length === 1;
     return { doc, node: isItsText ? parent : node };
   }
-  return undefined;
+  return within === undefined ? undefined : { doc: within, node: undefined };
+}
+
+/** The node that a path in a document is about: one of its tree, or one that a rule says something of. */
+function nodeOf(path: string): string | undefined {
+  const [first, second, third, fourth] = tokensOf(path);
+  if (first === 'nodes') return second;
+  return first === 'rules' && third === 'patch' ? fourth : undefined;
 }

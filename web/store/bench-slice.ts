@@ -46,7 +46,7 @@ export interface Layout {
 
 /** What of the bench an address may say. */
 export type Arrival = Partial<
-  Pick<BenchState, 'selection' | 'beside' | 'width' | 'tab' | 'lit' | 'state'>
+  Pick<BenchState, 'selection' | 'beside' | 'width' | 'tab' | 'lit' | 'state' | 'picks'>
 >;
 
 export interface BenchState {

@@ -15,6 +15,9 @@ const address: fc.Arbitrary<BenchAddress> = fc.record({
   tab: fc.constantFrom('values', 'style', 'history'),
   lit: fc.option(id),
   state: fc.option(fc.constantFrom(...STATES)),
+  picks: fc.option(
+    fc.record({ doc: id, axes: fc.dictionary(id, id, { minKeys: 1, noNullPrototype: true }) }),
+  ),
 });
 
 test('what the bench shows is read from its address as it was written', () => {
@@ -34,5 +37,6 @@ test('an address that leads to one thing selects it, and one that cannot be read
     beside: null,
     lit: null,
     state: null,
+    picks: null,
   });
 });

@@ -1,4 +1,5 @@
 import { STATES, type State } from '@sormet/core/model';
+import type { Picks } from '@sormet/core/resolve';
 import type { Width } from '@sormet/core/style';
 import type { LedgerTab, Selection } from '../../store/bench-slice';
 
@@ -10,6 +11,8 @@ export interface BenchAddress {
   readonly tab: LedgerTab;
   readonly lit: string | null;
   readonly state: State | null;
+  /** The variant of a definition that is lit. */
+  readonly picks: { readonly doc: string; readonly axes: Picks } | null;
 }
 
 /** What holds where an address does not say. */
@@ -20,11 +23,22 @@ export const PLAIN: BenchAddress = {
   tab: 'values',
   lit: null,
   state: null,
+  picks: null,
 };
 
 const TABS: readonly LedgerTab[] = ['values', 'style', 'history'];
 /** The parameters that are ours; others (which entry is looked at) stay. */
-const OURS = ['in', 'slot', 'inside', 'beside', 'width', 'tab', 'rule', 'state'] as const;
+const OURS = [
+  'in',
+  'slot',
+  'inside',
+  'beside',
+  'width',
+  'tab',
+  'rule',
+  'state',
+  'variant',
+] as const;
 
 /**
  * The search and the hash of an address: what is selected is the hash, as links to one thing on a page have it, the rest
@@ -33,7 +47,7 @@ const OURS = ['in', 'slot', 'inside', 'beside', 'width', 'tab', 'rule', 'state']
  * @param search that of the address as it is, of which other parameters stay
  */
 export function writeAddress(
-  { selection, beside, width, tab, lit, state }: BenchAddress,
+  { selection, beside, width, tab, lit, state, picks }: BenchAddress,
   page: string,
   search: string,
 ): { search: string; hash: string } {
@@ -47,6 +61,7 @@ export function writeAddress(
     tab: tab === PLAIN.tab ? null : tab,
     rule: lit,
     state,
+    variant: picks && picksText(picks),
   };
   for (const name of OURS) {
     const value = values[name];
@@ -81,9 +96,26 @@ export function readAddress(search: string, hash: string, page: string): Partial
     beside: params.get('beside'),
     lit: params.get('rule'),
     state: state ?? null,
+    picks: picksOf(params.get('variant')),
     ...(width === null ? {} : { width }),
     ...(tab === undefined ? {} : { tab }),
   };
+}
+
+/** A variant as an address has it: `definition:axis=option,axis=option`. */
+function picksText({ doc, axes }: NonNullable<BenchAddress['picks']>): string {
+  const options = Object.entries(axes).map((each) => each.map(encodeURIComponent).join('='));
+  return `${encodeURIComponent(doc)}:${options.join(',')}`;
+}
+
+function picksOf(text: string | null): BenchAddress['picks'] {
+  const [doc = '', options = ''] = (text ?? '').split(':');
+  const [read] = decoded(doc);
+  const axes = options.split(',').flatMap((each): [string, string][] => {
+    const [axis, option] = each.split('=').flatMap(decoded);
+    return axis && option ? [[axis, option]] : [];
+  });
+  return read && axes.length > 0 ? { doc: read, axes: Object.fromEntries(axes) } : null;
 }
 
 function decoded(text: string): string[] {

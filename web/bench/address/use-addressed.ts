@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useLocation } from 'react-router';
-import { own, treeDocOf, docOf, type Documents } from '@sormet/core/model';
+import { newId, own, treeDocOf, docOf, type Documents } from '@sormet/core/model';
 import { useLatest } from '../../parts/use-latest';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions, type Selection } from '../../store/bench-slice';
@@ -18,13 +18,14 @@ export function useAddressed(page: string): void {
   const dispatch = useAppDispatch();
   const { documents } = useDerived();
   const { key } = useLocation();
-  const { selection, beside, width, tab, lit, state } = useBench(
+  const { selection, beside, width, tab, lit, state, picks } = useBench(
     'selection',
     'beside',
     'width',
     'tab',
     'lit',
     'state',
+    'picks',
   );
   const latest = useLatest(documents);
   /** What the address says, by whom it was said last. */
@@ -38,6 +39,7 @@ export function useAddressed(page: string): void {
     dispatch(
       benchActions.arrive({
         ...now,
+        picks: now.picks ? { ...now.picks, rule: newId() } : null,
         selection: there(latest.current, now.selection ?? null),
         beside: now.beside && docOf(latest.current, 'component', now.beside) ? now.beside : null,
       }),
@@ -52,7 +54,8 @@ export function useAddressed(page: string): void {
     const write = () => {
       const { pathname, search } = window.location;
       if (!pathname.endsWith(`/bench/${page}`)) return;
-      const next = writeAddress({ selection, beside, width, tab, lit, state }, page, search);
+      const now = { selection, beside, width, tab, lit, state, picks };
+      const next = writeAddress(now, page, search);
       said.current = page + wordsOf(next.search, next.hash, page);
       if (next.search === search && next.hash === window.location.hash) return;
       // The router is not told: nothing of what it leads to has changed.
@@ -69,7 +72,7 @@ export function useAddressed(page: string): void {
       clearTimeout(writeSoon.current);
       window.removeEventListener('pagehide', write);
     };
-  }, [page, selection, beside, width, tab, lit, state]);
+  }, [page, selection, beside, width, tab, lit, state, picks]);
 }
 
 /** What an address says of the bench, as one text that is the same for the same. */

@@ -2,10 +2,14 @@ import type { ReactNode } from 'react';
 import { inOrder, type ComponentDoc } from '@sormet/core/model';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
+import { pickedOf } from '../../ledger/style/picked';
+import { useDerived } from '../../site/SiteProvider';
+import { Differences } from './Differences';
 import './Axes.css';
 
 /** The axes of a definition, each with its options: a press lights one, and what is typed into the style then is said of it alone. */
 export function Axes({ definition }: { definition: ComponentDoc }): ReactNode {
+  const { documents } = useDerived();
   const dispatch = useAppDispatch();
   const picks = useApp(({ bench }) => bench.picks);
   const lit = picks?.doc === definition.id ? picks.axes : {};
@@ -13,6 +17,7 @@ export function Axes({ definition }: { definition: ComponentDoc }): ReactNode {
     axis && type.kind === 'choice' ? [{ id, label, type, base: more.default }] : [],
   );
   if (axes.length === 0) return null;
+  const picked = picks?.doc === definition.id ? pickedOf(definition, lit, picks.rule) : undefined;
   return (
     <div className="axes">
       {axes.map(({ id, label, type, base }) => {
@@ -49,6 +54,9 @@ export function Axes({ definition }: { definition: ComponentDoc }): ReactNode {
           </div>
         );
       })}
+      {picked ? (
+        <Differences documents={documents} definition={definition} rule={picked.rule} />
+      ) : null}
     </div>
   );
 }
