@@ -10,8 +10,11 @@ test('the library shows what each component looks like, what is used most and wh
 
   // The order and what is unused.
   const names = () => page.getByRole('textbox', { name: /^Folder and name of/ });
+  // What Enter takes: it follows what is typed a moment later.
+  const active = page.locator('.ant-select-item-option-active');
   await page.getByRole('combobox', { name: 'Order of the library' }).focus();
   await page.keyboard.type('used');
+  await expect(active).toContainText('used');
   await page.keyboard.press('Enter');
   await expect(names().first()).toHaveValue('Fittings/Mender');
   await expect(page.getByRole('checkbox', { name: 'unused only (0)' })).toBeVisible();
@@ -29,6 +32,7 @@ test('the library shows what each component looks like, what is used most and wh
   await expect(page.getByRole('link', { name: 'Helper' })).toBeVisible();
   await page.getByRole('combobox', { name: 'Order of the library' }).focus();
   await page.keyboard.type('changed');
+  await expect(active).toContainText('changed');
   await page.keyboard.press('Enter');
   await page.getByRole('checkbox', { name: /^unused only/ }).uncheck();
   await expect(names().first()).toHaveValue('People/Helper');

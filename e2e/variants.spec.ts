@@ -66,13 +66,10 @@ test('a component gets variants; what is typed while one is lit is said of it al
   await expect(drawn).toHaveCSS('background-color', 'rgb(245, 222, 179)');
   await bench.saved();
 
-  // What is lit is lit still after loading anew; what is no look is said of all variants.
+  // What is lit is lit still after loading anew.
   await page.reload();
   await expect(axis.getByRole('radio', { name: 'sand' })).toBeChecked();
   await expect(drawn).toHaveCSS('background-color', 'rgb(245, 222, 179)');
-  await bench.tab('Values');
-  await expect(bench.sentence).toContainText('in all its variants');
-
   // What differs is listed: each leads to where it is said, and goes back to the base; by keys.
   await axis.getByRole('radio', { name: 'night' }).click();
   const differ = page.getByRole('button', { name: '5 differences from the base' });
@@ -100,8 +97,85 @@ test('a component gets variants; what is typed while one is lit is said of it al
   await page.getByRole('treeitem', { name: /^Works/ }).click();
   await bench.tab('Values');
   await expect(placed).toHaveCSS('padding-left', '12px');
-  await bench.choose('Ground, set here', 'night');
+  // Where one looks first: in the sentence, by arrow keys; the base is what an instance has that says nothing.
+  const picking = bench.sentence.getByRole('radiogroup', { name: 'Ground of this instance' });
+  await expect(picking.getByRole('radio', { name: 'paper' })).toBeChecked();
+  await picking.getByRole('radio', { name: 'paper' }).press('ArrowRight');
+  await expect(picking.getByRole('radio', { name: 'night' })).toBeFocused();
   await expect(placed).toHaveCSS('background-color', 'rgb(0, 0, 128)');
   await expect(placed).toHaveCSS('padding-left', '40px');
+  await expect(bench.row('Ground')).toContainText('night');
+  expect(await seriousFindings(page)).toEqual([]);
+  await picking.getByRole('radio', { name: 'night' }).press('ArrowLeft');
+  await expect(placed).toHaveCSS('padding-left', '12px');
+  await bench.choose('Ground, set here', 'night');
+  await expect(picking.getByRole('radio', { name: 'night' })).toBeChecked();
+  await expect(placed).toHaveCSS('background-color', 'rgb(0, 0, 128)');
+  await expect(placed).toHaveCSS('padding-left', '40px');
+  await bench.saved();
+});
+
+test('words, attributes and what is shown vary, in the ledger and on the page; what cannot is refused in words', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await bench.open(await ownPage(page, 'own-worded'));
+  await page.getByRole('treeitem', { name: /How it works/ }).click();
+  await page.keyboard.press('m');
+  await page
+    .getByRole('dialog')
+    .getByRole('textbox', { name: 'Name of the component' })
+    .fill('Varied/Worded');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.pane-definition')).toContainText('Definition of Worded');
+  await page.getByRole('button', { name: 'select its root' }).click();
+  await bench.go('vary');
+  await page.keyboard.press('Enter');
+  const axis = page.getByRole('radiogroup', { name: 'Variants: Tone' });
+  await expect(axis.getByRole('radio', { name: 'quiet' })).toBeChecked();
+  const drawn = bench.definition.locator('section');
+  const placed = bench.canvas.locator('section', { hasText: 'You pay for the parts' });
+
+  // In the ledger.
+  await page.getByRole('treeitem', { name: /^Heading/ }).click();
+  await bench.tab('Values');
+  await expect(bench.sentence).toContainText('only Tone: quiet');
+  await bench.row('text').getByRole('textbox').fill('Quietly');
+  await expect(drawn.locator('h2')).toHaveText('Quietly');
+  await expect(placed.locator('h2')).toHaveText('How it works');
+  // On the page.
+  await bench.clickOn(drawn.locator('p').first(), 'definition', true);
+  await expect(bench.definition.locator('[contenteditable]')).toBeFocused();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('Come in.');
+  await page.keyboard.press('Escape');
+  await expect(drawn.locator('p').first()).toHaveText('Come in.');
+  await expect(placed.locator('p').first()).toHaveText('You come with the thing and stay with it.');
+  await axis.getByRole('radio', { name: 'plain' }).click();
+  await expect(drawn.locator('h2')).toHaveText('How it works');
+  await expect(drawn.locator('p').first()).toHaveText('You come with the thing and stay with it.');
+  await axis.getByRole('radio', { name: 'quiet' }).click();
+  await expect(drawn.locator('h2')).toHaveText('Quietly');
+  // What a variant says is marked, and goes back to the base.
+  await page.getByRole('treeitem', { name: /^Heading/ }).click();
+  await expect(bench.row('text').locator('.is-varied')).toHaveCount(1);
+  await expect(bench.row('text').getByRole('textbox')).toHaveValue('Quietly');
+  await page.getByRole('button', { name: 'text: back to the base' }).click();
+  await expect(drawn.locator('h2')).toHaveText('How it works');
+  await page.keyboard.press('Control+z');
+  await expect(drawn.locator('h2')).toHaveText('Quietly');
+  // The tag is the same in all of them: that is said, and nothing is done.
+  await page.getByRole('treeitem', { name: /^Heading/ }).click();
+  await bench.choose('tag', 'h3');
+  await expect(bench.sentence).toContainText('the same in all variants');
+  await expect(drawn.locator('h2')).toHaveText('Quietly');
+  await bench.saved();
+
+  await page.getByRole('button', { name: 'understood' }).click();
+  await bench.clickOn(placed.locator('h2'));
+  await page.getByRole('treeitem', { name: /^Worded/ }).click();
+  await bench.sentence.getByRole('radio', { name: 'quiet' }).click();
+  await expect(bench.canvas.getByRole('heading', { name: 'Quietly' })).toBeVisible();
+  await expect(bench.canvas.getByText('Come in.')).toBeVisible();
   await bench.saved();
 });

@@ -268,4 +268,5 @@ export const OpenFamily = Type.Object(
 );
 export type OpenFamily = Static<typeof OpenFamily>;
 
+/** The families of fonts that ship with the program. */
 export const OpenFamilies = Type.Object({ families: Type.Array(OpenFamily) }, exact);

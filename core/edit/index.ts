@@ -16,6 +16,7 @@ export { matchingOf, type Matching } from './components/exchanging';
 export { connecting, type Connecting } from './components/connecting';
 export { ProposedPlaces } from './components/proposed-places';
 export { elementMatching, type ElementMatching } from './components/replacing';
+export { inVariant } from './rules/in-variant';
 export { differencesOf, type Difference } from './rules/differences';
 export { rosterOf, type RosterRow } from './components/roster';
 export { MOST_CONTROLS } from './tree/setting';

@@ -255,6 +255,7 @@ export const Patch = Type.Object(
   {
     style: Type.Optional(Block),
     attributes: Type.Optional(Attributes),
+    text: Type.Optional(Source),
     shown: Type.Optional(Source),
     values: Type.Optional(Values),
   },

@@ -318,9 +318,9 @@ function attributeReason(tag: string, name: string, source: Source): Said | null
 function patchFindings(doc: ComponentDoc, { when, patch }: Rule, id: NodeId): [string, Said][] {
   const found: [string, Said][] = [];
   const node = own(doc.nodes, id);
-  const { attributes, values, style, shown } = patch[id]!;
+  const { attributes, values, style, shown, text } = patch[id]!;
   if (when.pseudo)
-    for (const member of ['attributes', 'values', 'shown'] as const)
+    for (const member of ['attributes', 'text', 'values', 'shown'] as const)
       if (patch[id]![member]) found.push([member, say('state-rule-declares')]);
   if (!node) return found;
   if (attributes && node.kind !== 'element')
@@ -331,6 +331,7 @@ function patchFindings(doc: ComponentDoc, { when, patch }: Rule, id: NodeId): [s
       if (reason) found.push(['attributes', reason]);
     }
   }
+  if (text && node.kind !== 'text') found.push(['text', say('only-text-has-words')]);
   if (values && node.kind !== 'instance') found.push(['values', say('only-instance-values')]);
   if (style && node.kind !== 'element' && node.kind !== 'instance')
     found.push(['style', say('only-placed-style')]);

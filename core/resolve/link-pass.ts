@@ -150,11 +150,13 @@ export class LinkPass {
   }
 
   private text(id: NodeId, { text, rich, shown: stored }: Stored<'text'>): LinkedNode {
-    const shown = shownOf(stored, patchesOf(this.doc, id));
+    const patches = patchesOf(this.doc, id);
+    const shown = shownOf(stored, patches);
+    const given = varied(text, patches, (patch) => patch.text);
     const below = rich === 'blocks' ? this.headingBefore(id) : undefined;
-    const reads = this.reads().shown(shown).source(text, typeOfText(rich));
+    const reads = this.reads().shown(shown).varied(given, typeOfText(rich));
     if (below?.tagBy) reads.source(below.tagBy.source, below.tagBy.type);
-    return { kind: 'text', id, reads: reads.done(), text, rich, below, shown };
+    return { kind: 'text', id, reads: reads.done(), text: given, rich, below, shown };
   }
 
   /** The heading of the document that a rich text stands below: the nearest one before it; nothing where none is. */

@@ -99,7 +99,7 @@ export interface LinkedElement extends LinkedBase {
 /** Words with their source, and what decides how they are written. */
 export interface LinkedText extends LinkedBase {
   readonly kind: 'text';
-  readonly text: Source;
+  readonly text: Varied;
   /** Where it is rich: in a line of words, or with blocks of its own; or an icon. */
   readonly rich: 'line' | 'blocks' | 'icon' | undefined;
   /** The heading of its document that it stands below, where it may hold headings itself. */

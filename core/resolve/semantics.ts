@@ -172,7 +172,7 @@ export function typeOfText(rich: LinkedText['rich']): TypeSpec {
 
 /** What a text gives at a place. */
 export function textAt(node: LinkedText, scope: Scope): Result {
-  return evaluate(node.text, typeOfText(node.rich), scope);
+  return variedAt(node.text, typeOfText(node.rich), scope);
 }
 
 /** The level of the heading that a rich text stands below at a place. */

@@ -79,7 +79,7 @@ function ownChoice(node: ElementNode | InstanceNode, what: ChosenKind): Source |
 function variedOf(node: LinkedNode, control: Control): Varied | undefined {
   switch (control.of) {
     case 'text':
-      return node.kind === 'text' ? { source: node.text, byRules: [] } : undefined;
+      return node.kind === 'text' ? node.text : undefined;
     case 'shown':
       return node.kind === 'slot' || node.kind === 'repeat' ? undefined : node.shown;
     case 'attribute':

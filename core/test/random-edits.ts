@@ -756,7 +756,7 @@ class Chooser {
         const patch = this.patch();
         const component = patch && docOf(documents, 'component', patch.component);
         const rows = component ? controlsOf(documents, component) : [];
-        const row = choices.of(rows.filter(({ control }) => control.of !== 'text'));
+        const row = choices.of(rows);
         if (!patch || !row) return undefined;
         const source = choices.below(4) === 0 ? null : this.source(row.type, component);
         const { node, control } = row;

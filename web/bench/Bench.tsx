@@ -21,6 +21,7 @@ import { GoLine } from './go-line/GoLine';
 import { Keys } from '../parts/Keys';
 import { Ledger } from '../ledger/Ledger';
 import { LedgerTabs } from '../ledger/LedgerTabs';
+import { useWritingInto } from './variants/use-writing-into';
 import { useVarying } from './variants/use-varying';
 import { writtenRule } from '../ledger/style/lit-rule';
 
@@ -107,6 +108,7 @@ function WithinBench(): ReactNode {
   useEffect(() => keepLayout(layout), [layout]);
   useAddressed(id);
   useTakenBack(id);
+  useWritingInto();
   useTitle(doc ? documentWords(documents, doc.id) : 'Gone', documents.site.name);
 
   if (!doc || !outlined)

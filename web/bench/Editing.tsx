@@ -17,6 +17,7 @@ import type { Selected } from '../ledger/use-selected';
 import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch, useBench } from '../store/store';
+import { Picking } from './variants/Picking';
 import { componentWords, count, documentWords, namesOf, reachWords } from '../words';
 
 type Edge = 'definition' | 'instance' | 'plain';
@@ -50,6 +51,7 @@ export function Editing({
   return (
     <div className={`sentence edge-${edge}`} data-edge={edge}>
       <span className="sentence-words">{body}</span>
+      {tab === 'values' && !selected.inside ? <Picking selected={selected} /> : null}
       {placed ? (
         <ToDefinition component={placed} />
       ) : edge === 'definition' ? (
@@ -117,13 +119,15 @@ function here(said: Said, rule: AppliedBlock | undefined): { edge: Edge; body: R
   if (definition) {
     const isAll = (selected.isRoot && !isSeveral) || (ruleDoc !== undefined && ruleDoc !== doc.id);
     const component = componentWords(documents, definition.id);
-    const only = rule && onlyWhen(definition, rule.origin, selected.picked);
+    const only = rule
+      ? onlyWhen(definition, rule.origin, selected.picked)
+      : selected.picked && picksWords(definition, selected.picked.axes);
     const variants =
       only !== undefined ? (
         <>
           , only <b>{only}</b>,
         </>
-      ) : // What is no look is said of all variants, whichever is lit.
+      ) : // Another rule was lit than that of the variant.
       selected.picked ? (
         ', in all its variants,'
       ) : null;

@@ -24,7 +24,7 @@ function holdsExposed({ from }: Resolved): boolean {
     from.kind === 'element' &&
     (from.attributes.some(isHandedIn) ||
       isHandedIn(from.shown) ||
-      from.children.some((child) => child.kind === 'text' && child.text.is === 'property'))
+      from.children.some((child) => child.kind === 'text' && isHandedIn(child.text)))
   );
 }
 

@@ -1,4 +1,5 @@
 import { useState, type ReactNode } from 'react';
+import { Undo2 } from 'lucide-react';
 import { controlPath, type ControlRow } from '@sormet/core/edit';
 import {
   attributeWords,
@@ -21,10 +22,12 @@ import { fieldLabel, fittingFields } from '../values/fields';
 import { NOW_RICH, type Marked } from '../values/rich/marking';
 import { ValueCell } from '../values/ValueCell';
 import { refusalWords } from '../words';
+import { IconButton } from '../parts/IconButton';
 import { AttributeCell } from './AttributeCell';
 import { BoundTo } from './BoundTo';
 import { ExposedCells } from './ExposedCells';
 import { TraceButton } from './TraceButton';
+import { saidByVariant } from './style/picked';
 import type { Selected } from './use-selected';
 import { holdsAt } from './what-shows';
 
@@ -38,6 +41,7 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
   const { source, control, node } = row;
   const path = pointer('nodes', node, ...controlPath(control));
   const isRefused = useRefused(doc.id, path);
+  const isVaried = saidByVariant(selected.picked, node, control) !== undefined;
   const field = source?.is === 'field' ? source : undefined;
   const inSession = (group: string | null) => ({
     group: group === null ? null : `${session} ${group}`,
@@ -49,7 +53,8 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
     );
   const change = (value: Typed, group: string | null) => {
     const given = literal(value);
-    if (!component || source?.is !== 'property') return give(given, group);
+    // What a variant says is said of it alone, whatever the base has from its property.
+    if (!component || source?.is !== 'property' || selected.picked) return give(given, group);
     const args = { component: component.id, property: source.property, value: given };
     return sync.edit({ name: 'setDefault', args }, inSession(group));
   };
@@ -58,10 +63,22 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
       <th scope="row">
         {control.of === 'chosen' && control.what === 'tag' ? 'tag, chosen' : row.what}
       </th>
-      <td className={`cell ${field ? '' : 'set wins'} ${isRefused ? 'is-wrong' : ''}`}>
+      <td
+        className={`cell ${field ? '' : 'set wins'} ${isVaried ? 'is-varied' : ''} ${isRefused ? 'is-wrong' : ''}`}
+      >
         <div className="cell-with-actions">
           <ControlValue documents={documents} doc={doc} row={row} onChange={change} />
           <RefusedMark doc={doc.id} path={path} />
+          {isVaried ? (
+            <span className="cell-actions">
+              <IconButton
+                icon={Undo2}
+                name={`${row.what}: back to the base`}
+                title="Said of this variant alone: back to the base"
+                onPress={() => give(null)}
+              />
+            </span>
+          ) : null}
         </div>
       </td>
       {component ? (

@@ -10,6 +10,7 @@ import {
   type TreeNode,
   own,
 } from '@sormet/core/model';
+import { inVariant } from '@sormet/core/edit';
 import { rulesOf, type Built, type Resolved, type ResolvedElement } from '@sormet/core/resolve';
 import type { AppliedBlock } from '@sormet/core/style';
 
@@ -22,6 +23,7 @@ import { useDerived } from '../site/SiteProvider';
 
 /** What is selected, with everything the ledger says about it. */
 export interface Selected {
+  /** Where it stands: a definition as it is in the variant that is lit. */
   readonly doc: TreeDoc;
   readonly id: string;
   readonly node: TreeNode;
@@ -59,8 +61,7 @@ export function useSelected(page: string, entry: EntryDoc | undefined): Selected
   return useMemo(() => {
     const id = selection?.nodes[0];
     const doc = selection && treeDocOf(documents, selection.doc);
-    const node = doc && id !== undefined ? own(doc.nodes, id) : undefined;
-    if (!doc || !node || id === undefined) return undefined;
+    if (!doc || id === undefined || !own(doc.nodes, id)) return undefined;
     const resolved = resolvedOf(built, id)[0];
     const element = elementOf(resolved);
     const { inside } = selection;
@@ -69,8 +70,10 @@ export function useSelected(page: string, entry: EntryDoc | undefined): Selected
       picks?.doc === doc.id && doc.kind === 'component'
         ? pickedOf(doc, picks.axes, picks.rule)
         : undefined;
+    const shown = picked ? inVariant(picked.component, picked.axes) : doc;
+    const node = shown.nodes[id]!;
     return {
-      doc,
+      doc: shown,
       id,
       node,
       isRoot: rootOf(doc.nodes) === id,

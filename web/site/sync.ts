@@ -33,6 +33,9 @@ const KEEP_MS = 250;
 /** How long after something changed it is asked what publishing would change. */
 const PLAN_MS = 700;
 
+/** What edits come to, or why they cannot. */
+type Into = (documents: Documents, edits: readonly NamedEdit[]) => readonly NamedEdit[] | Refusal;
+
 /** Edits by which words that stand on the screen are stored as they are typed. */
 const HOLDS_WORDS: ReadonlySet<NamedEdit['name']> = new Set([
   'setControl',
@@ -186,6 +189,13 @@ export class SiteSync implements OpenSite {
     keepSteps(this.site, this.steps);
   };
 
+  private into: Into | null = null;
+
+  /** Says what edits come to from now on, while something is lit that they are said of; `null` where they are what they are. */
+  writeInto(into: Into | null): void {
+    this.into = into;
+  }
+
   /** Does an edit here at once and sends it; a refusal is said in the sentence. @returns whether it was done */
   edit(edit: NamedEdit, options: EditOptions = {}): boolean {
     const refusal = this.attempt(edit, options);
@@ -205,13 +215,18 @@ export class SiteSync implements OpenSite {
    */
   attemptAll(edits: readonly NamedEdit[], options: EditOptions = {}): Refusal | undefined {
     const all: Made[] = [];
-    for (const edit of edits) {
-      const made = this.make(edit, options, () => undefined, all.at(-1)?.documents);
+    const meant = this.into ? this.into(this.state.documents, edits) : edits;
+    if (isRefusal(meant)) return meant;
+    const { group: step = null } = options;
+    // What comes to more than was asked for is one step still.
+    const group = step ?? (meant.length > edits.length ? `meant ${newId()}` : null);
+    for (const edit of meant) {
+      const made = this.make(edit, { ...options, group }, () => undefined, all.at(-1)?.documents);
       if (isRefusal(made)) return made;
       if (made.made.changes.length > 0) all.push(made);
     }
     for (const made of all) this.store.dispatch(siteActions.edited(made));
-    if (all.length > 0) this.sending.soon((options.group ?? null) === null ? 0 : QUIET_MS);
+    if (all.length > 0) this.sending.soon(group === null ? 0 : QUIET_MS);
     return undefined;
   }
 

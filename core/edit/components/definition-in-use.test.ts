@@ -185,4 +185,41 @@ describe('the instances of a component', () => {
       }),
     ).toMatchObject({ refused: { code: 'one-of-these-already' } });
   });
+
+  test('keep the variant that is called the same in the other component, and what it has none of as it was', () => {
+    const axis = (component: string, options: Record<string, string>): NamedEdit => ({
+      name: 'addAxis',
+      args: {
+        component,
+        property: `${component}-tone`,
+        label: 'Tone',
+        key: 'tone',
+        order: 'a5',
+        options: Object.fromEntries(
+          Object.entries(options).map(([id, label]) => [id, { label, order: 'a0' }]),
+        ),
+        base: Object.keys(options)[0]!,
+      },
+    });
+    const toned = [
+      axis('card', { c1: 'plain', c2: 'Quiet', c3: 'loud' }),
+      axis('panel', { p1: 'plain', p2: 'quiet' }),
+    ].reduce(after, start);
+    const picked = (option: string) => {
+      const source = literal({ type: 'choice', value: option });
+      const control = { of: 'value' as const, property: 'card-tone' };
+      const set = after(toned, {
+        name: 'setControl',
+        args: { doc: 'home', node: 'b', control, source },
+      });
+      const done = after(set, {
+        name: 'exchangeInstances',
+        args: { instances: [{ doc: 'home', node: 'b' }], component: 'panel' },
+      });
+      const node = nodeIn(done, 'home', 'b');
+      return node?.kind === 'instance' ? node.values['panel-tone'] : undefined;
+    };
+    expect(picked('c2')).toMatchObject({ type: 'choice', value: 'p2' });
+    expect(picked('c3')).toMatchObject({ type: 'choice', value: 'c3' });
+  });
 });

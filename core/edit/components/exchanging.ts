@@ -4,12 +4,15 @@ import {
   docOf,
   inOrder,
   nodeIn,
+  own,
   partsIn,
   treeDocOf,
   type ComponentDoc,
   type NodeId,
   type PropertyId,
   type SlotId,
+  type Source,
+  type TypeSpec,
 } from '../../model';
 import { say, type Told } from '../../said';
 import { feeds } from '../../value';
@@ -75,6 +78,17 @@ export function matchingOf(from: ComponentDoc, to: ComponentDoc): Matching {
   return { properties, slots, parts, unmatched };
 }
 
+/** A chosen option as the other choice has it: the one that is called the same, where there is one. */
+function withOptionOf(source: Source, from: TypeSpec, to: TypeSpec): Source {
+  if (source.is !== 'value' || source.type !== 'choice' || source.value === null) return source;
+  if (from.kind !== 'choice' || to.kind !== 'choice') return source;
+  const wanted = own(from.options, source.value)?.label.toLowerCase();
+  const found = inOrder(to.options).find(
+    ([, { label, gone: isGone }]) => isGone === undefined && label.toLowerCase() === wanted,
+  );
+  return found ? { ...source, value: found[0] } : source;
+}
+
 /** Puts another component in the place of instances: values and slots go where they match, room and order stay. */
 export const exchangeInstances = defineEdit({
   args: Type.Object(
@@ -101,7 +115,9 @@ export const exchangeInstances = defineEdit({
       const values = Object.fromEntries(
         Object.entries(stored.values).flatMap(([id, source]) => {
           const made = properties.get(id);
-          return made === undefined ? [] : [[made, source]];
+          if (made === undefined) return [];
+          const [had, has] = [from.properties[id]!.type, to.properties[made]!.type];
+          return [[made, withOptionOf(source, had, has)]];
         }),
       );
       changes.push(

@@ -1,6 +1,8 @@
-import { docOf, text, type ComponentDoc, type Documents } from '../../model';
-import { component, documentsOf } from '../../test';
-import { differencesOf, doEdit, isRefusal, type NamedEdit } from '..';
+import { docOf, literal, text, type ComponentDoc, type Documents } from '../../model';
+import { build, Linker, prepare, write, type Resolved } from '../../resolve';
+import { component, documentsOf, page } from '../../test';
+import { dataOf } from '../../value';
+import { differencesOf, doEdit, inVariant, isRefusal, type NamedEdit } from '..';
 
 const card = component('card', {
   id: 'root',
@@ -107,3 +109,78 @@ describe('a rule', () => {
     expect(differencesOf(cardIn(dropped), 'r')).toEqual([]);
   });
 });
+
+describe('a definition in one of its variants', () => {
+  const where = { component: 'card', rule: 'r' };
+  const sized = done(toned, {
+    name: 'addAxis',
+    args: {
+      component: 'card',
+      property: 'size',
+      label: 'Size',
+      key: 'size',
+      order: 'a1',
+      options: { usual: { label: 'usual', order: 'a0' }, small: { label: 'small', order: 'a1' } },
+      base: 'usual',
+    },
+  });
+  const said = (id: string, axes: Record<string, string>, words: string): NamedEdit[] => [
+    rule(axes, id),
+    {
+      name: 'setByRule',
+      args: {
+        ...where,
+        rule: id,
+        node: wordsOf(sized),
+        control: { of: 'text' },
+        source: text(words),
+      },
+    },
+  ];
+  const there = [
+    ...said('both', { tone: 'quiet', size: 'small' }, 'Both'),
+    ...said('quiet', { tone: 'quiet' }, 'Quiet'),
+    ...said('small', { size: 'small' }, 'Small'),
+  ].reduce(done, sized);
+
+  test.each<[Record<string, string>, string]>([
+    [{}, 'Words'],
+    [{ tone: 'quiet' }, 'Quiet'],
+    [{ size: 'small' }, 'Small'],
+    // More axes named wins, whatever stands first.
+    [{ tone: 'quiet', size: 'small' }, 'Both'],
+    [{ tone: 'plain', size: 'small' }, 'Small'],
+  ])('%j says what its rules put in place, and what is built and written of it', (picks, words) => {
+    const varied = inVariant(cardIn(there), picks);
+    expect(varied.nodes[wordsOf(sized)]).toMatchObject({ text: text(words) });
+    const linked = new Linker().link(there, 'card');
+    const built = build(linked, dataOf(there), undefined, undefined, undefined, picks);
+    expect(wordsIn(built.root)).toBe(words);
+    const placed = there.with(
+      page('home', '/', {
+        component: 'card',
+        values: Object.fromEntries(
+          Object.entries(picks).map(([axis, value]) => [axis, literal({ type: 'choice', value })]),
+        ),
+      }),
+    );
+    const onPage = new Linker().link(placed, 'home');
+    expect(write(prepare(onPage, dataOf(placed)), undefined)).toContain(`>${words}</p>`);
+  });
+
+  test('has every text apart: of what no rule speaks it is as the base', () => {
+    expect(inVariant(cardIn(there), {}).nodes).toEqual(cardIn(there).nodes);
+  });
+});
+
+/** The node of the words of the card: the text in its paragraph. */
+function wordsOf(documents: Documents): string {
+  const { nodes } = cardIn(documents);
+  return Object.keys(nodes).find((id) => nodes[id]!.kind === 'text')!;
+}
+
+function wordsIn(node: Resolved | null): string {
+  if (!node) return '';
+  if (node.kind === 'text') return typeof node.content === 'string' ? node.content : '';
+  return node.children.map(wordsIn).join('');
+}

@@ -40,7 +40,6 @@ export const setByRule = defineEdit({
     const stored = docOf(documents, 'component', component);
     const held = stored && own(stored.nodes, node);
     if (!held || !own(stored.rules, rule)) return gone('the-rule', component);
-    if (control.of === 'text') return refuse(say('rule-shows-text-only'), component);
     if (control.of === 'chosen' || control.of === 'declaration')
       return refuse(say('rule-look-is-declared'), component);
     if (source !== null && !controlType(documents, held, control))
@@ -57,7 +56,7 @@ function withContainers(documents: Documents, changes: readonly Change[]): Chang
   const [first] = changes;
   if (!first) return [];
   const tokens = tokensOf(first.path);
-  // `rules/RULE/patch/NODE` and below it `style`, `attributes` or `values`; what is shown stands in the patch itself.
+  // `rules/RULE/patch/NODE` and below it `style`, `attributes` or `values`; words and what is shown stand in the patch itself.
   const containers = [tokens.slice(0, 4), ...(tokens.length > 5 ? [tokens.slice(0, 5)] : [])];
   const doc = documents.get(first.doc);
   const missing = containers.filter((path) => readAt(doc, pointer(...path)) === undefined);

@@ -127,7 +127,13 @@ export function mapNode<T extends TreeNode>(node: T, on: Naming): T {
   return mapMembers(node, NODES[node.kind] as unknown as Members<T>, on, []);
 }
 
-const PATCH: Members<Patch> = { style: block, attributes: sources, shown: source, values: plain };
+const PATCH: Members<Patch> = {
+  style: block,
+  attributes: sources,
+  text: source,
+  shown: source,
+  values: plain,
+};
 
 /** What a rule says of a node, as it is named now. @param node the node that is patched, where it is still there */
 export function mapPatch(patch: Patch, node: TreeNode | undefined, on: Naming, at: At = []): Patch {

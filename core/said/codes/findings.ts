@@ -58,6 +58,7 @@ export const FINDINGS = {
   'state-rule-declares': {},
   'only-element-attributes': {},
   'only-instance-values': {},
+  'only-text-has-words': {},
   'only-placed-style': {},
   'always-shown': {},
   'no-document': {},

@@ -10,7 +10,6 @@ import { sentence } from '../../words';
 import type { Selected } from '../use-selected';
 import { helperWords, optionsFor, type LineOffer } from './declare-options';
 import { declaredWords } from './declared-words';
-import { ruleFirst } from './picked';
 import { declaring, type Declaring } from './declaring';
 import type { RuleWords } from './rule-words';
 import { Wrong } from '../../parts/Wrong';
@@ -80,9 +79,8 @@ export function DeclareLine({
   /** Declares all of them as one step, or says why not. */
   const write = (all: readonly (readonly [string, Declaring])[], at: Width, held?: State) => {
     const target = { origin: rule.origin, width: at, state: held, nodes: selected.all };
-    const declared = all.flatMap(([property, value]) => declaring(target, property, value));
-    if (declared.length === 0) return;
-    const edits = [...ruleFirst(selected.picked, rule.origin), ...declared];
+    const edits = all.flatMap(([property, value]) => declaring(target, property, value));
+    if (edits.length === 0) return;
     const refusal = sync.attemptAll(edits, { group: `line ${newId()}` });
     if (refusal) setWrong(sentence(refusal.refused));
     else done();

@@ -1,7 +1,18 @@
-import { newId, orderAfterAll, own, sameJson, type ComponentDoc } from '@sormet/core/model';
-import type { NamedEdit } from '@sormet/core/edit';
-import type { Picks } from '@sormet/core/resolve';
-import type { AppliedBlock, Origin } from '@sormet/core/style';
+import {
+  docOf,
+  orderAfterAll,
+  own,
+  pointer,
+  readAt,
+  sameJson,
+  type ComponentDoc,
+  type Documents,
+  type Source,
+} from '@sormet/core/model';
+import { controlPath, type NamedEdit, type Refusal } from '@sormet/core/edit';
+import type { Control, Picks } from '@sormet/core/resolve';
+import { say } from '@sormet/core/said';
+import type { AppliedBlock } from '@sormet/core/style';
 
 /** The variant of a definition that is lit, and the rule that what is typed then goes to. */
 export interface Picked {
@@ -55,24 +66,62 @@ export function withPicked(
   return [...rules, empty];
 }
 
-/** What must be done first for a rule to be written to: that it is made, where it is that of the variant that is lit. */
-export function ruleFirst(picked: Picked | undefined, origin: Origin): NamedEdit[] {
-  if (!picked || origin.is !== 'rule' || origin.rule !== picked.rule) return [];
-  const { id, rules } = picked.component;
-  if (own(rules, picked.rule)) return [];
+/** Controls that rules put something in the place of. */
+const VARIED = new Set(['text', 'attribute', 'value', 'shown']);
+
+/**
+ * What edits of a definition come to while a variant of it is lit: they go into its rule, which is made first where there is
+ * none, and nowhere else.
+ * @param stylesToo whether declarations do, too: not where another rule was lit for them
+ * @returns why not, for what is the same in all variants
+ */
+export function intoVariant(
+  { component: { id }, axes, rule }: Picked,
+  stylesToo: boolean,
+  documents: Documents,
+  edits: readonly NamedEdit[],
+): readonly NamedEdit[] | Refusal {
+  const meant: NamedEdit[] = [];
+  for (const edit of edits) {
+    if (edit.name === 'setControl' && edit.args.doc === id) {
+      const { node, control, source } = edit.args;
+      if (!VARIED.has(control.of)) return { refused: say('same-in-all-variants'), doc: id };
+      meant.push({ name: 'setByRule', args: { component: id, rule, node, control, source } });
+    } else if (edit.name === 'declare' && edit.args.doc === id && stylesToo) {
+      const { doc: _, nodes, ...declared } = edit.args;
+      for (const node of nodes)
+        meant.push({ name: 'declareRule', args: { component: id, rule, node, ...declared } });
+    } else if ((edit.name === 'setTag' || edit.name === 'wear') && edit.args.doc === id)
+      return { refused: say('same-in-all-variants'), doc: id };
+    else meant.push(edit);
+  }
+  const rules = docOf(documents, 'component', id)?.rules ?? {};
+  const isSaid = meant.some(
+    ({ name, args }) => (name === 'setByRule' || name === 'declareRule') && args.rule === rule,
+  );
+  if (!isSaid || own(rules, rule)) return meant;
   const order = orderAfterAll(Object.values(rules));
-  return [
-    {
-      name: 'addRule',
-      args: { component: id, rule: picked.rule, order, axes: { ...picked.axes } },
-    },
-  ];
+  const made: NamedEdit = {
+    name: 'addRule',
+    args: { component: id, rule, order, axes: { ...axes } },
+  };
+  return [made, ...meant];
 }
 
-/** A step of its own for what takes several edits. */
-export const oneStep = (group: string | undefined): { group: string } => ({
-  group: group ?? `variant ${newId()}`,
-});
+/** What the rule of the variant that is lit says of a control; nothing where that follows what it stands on. */
+export function saidByVariant(
+  picked: Picked | undefined,
+  node: string,
+  control: Control,
+): Source | undefined {
+  return (
+    picked &&
+    (readAt(
+      picked.component,
+      pointer('rules', picked.rule, 'patch', node, ...controlPath(control)),
+    ) as Source | undefined)
+  );
+}
 
 /** Options of axes in words: `tone: quiet, size: small`. */
 export function picksWords({ properties }: ComponentDoc, axes: Picks): string {

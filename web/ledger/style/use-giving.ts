@@ -1,10 +1,9 @@
-import type { State } from '@sormet/core/model';
+import { newId, type State } from '@sormet/core/model';
 import { readValue, type AppliedBlock, type Width } from '@sormet/core/style';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { refusalWords, sentence } from '../../words';
 import type { Selected } from '../use-selected';
 import { declaring } from './declaring';
-import { oneStep, ruleFirst } from './picked';
 
 /** Where declarations go. */
 interface Place {
@@ -27,11 +26,8 @@ export function useGiving({ selected, rule, width, state }: Place): Give {
     const target = { origin: rule.origin, width, state, nodes: selected.all };
     const declared = declaring(target, property, read ?? { css: null });
     if (declared.length === 0) return '';
-    const edits = [...ruleFirst(selected.picked, rule.origin), ...declared];
-    return refusalWords(
-      edits.length === 1
-        ? sync.attempt(edits[0]!, group === undefined ? undefined : { group })
-        : sync.attemptAll(edits, oneStep(group)),
-    );
+    // Several are one step, as those are that are dragged or typed without a pause.
+    const step = group ?? (declared.length > 1 ? `declared ${newId()}` : null);
+    return refusalWords(sync.attemptAll(declared, { group: step }));
   };
 }

@@ -64,6 +64,7 @@ export const findings: WordsOf<typeof FINDINGS> = {
   'state-rule-declares': 'a rule for a state of somebody who visits changes declarations only',
   'only-element-attributes': 'only an element has attributes',
   'only-instance-values': 'only an instance has values',
+  'only-text-has-words': 'only a text has words of its own',
   'only-placed-style': 'only an element or an instance has a style',
   'always-shown': 'a slot and a repeat are always shown',
   'no-document': 'this is no document of a kind that is known here',

@@ -34,6 +34,8 @@ export const refusals: WordsOf<typeof REFUSALS> = {
     `It stays a choice of variants while they differ: ${many === 1 ? 'one rule names' : `${many} rules name`} its options.`,
   'no-axis': 'Variants are named by choices that are marked as such.',
   'no-option': 'There is no such option.',
+  'same-in-all-variants':
+    'That is the same in all variants: light the base, and it changes for all of them.',
   'rule-is-there': 'There is a rule for that already.',
   'only-element-replaced': 'Only an element is replaced like this.',
   'file-is-no-font': 'that file is no font',
@@ -53,7 +55,6 @@ export const refusals: WordsOf<typeof REFUSALS> = {
   'root-stands-once': 'The root of a document stands once.',
   'only-placed-repeats': 'An element or an instance can be repeated.',
   'no-repeat': 'This is no repeat.',
-  'rule-shows-text-only': 'A rule says whether a text is shown, not what it says.',
   'rule-look-is-declared': 'How something looks by a rule is declared in it.',
   'width-taken': ({ max }) => `There is a width of ${max} px already.`,
   'no-tag-to-style': ({ tag }) => `There is no tag ${tag} to style.`,

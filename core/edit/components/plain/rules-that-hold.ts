@@ -1,11 +1,10 @@
-import { own, rootOf, type Block, type NodeId, type Rule, type TreeNode } from '../../../model';
+import { own, rootOf, type Block, type NodeId, type TreeNode } from '../../../model';
 import { say } from '../../../said';
 import { axesOf, overlaid, rulesInOrder } from '../../../style';
+import { withPatch } from '../../rules/in-variant';
 import { CannotBePlain } from './cannot-be-plain';
 import type { GivenValues } from './given-values';
 import type { InstanceHere } from './instance-here';
-
-type Patch = NonNullable<Rule['patch'][string]>;
 
 /** A node of the definition with what rules say of it that hold with the options the instance has. @throws CannotBePlain */
 export function withRules(
@@ -41,18 +40,6 @@ function hold(when: readonly { property: string; option: string }[], given: Give
     if (value.value !== option) holds = false;
   }
   return holds;
-}
-
-/** A node with what a rule says of it beside its look. */
-function withPatch(from: TreeNode, patch: Patch): TreeNode {
-  let node = from;
-  if (patch.shown && node.kind !== 'slot' && node.kind !== 'repeat')
-    node = { ...node, shown: patch.shown };
-  if (patch.attributes && node.kind === 'element')
-    node = { ...node, attributes: { ...node.attributes, ...patch.attributes } };
-  if (patch.values && node.kind === 'instance')
-    node = { ...node, values: { ...node.values, ...patch.values } };
-  return node;
 }
 
 function inState(block: Block, state: string): Block {
