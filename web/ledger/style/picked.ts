@@ -66,6 +66,19 @@ export function withPicked(
   return [...rules, empty];
 }
 
+/** Edits that say something of what is there. */
+const SAYS: ReadonlySet<NamedEdit['name']> = new Set([
+  'setControl',
+  'setControls',
+  'setDefault',
+  'declare',
+  'declareRule',
+  'setTag',
+  'wear',
+]);
+
+const sameInAll = (doc: string): Refusal => ({ refused: say('same-in-all-variants'), doc });
+
 /** Controls that rules put something in the place of. */
 const VARIED = new Set(['text', 'attribute', 'value', 'shown']);
 
@@ -81,18 +94,26 @@ export function intoVariant(
   documents: Documents,
   edits: readonly NamedEdit[],
 ): readonly NamedEdit[] | Refusal {
+  // What is put in place or moved stands in all variants, and so does what is said of it in the same step.
+  if (!edits.every(({ name }) => SAYS.has(name))) return edits;
   const meant: NamedEdit[] = [];
   for (const edit of edits) {
-    if (edit.name === 'setControl' && edit.args.doc === id) {
-      const { node, control, source } = edit.args;
-      if (!VARIED.has(control.of)) return { refused: say('same-in-all-variants'), doc: id };
-      meant.push({ name: 'setByRule', args: { component: id, rule, node, control, source } });
+    if (edit.name === 'setControl' || edit.name === 'setControls') {
+      const all = edit.name === 'setControl' ? [edit.args] : edit.args.set;
+      const here = all.filter(({ doc }) => doc === id);
+      if (here.length === 0) meant.push(edit);
+      if (here.some(({ control }) => !VARIED.has(control.of))) return sameInAll(id);
+      for (const { node, control, source } of here)
+        meant.push({ name: 'setByRule', args: { component: id, rule, node, control, source } });
+      const set = all.filter(({ doc }) => doc !== id);
+      if (here.length > 0 && set.length > 0) meant.push({ name: 'setControls', args: { set } });
     } else if (edit.name === 'declare' && edit.args.doc === id && stylesToo) {
       const { doc: _, nodes, ...declared } = edit.args;
       for (const node of nodes)
         meant.push({ name: 'declareRule', args: { component: id, rule, node, ...declared } });
     } else if ((edit.name === 'setTag' || edit.name === 'wear') && edit.args.doc === id)
-      return { refused: say('same-in-all-variants'), doc: id };
+      return sameInAll(id);
+    else if (edit.name === 'setDefault' && edit.args.component === id) return sameInAll(id);
     else meant.push(edit);
   }
   const rules = docOf(documents, 'component', id)?.rules ?? {};

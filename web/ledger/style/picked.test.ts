@@ -1,0 +1,95 @@
+import { docOf, literal, text, type ComponentDoc } from '@sormet/core/model';
+import { doEdit, isRefusal, type NamedEdit } from '@sormet/core/edit';
+import { component, documentsOf, page } from '@sormet/core/test';
+import { intoVariant, pickedOf, type Picked } from './picked';
+
+const card = component('card', {
+  id: 'root',
+  tag: 'article',
+  children: [{ id: 'words', tag: 'p', text: 'Words' }],
+});
+const home = page('home', '/', { id: 'body', tag: 'main', children: [{ id: 'p', tag: 'p' }] });
+const axis: NamedEdit = {
+  name: 'addAxis',
+  args: {
+    component: 'card',
+    property: 'tone',
+    label: 'Tone',
+    key: 'tone',
+    order: 'a0',
+    options: { plain: { label: 'plain', order: 'a0' }, quiet: { label: 'quiet', order: 'a1' } },
+    base: 'plain',
+  },
+};
+const started = doEdit(documentsOf(card, home), axis);
+if (isRefusal(started)) throw new Error('no axis');
+const { documents } = started;
+const picked = pickedOf(
+  docOf(documents, 'component', 'card') as ComponentDoc,
+  { tone: 'quiet', gone: 'option' },
+  'fresh',
+) as Picked;
+
+const declare = (doc: string, nodes: string[]): NamedEdit => ({
+  name: 'declare',
+  args: { doc, nodes, property: 'color', width: 'base', css: 'navy' },
+});
+const shown = (doc: string, node: string): NamedEdit => ({
+  name: 'setControl',
+  args: {
+    doc,
+    node,
+    control: { of: 'shown' },
+    source: literal({ type: 'boolean', value: false }),
+  },
+});
+/** What edits come to, by name. */
+const into = (edits: NamedEdit[], stylesToo = true) => {
+  const meant = intoVariant(picked, stylesToo, documents, edits);
+  return isRefusal(meant as never)
+    ? (meant as { refused: { code: string } }).refused.code
+    : (meant as NamedEdit[]).map(({ name }) => name);
+};
+
+test('is told by the options that are there', () => {
+  expect(picked).toMatchObject({ axes: { tone: 'quiet' }, rule: 'fresh' });
+});
+
+test('what is said of the definition goes into the rule, which is made first; of others it stays what it is', () => {
+  expect(into([declare('card', ['root', 'words'])])).toEqual([
+    'addRule',
+    'declareRule',
+    'declareRule',
+  ]);
+  expect(into([shown('card', 'words')])).toEqual(['addRule', 'setByRule']);
+  expect(into([declare('home', ['p']), shown('home', 'p')])).toEqual(['declare', 'setControl']);
+  const both = [shown('card', 'words'), shown('home', 'p')].map(({ args }) => args);
+  expect(into([{ name: 'setControls', args: { set: both as never } }])).toEqual([
+    'addRule',
+    'setByRule',
+    'setControls',
+  ]);
+});
+
+test('where another rule was lit for declarations, they go there', () => {
+  expect(into([declare('card', ['root'])], false)).toEqual(['declare']);
+});
+
+test('what is the same in all variants is refused, and what is put in place stands in all of them with what is said of it', () => {
+  expect(into([{ name: 'setTag', args: { doc: 'card', node: 'words', tag: 'h2' } as never }])).toBe(
+    'same-in-all-variants',
+  );
+  expect(
+    into([
+      {
+        name: 'setDefault',
+        args: { component: 'card', property: 'tone', value: text('x') } as never,
+      },
+    ]),
+  ).toBe('same-in-all-variants');
+  const wrap: NamedEdit = {
+    name: 'wrap',
+    args: { doc: 'card', nodes: ['words'], box: 'box', tag: 'div' },
+  };
+  expect(into([wrap, declare('card', ['box'])])).toEqual(['wrap', 'declare']);
+});
