@@ -48,6 +48,8 @@ test('a site in twenty minutes: three sections, one of them a component with fiv
   await act(page.keyboard.press('Escape'));
   await act(page.getByRole('treeitem', { name: /Words and picture/ }).click());
   await act(page.keyboard.press('m'));
+  // As whoever looks before typing.
+  await expect(page.getByRole('textbox', { name: 'Name of the component' })).toBeFocused();
   await act(page.keyboard.type('Sections/Story'));
   await act(page.keyboard.press('Enter'));
   await expect(page.locator('.pane-definition')).toContainText('Definition of Story');

@@ -78,20 +78,23 @@ test('in the outline what is dragged shows on the canvas where it would land', a
   const bench = new BenchHand(page);
   await ownPage(page, 'own-moving-3');
   const row = (name: string) => page.locator('.outline-row', { hasText: name }).first();
-  const join = await middle(row('Join band'));
-  const opening = (await row('Opening').boundingBox())!;
   const order = () =>
     page
       .locator('.outline-row.is-stamp .outline-name')
       .allInnerTexts()
       .then((names) => names.filter((name) => name !== 'Site surround'));
   await expect.poll(order).toEqual(['Opening', 'Join band']);
+  const join = await middle(row('Join band'));
+  const opening = (await row('Opening').boundingBox())!;
   await page.mouse.move(join.x, join.y);
   await page.mouse.down();
   await page.mouse.move(join.x + 4, join.y - 8, { steps: 4 });
-  await page.mouse.move(opening.x + 30, opening.y + 1, { steps: 8 });
-  await page.mouse.move(opening.x + 31, opening.y + 1, { steps: 2 });
-  await expect(page.locator('.landing-line')).toHaveCount(1);
+  // Whoever drags goes on moving until it is shown where it would land.
+  await expect(async () => {
+    await page.mouse.move(opening.x + 30, opening.y + 1, { steps: 8 });
+    await page.mouse.move(opening.x + 31, opening.y + 1, { steps: 2 });
+    await expect(page.locator('.landing-line')).toHaveCount(1, { timeout: 1000 });
+  }).toPass();
   await page.mouse.up();
   await expect.poll(order).toEqual(['Join band', 'Opening']);
   await expect(page.locator('.landing-line')).toHaveCount(0);

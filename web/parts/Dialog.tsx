@@ -1,4 +1,4 @@
-import { useState, type MouseEvent, type ReactNode } from 'react';
+import { useLayoutEffect, useRef, useState, type MouseEvent, type ReactNode } from 'react';
 import { Modal, type ModalProps } from 'antd';
 import { useCovering } from './covering';
 import './Dialog.css';
@@ -28,6 +28,7 @@ export function Dialog({ open = false, afterClose, ...props }: ModalProps): Reac
           }}
         >
           {dialog}
+          <FocusFirst />
         </div>
       )}
       // The package puts the focus on the first thing that takes it, which is the button that closes; who types already, goes on.
@@ -41,6 +42,20 @@ export function Dialog({ open = false, afterClose, ...props }: ModalProps): Reac
       }}
     />
   );
+}
+
+/**
+ * Gives the first field the focus as soon as it is in the page, before the next key: what is typed right behind the key that
+ * opened a dialog is meant for it. The package waits until the dialog has faded in.
+ */
+function FocusFirst(): ReactNode {
+  const here = useRef<HTMLSpanElement>(null);
+  useLayoutEffect(() => {
+    const around = here.current?.parentElement;
+    // The package puts what it draws into the page in the same go, after this.
+    queueMicrotask(() => around?.querySelector<HTMLElement>(`[${FIRST}]`)?.focus());
+  }, []);
+  return <span ref={here} hidden />;
 }
 
 /** Whether it is a field of a dialog. */

@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { Input } from 'antd';
 import { Dialog } from '../../parts/Dialog';
 import { SuggestField } from '../../parts/SuggestField';
@@ -97,6 +97,7 @@ function NameDialog({
   const { documents } = useDerived();
   const refusal = useApp((state) => state.site.refusal);
   const [name, setName] = useState(proposed);
+  const wasSelected = useRef(false);
   const [folder, setFolder] = useState(FIRST_FOLDER);
   const folders = [
     ...new Set(allOf(documents, 'component').map((component) => folderOf(component.name))),
@@ -132,8 +133,9 @@ function NameDialog({
             aria-label="Name of the component"
             value={name}
             onFocus={({ target }) => {
-              // What was typed already is not replaced by what is typed next.
-              if (name === proposed) target.select();
+              // Once: what was typed already is not replaced by what is typed next.
+              if (!wasSelected.current) target.select();
+              wasSelected.current = true;
             }}
             onChange={({ target }) => setName(target.value)}
           />
