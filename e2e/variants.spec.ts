@@ -130,6 +130,7 @@ test('words, attributes and what is shown vary, in the ledger and on the page; w
   await expect(page.locator('.pane-definition')).toContainText('Definition of Worded');
   await page.getByRole('button', { name: 'select its root' }).click();
   await bench.go('vary');
+  await expect(page.getByRole('textbox', { name: 'What the variants differ in' })).toBeFocused();
   await page.keyboard.press('Enter');
   const axis = page.getByRole('radiogroup', { name: 'Variants: Tone' });
   await expect(axis.getByRole('radio', { name: 'quiet' })).toBeChecked();

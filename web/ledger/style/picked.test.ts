@@ -71,14 +71,23 @@ test('what is said of the definition goes into the rule, which is made first; of
   ]);
 });
 
-test('where another rule was lit for declarations, they go there', () => {
+test('where another rule was lit, what is styled goes there', () => {
   expect(into([declare('card', ['root'])], false)).toEqual(['declare']);
+  const theme: NamedEdit = {
+    name: 'putTheme',
+    args: { doc: 'card', nodes: ['root'], theme: null },
+  };
+  expect(into([theme], false)).toEqual(['putTheme']);
 });
 
 test('what is the same in all variants is refused, and what is put in place stands in all of them with what is said of it', () => {
   expect(into([{ name: 'setTag', args: { doc: 'card', node: 'words', tag: 'h2' } as never }])).toBe(
     'same-in-all-variants',
   );
+  for (const doc of ['card', 'home'])
+    expect(into([{ name: 'putTheme', args: { doc, nodes: ['words'], theme: null } }])).toEqual(
+      doc === 'card' ? 'same-in-all-variants' : ['putTheme'],
+    );
   expect(
     into([
       {

@@ -75,6 +75,8 @@ const SAYS: ReadonlySet<NamedEdit['name']> = new Set([
   'declareRule',
   'setTag',
   'wear',
+  'putTheme',
+  'setGround',
 ]);
 
 const sameInAll = (doc: string): Refusal => ({ refused: say('same-in-all-variants'), doc });
@@ -85,7 +87,7 @@ const VARIED = new Set(['text', 'attribute', 'value', 'shown']);
 /**
  * What edits of a definition come to while a variant of it is lit: they go into its rule, which is made first where there is
  * none, and nowhere else.
- * @param stylesToo whether declarations do, too: not where another rule was lit for them
+ * @param stylesToo whether what is styled does, too: not where another rule was lit for it
  * @returns why not, for what is the same in all variants
  */
 export function intoVariant(
@@ -111,9 +113,11 @@ export function intoVariant(
       const { doc: _, nodes, ...declared } = edit.args;
       for (const node of nodes)
         meant.push({ name: 'declareRule', args: { component: id, rule, node, ...declared } });
-    } else if ((edit.name === 'setTag' || edit.name === 'wear') && edit.args.doc === id)
-      return sameInAll(id);
-    else if (edit.name === 'setDefault' && edit.args.component === id) return sameInAll(id);
+    } else if (edit.name === 'setTag' && edit.args.doc === id) return sameInAll(id);
+    else if (edit.name === 'wear' || edit.name === 'putTheme' || edit.name === 'setGround') {
+      if (edit.args.doc === id && stylesToo) return sameInAll(id);
+      meant.push(edit);
+    } else if (edit.name === 'setDefault' && edit.args.component === id) return sameInAll(id);
     else meant.push(edit);
   }
   const rules = docOf(documents, 'component', id)?.rules ?? {};
