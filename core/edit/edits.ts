@@ -20,7 +20,9 @@ import { addPage, removePage, setPage, setPath, setSurround } from './pages/page
 import { setQuery } from './repeats/queries';
 import { repeatNoMore, repeatThis } from './repeats/repeating';
 import { addAxis, addRule, removeRule } from './rules/axes';
-import { declareRule, setByRule } from './rules/by-rule';
+import { declareRule, setByRule, setLookByRule } from './rules/by-rule';
+import { handDifferences } from './rules/handing';
+import { addOption, duplicateOption, removeOption, setOption } from './rules/options';
 import { newFindings } from './soundness/soundness';
 import { addFont, removeFont } from './site/fonts';
 import { setGuides, setLine } from './site/guides';
@@ -90,6 +92,12 @@ export const EDITS = {
   removeRule,
   declareRule,
   setByRule,
+  setLookByRule,
+  handDifferences,
+  addOption,
+  setOption,
+  duplicateOption,
+  removeOption,
   // Components.
   addComponent,
   makeComponent,

@@ -103,6 +103,21 @@ class Refused {
   }
 }
 
+/** The node that a rule says something of, by the path to that. */
+function nodeSaidOf(path: string | undefined, tree: TreeDoc) {
+  const [, , , id] = tokensOf(path ?? '');
+  return own(tree.nodes, id ?? '');
+}
+
+/** The options of a choice that are offered. */
+function choiceIn(before: Documents, args: Record<string, unknown>): string[] {
+  const { properties } = docOf(before, 'component', args['component'] as string)!;
+  const { type } = properties[args['property'] as string]!;
+  return type.kind === 'choice'
+    ? Object.keys(type.options).filter((id) => type.options[id]!.gone === undefined)
+    : [];
+}
+
 /** Whether a component holds itself, asked step by step. */
 function holdsItself(documents: Documents, id: string, way: readonly string[] = []): boolean {
   if (way.includes(id)) return way[0] === id;
@@ -193,7 +208,8 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     return !slots.some(({ allows }) => allows === undefined);
   },
   'base-first': ({ named, args, before }) => {
-    const { base } = docOf(before, 'style', args['style'] as string)!;
+    const set = args['set'] as { style: string } | undefined;
+    const { base } = docOf(before, 'style', set?.style ?? (args['style'] as string))!;
     return named.some((each) => (each && 'shared' in each ? !own(each.shared ?? {}, base!) : true));
   },
   'every-element-only-states': ({ args }) => args['tag'] === '*' && args['state'] === undefined,
@@ -222,7 +238,44 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
       (axis) =>
         docOf(before, 'component', args['component'] as string)!.properties[axis]?.axis !== true,
     ),
+  'tag-of-element': ({ given, tree }) => nodeSaidOf(given.refusal.path, tree)?.kind !== 'element',
+  'tag-of-another-family': (refused) => {
+    const node = nodeSaidOf(refused.given.refusal.path, refused.tree);
+    const headings = /^(h[1-6]|p)$/;
+    const told = refused.about('tag') as string;
+    // Plain and slow: two headings are of one family, and a list is none of theirs.
+    return node?.kind === 'element' && !(headings.test(node.tag) && headings.test(told));
+  },
+  'ids-taken': ({ args, before }) => {
+    const { rules, properties } = docOf(before, 'component', args['component'] as string)!;
+    const type = properties[args['property'] as string]?.type;
+    const made = Object.values((args['rules'] as Record<string, string> | undefined) ?? {});
+    return (
+      (type?.kind === 'choice' && Object.hasOwn(type.options, args['made'] as string)) ||
+      made.some((id) => Object.hasOwn(rules, id))
+    );
+  },
+  'last-option': ({ args, before }) =>
+    choiceIn(before, args).filter((option) => option !== args['option']).length === 0,
+  'base-needs-another': ({ args, before }) => {
+    const { properties } = docOf(before, 'component', args['component'] as string)!;
+    const { default: byDefault } = properties[args['property'] as string]!;
+    return (
+      args['instead'] === null && byDefault.is === 'value' && byDefault.value === args['option']
+    );
+  },
+  'rules-came-meanwhile': ({ args, before }) =>
+    Object.entries(docOf(before, 'component', args['component'] as string)!.rules).some(
+      ([rule, { when }]) =>
+        when.axes[args['property'] as string] === args['option'] &&
+        !Object.hasOwn(args['rules'] as object, rule),
+    ),
   'no-option': ({ args, before }) => {
+    if ('option' in args) {
+      const options = choiceIn(before, args);
+      const asked = [args['option'] as string, (args['instead'] as string | null) ?? []].flat();
+      return asked.some((each) => !options.includes(each)) || args['instead'] === args['option'];
+    }
     const { properties } = docOf(before, 'component', args['component'] as string)!;
     const asked = (args['axes'] as Record<string, string> | undefined) ?? {
       here: args['base'] as string,

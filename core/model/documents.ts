@@ -258,6 +258,12 @@ export const Patch = Type.Object(
     text: Type.Optional(Source),
     shown: Type.Optional(Source),
     values: Type.Optional(Values),
+    /** Another element of the same family. */
+    tag: Type.Optional(Type.String({ pattern: '^[a-z][a-z0-9]*$', maxLength: 20 })),
+    /** The theme that begins with it; `null`: as around it. */
+    theme: Type.Optional(Type.Union([Id, Type.Null()])),
+    /** Shared styles that are put on it, or taken off. */
+    shared: Type.Optional(Type.Record(Id, Type.Boolean(), { additionalProperties: false })),
   },
   { additionalProperties: false },
 );

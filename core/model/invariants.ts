@@ -6,7 +6,7 @@ import type { ComponentDoc, Doc, Rule, TreeDoc } from './documents';
 import { ONLY_KINDS } from './documents';
 import { allOf, docOf } from './looking-up';
 import { attributeFault, attributeType } from './attributes';
-import { isVoid, TAGS, takesText } from './html';
+import { isVoid, tagFamily, TAGS, takesText } from './html';
 import type { NodeId } from './ids';
 import { DEEPEST_TREE, LARGEST_TREE } from './limits';
 import { blockSources, chainOf, ruleSources, sourcesOf } from './node-sources';
@@ -314,14 +314,25 @@ function attributeReason(tag: string, name: string, source: Source): Said | null
   return text ? attributeFault(tag, name, text) : null;
 }
 
+/** What rules for a state of who visits cannot say: nothing but declarations changes with it. */
+const BESIDE_DECLARATIONS = [
+  'attributes',
+  'text',
+  'values',
+  'shown',
+  'tag',
+  'theme',
+  'shared',
+] as const;
+
 /** What a rule cannot say of a node: each with the member that says it. Of a node that is gone it may say anything. */
 function patchFindings(doc: ComponentDoc, { when, patch }: Rule, id: NodeId): [string, Said][] {
   const found: [string, Said][] = [];
   const node = own(doc.nodes, id);
-  const { attributes, values, style, shown, text } = patch[id]!;
+  const { attributes, values, style, shown, text, tag, theme, shared } = patch[id]!;
   if (when.pseudo)
-    for (const member of ['attributes', 'text', 'values', 'shown'] as const)
-      if (patch[id]![member]) found.push([member, say('state-rule-declares')]);
+    for (const member of BESIDE_DECLARATIONS)
+      if (patch[id]![member] !== undefined) found.push([member, say('state-rule-declares')]);
   if (!node) return found;
   if (attributes && node.kind !== 'element')
     found.push(['attributes', say('only-element-attributes')]);
@@ -335,6 +346,12 @@ function patchFindings(doc: ComponentDoc, { when, patch }: Rule, id: NodeId): [s
   if (values && node.kind !== 'instance') found.push(['values', say('only-instance-values')]);
   if (style && node.kind !== 'element' && node.kind !== 'instance')
     found.push(['style', say('only-placed-style')]);
+  const isPlaced = node.kind === 'element' || node.kind === 'instance';
+  if (theme !== undefined && !isPlaced) found.push(['theme', say('only-placed-style')]);
+  if (shared && !isPlaced) found.push(['shared', say('only-placed-style')]);
+  if (tag !== undefined && node.kind !== 'element') found.push(['tag', say('tag-of-element')]);
+  if (tag !== undefined && node.kind === 'element' && !tagFamily(node.tag).includes(tag))
+    found.push(['tag', say('tag-of-another-family', { tag, family: [...tagFamily(node.tag)] })]);
   if (shown && (node.kind === 'slot' || node.kind === 'repeat'))
     found.push(['shown', say('always-shown')]);
   return found;

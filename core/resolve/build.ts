@@ -148,7 +148,7 @@ class Builder {
     const waiting = shown === WAITING || value === WAITING;
     const content = waiting
       ? WAITING_WORDS
-      : contentOf(value, from.rich, levelAt(from, scope), scope.data);
+      : contentOf(value, from.rich, levelAt(from, scope) as number, scope.data);
     if (
       before &&
       before.waiting === waiting &&

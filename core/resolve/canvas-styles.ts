@@ -17,8 +17,7 @@ export function reachableStyles(linked: Linked): Used {
     switch (node.kind) {
       case 'element':
         used.tags.add(node.tag);
-        if (node.tagBy?.type.kind === 'tag')
-          for (const tag in node.tagBy.type.of) used.tags.add(tag);
+        for (const tag in node.tagBy?.type.of) used.tags.add(tag);
         noteLook(used, node.look, doc, node.id, 0);
         return visitAll(node.children, doc);
       case 'instance':

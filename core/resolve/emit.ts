@@ -10,7 +10,7 @@ import {
   type Step,
 } from './program';
 import type { ClassAt } from './look-at';
-import { Along } from './semantics';
+import { Along, levelIn } from './semantics';
 import { holds, type Test } from './varied';
 
 /** Longer texts are handed to the function rather than written into its source. */
@@ -77,7 +77,7 @@ class Emitter {
     if (step.is === 'text') {
       const { value, rich, level } = step;
       const otherwise = this.constant((run: Run) =>
-        textHtml(value.read(run), rich, level, this.data),
+        textHtml(value.read(run), rich, levelIn(level, run), this.data),
       );
       const plain = rich === undefined ? this.plain(value, 'text') : undefined;
       return plain
@@ -144,6 +144,7 @@ class Emitter {
   }
 
   private test(test: Test): string {
+    if ('not' in test) return `!(${test.not.map((each) => this.test(each)).join(' && ')})`;
     const otherwise = `${this.constant((run: Run) => holds(test, run))}(run)`;
     const plain = test.passes === 'yes' && this.plain(test.value, 'boolean');
     const { passes } = test;

@@ -2,6 +2,7 @@ import {
   attributeType,
   childrenOf,
   isVoid,
+  literal,
   NONE,
   own,
   partNameOf,
@@ -24,6 +25,7 @@ import type {
   LinkedNode,
   LinkedPart,
   LinkedText,
+  TagBy,
   Varied,
 } from './linked';
 import { lookOf, partLookOf, typeOfChoice } from './look';
@@ -115,9 +117,9 @@ export class LinkPass {
     const children = this.list(this.children.of(id));
     const look = lookOf(this.doc, id, node, 0);
     const isPart = this.isPart(node);
-    const tagBy = this.tagBy(node);
+    const tagBy = this.tagBy(id, node);
     const reads = this.reads().shown(shown).nodes(children).look(look).part(isPart);
-    if (tagBy) reads.source(tagBy.source, tagBy.type);
+    if (tagBy) reads.varied(tagBy, tagBy.type);
     for (const attribute of attributes) reads.varied(attribute, attribute.type);
     return {
       kind: 'element',
@@ -155,7 +157,7 @@ export class LinkPass {
     const given = varied(text, patches, (patch) => patch.text);
     const below = rich === 'blocks' ? this.headingBefore(id) : undefined;
     const reads = this.reads().shown(shown).varied(given, typeOfText(rich));
-    if (below?.tagBy) reads.source(below.tagBy.source, below.tagBy.type);
+    if (below?.tagBy) reads.varied(below.tagBy, below.tagBy.type);
     return { kind: 'text', id, reads: reads.done(), text: given, rich, below, shown };
   }
 
@@ -173,17 +175,24 @@ export class LinkPass {
     for (const id of withDescendants(nodes, rootOf(nodes))) {
       const node = nodes[id]!;
       if (node.kind === 'element' && headingLevel(node.tag) !== undefined)
-        before = { tag: node.tag, tagBy: this.tagBy(node) };
+        before = { tag: node.tag, tagBy: this.tagBy(id, node) };
       else if (node.kind === 'text' && node.rich === 'blocks') found.set(id, before);
     }
     return found;
   }
 
-  /** What chooses the tag of an element, out of those its type allows. */
-  private tagBy({ chosen }: Stored<'element'>): LinkedElement['tagBy'] {
-    const source = chosen?.tag;
-    const type = source && typeOfChoice(this.doc, source, 'tag');
-    return source && type ? { source, type } : undefined;
+  /** What gives an element another tag: what chooses it out of those its type allows, or rules. */
+  private tagBy(id: NodeId, { chosen }: Stored<'element'>): TagBy | undefined {
+    const asked = chosen?.tag;
+    const type = asked && typeOfChoice(this.doc, asked, 'tag');
+    const given = varied(type && asked, patchesOf(this.doc, id), ({ tag }) =>
+      tag === undefined ? undefined : literal({ type: 'tag', value: tag }),
+    );
+    if (given.byRules.length === 0) return type && { ...given, type };
+    const of: Record<string, true> = { ...type?.of };
+    for (const { tag } of patchesOf(this.doc, id).map(({ patch }) => patch))
+      if (tag !== undefined) of[tag] = true;
+    return { ...given, type: { kind: 'tag', of } };
   }
 
   private slot(id: NodeId, { slot }: Stored<'slot'>): LinkedNode {

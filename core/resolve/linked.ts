@@ -7,6 +7,7 @@ import type {
   RuleId,
   SlotId,
   Source,
+  SpecOf,
   TreeDoc,
   TypeSpec,
 } from '../model';
@@ -52,10 +53,17 @@ export interface LinkedAttribute extends Varied {
   readonly type: TypeSpec;
 }
 
+/** What gives an element another tag than its own, and which that may be. */
+export interface TagBy extends Varied {
+  readonly type: SpecOf<'tag'>;
+}
+
 /** A class of a node: always there, or only while some axes of the definition have some options. */
 export interface ClassTerm {
   readonly className: string;
   readonly when: When;
+  /** Rules that say otherwise: while one of them holds, the class is not there. */
+  readonly unless?: readonly When[];
   /** The choice that must come to this option: of a theme, or of a shared style. */
   readonly chosen?: { readonly source: Source; readonly type: TypeSpec; readonly option: string };
   /** What it stands for: what the node declares itself, the theme that begins there, a shared style, a rule of the definition, what an instance says of a part. */
@@ -86,8 +94,8 @@ export interface Look {
 export interface LinkedElement extends LinkedBase {
   readonly kind: 'element';
   readonly tag: string;
-  /** What chooses another, out of those its type allows. */
-  readonly tagBy: { readonly source: Source; readonly type: TypeSpec } | undefined;
+  /** What gives it another: what chooses one out of those its type allows, and rules. */
+  readonly tagBy: TagBy | undefined;
   readonly isVoid: boolean;
   readonly look: Look;
   readonly isPart: boolean;

@@ -1,6 +1,8 @@
 import { evaluate, Later, type Names, type Result } from '../value';
 import type { ClassTerm, Look } from './linked';
-import { holds, isOption, testsOf, type Test } from './varied';
+import { holds, isOption, testsOf, testsOfNone, type Test } from './varied';
+
+const NO_TESTS: readonly Test[] = Object.freeze([]);
 
 /** A class at a place: there, or there only for some pages. */
 export type ClassAt = string | { readonly className: string; readonly tests: readonly Test[] };
@@ -25,8 +27,10 @@ export function lookAt({ classes, customs }: Look, names: Names, outer: LookAt):
   if (classes.length === 0) return outer;
   const here: ClassAt[] = [];
   const known = new Map<string, readonly Test[]>();
-  for (const { className, when, chosen } of classes) {
-    const axes = testsOf(when, names);
+  for (const { className, when, unless, chosen } of classes) {
+    const holding = testsOf(when, names);
+    const others = holding && unless ? testsOfNone(unless, names) : NO_TESTS;
+    const axes = holding && others && (others.length > 0 ? [...holding, ...others] : holding);
     const tests = axes && (chosen ? chosenTests(chosen, names, axes) : axes);
     if (!tests) continue;
     known.set(className, tests);

@@ -6,14 +6,15 @@ import {
   type ElementNode,
   type InstanceNode,
   type NodeId,
+  type Patch,
   type Source,
   type SpecOf,
   type TreeDoc,
   type TypeSpec,
 } from '../model';
 import { keyParts } from '../style';
-import type { ClassTerm, Custom, Look } from './linked';
-import { patchesOf } from './patches';
+import type { ClassTerm, Custom, Look, When } from './linked';
+import { patchesOf, type NodePatch } from './patches';
 
 const PLAIN: Look = Object.freeze({ classes: [], customs: [] });
 
@@ -68,30 +69,78 @@ export function lookOf(
     classes.push({ className, when: [], by: { is: 'own' } });
     declares(style, className);
   }
-  if (theme !== undefined)
-    classes.push({ className: themeClassOf(theme, height), when: [], by: { is: 'theme', theme } });
-  for (const styleId of Object.keys(shared ?? {}).sort())
-    classes.push({
-      className: sharedClassOf(styleId, height),
-      when: [],
-      by: { is: 'shared', style: styleId },
-    });
-  for (const { kind, source, type, option } of choicesOf(doc, chosen)) {
-    const isTheme = kind === 'theme';
-    classes.push({
-      className: isTheme ? themeClassOf(option, height) : sharedClassOf(option, height),
-      when: [],
-      chosen: { source, type, option },
-      by: isTheme ? { is: 'theme', theme: option } : { is: 'shared', style: option },
-    });
+  const patches = patchesOf(doc, id);
+  const begins = decidedBy(patches, ({ theme: put }) => put);
+  const themeTerm = (put: string) => ({
+    className: themeClassOf(put, height),
+    by: { is: 'theme', theme: put } as const,
+  });
+  if (theme !== undefined) classes.push({ ...themeTerm(theme), ...unlessAny(begins) });
+  const sharedTerm = (style: DocId) => ({
+    className: sharedClassOf(style, height),
+    by: { is: 'shared', style } as const,
+  });
+  for (const each of allShared(shared, patches)) {
+    const worn = decidedBy(patches, (patch) => patch.shared && own(patch.shared, each));
+    if (own(shared ?? {}, each)) classes.push({ ...sharedTerm(each), ...unlessAny(worn) });
+    classes.push(...decidedTerms(worn, (isOn) => (isOn ? sharedTerm(each) : undefined)));
   }
-  for (const { rule, at, when, patch } of patchesOf(doc, id)) {
+  for (const { kind, source, type, option } of choicesOf(doc, chosen)) {
+    const by = { chosen: { source, type, option } };
+    if (kind === 'theme') classes.push({ ...themeTerm(option), ...unlessAny(begins), ...by });
+    else classes.push({ ...sharedTerm(option), when: [], ...by });
+  }
+  classes.push(...decidedTerms(begins, (put) => (put === null ? undefined : themeTerm(put))));
+  for (const { rule, at, when, patch } of patches) {
     if (!patch.style || !hasAny(patch.style)) continue;
     const className = classOf(doc.id, id, rule);
     classes.push({ className, when, by: { is: 'rule', rule, at } });
     declares(patch.style, className);
   }
   return classes.length === 0 ? PLAIN : { classes, customs };
+}
+
+/** What a rule decides, while its axes have its options. */
+type Decided<T> = { readonly when: When; readonly put: T };
+
+/** What rules decide of something that a node says, the strongest first. */
+function decidedBy<T>(
+  patches: readonly NodePatch[],
+  of: (patch: Patch) => T | undefined,
+): Decided<T>[] {
+  const found: Decided<T>[] = [];
+  for (const { when, pseudo, patch } of patches) {
+    const put = pseudo ? undefined : of(patch);
+    if (put !== undefined) found.unshift({ when, put });
+  }
+  return found;
+}
+
+/** That none of the rules holds which decide something. */
+function unlessAny(decided: readonly Decided<unknown>[]): Pick<ClassTerm, 'when' | 'unless'> {
+  return decided.length === 0
+    ? { when: [] }
+    : { when: [], unless: decided.map(({ when }) => when) };
+}
+
+/** The class that each rule puts on, while it holds and none that is stronger does. */
+function decidedTerms<T>(
+  decided: readonly Decided<T>[],
+  term: (put: T) => Pick<ClassTerm, 'className' | 'by'> | undefined,
+): ClassTerm[] {
+  return decided.flatMap(({ when, put }, i) => {
+    const made = term(put);
+    if (!made) return [];
+    const stronger = decided.slice(0, i).map((each) => each.when);
+    return [{ ...made, when, ...(stronger.length > 0 ? { unless: stronger } : {}) }];
+  });
+}
+
+/** The shared styles that a node has on, or that some rule says something of. */
+function allShared(shared: Styled['shared'], patches: readonly NodePatch[]): string[] {
+  const all = new Set(Object.keys(shared ?? {}));
+  for (const { patch } of patches) for (const style in patch.shared) all.add(style);
+  return [...all].sort();
 }
 
 /** What an instance says of a part of its component. */

@@ -4,7 +4,7 @@ import { escapeAttribute } from './escape';
 import { writtenContent } from './fragments';
 import type { LinkedText } from './linked';
 import type { ClassAt, CustomAt } from './look-at';
-import { contentOf, customText, writtenAttribute } from './semantics';
+import { contentOf, customText, levelIn, writtenAttribute, type Level } from './semantics';
 import { holds, type Test } from './varied';
 
 /** One step that is left to do for each page; a string is written as it is. */
@@ -14,7 +14,7 @@ export type Step =
       readonly is: 'text';
       readonly value: Later;
       readonly rich: LinkedText['rich'];
-      readonly level: number;
+      readonly level: Level;
     }
   | {
       readonly is: 'attribute';
@@ -44,7 +44,7 @@ export function interpret(program: Program, data: Data, run: Run): string {
     else
       switch (step.is) {
         case 'text':
-          out += textHtml(step.value.read(run), step.rich, step.level, data);
+          out += textHtml(step.value.read(run), step.rich, levelIn(step.level, run), data);
           break;
         case 'attribute':
           out += attributeText(step.name, step.value.read(run), data);

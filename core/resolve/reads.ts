@@ -79,8 +79,9 @@ export class ReadsBuilder {
 
   /** What a look asks: options of axes, what is chosen, what feeds declarations. */
   look({ classes, customs }: Look): this {
-    for (const { when, chosen } of classes) {
+    for (const { when, unless = [], chosen } of classes) {
       for (const { property } of when) this.properties.add(property);
+      for (const each of unless) for (const { property } of each) this.properties.add(property);
       if (chosen) this.source(chosen.source, chosen.type);
     }
     for (const { source, type } of customs) this.source(source, type);

@@ -13,7 +13,7 @@ import {
 import { compareLevels, rulesInOrder, stylesInOrder, type AppliedBlock } from '../style';
 import type { ResolvedElement } from './resolved';
 import { groundOf } from './ground';
-import { choicesOf, classOf, sharedClassOf, themeClassOf } from './look';
+import { classOf, lookOf } from './look';
 import type { Within } from './scope';
 import { instanceOf } from './trace';
 
@@ -91,37 +91,26 @@ function saidOf(
   const stored = nodeIn(documents, doc, node);
   if (stored?.kind !== 'element' && stored?.kind !== 'instance') return [];
   const found: AppliedBlock[] = [];
-  const { theme } = stored;
-  if (theme !== undefined && isTheme(documents.tokens.themes, theme))
-    found.push({
-      origin: { is: 'theme', doc, node, theme },
-      level: { of: 'themes', at: height },
-      block: groundOf(documents),
-    });
-  const putOn = (style: string) => {
-    const block = docOf(documents, 'style', style)?.style;
-    if (block)
-      found.push({
-        origin: { is: 'shared', doc: style, on: { doc, node } },
-        level: { of: 'shared', height, at: styles.indexOf(style) },
-        block,
-      });
-  };
-  for (const style of Object.keys(stored.shared ?? {})) putOn(style);
-  // What was chosen is what was written, too.
   const tree = treeDocOf(documents, doc);
-  for (const { kind, option } of tree && stored.chosen ? choicesOf(tree, stored.chosen) : [])
-    if (kind === 'style') {
-      if (classes.has(sharedClassOf(option, height)) && !stored.shared?.[option]) putOn(option);
-    } else if (
-      classes.has(themeClassOf(option, height)) &&
-      isTheme(documents.tokens.themes, option)
-    )
+  // What begins a theme, or puts a shared style on, is what was written.
+  const seen = new Set<string>();
+  for (const { className, by } of tree ? lookOf(tree, node, stored, height).classes : []) {
+    if (!classes.has(className) || seen.has(className)) continue;
+    seen.add(className);
+    if (by.is === 'theme' && isTheme(documents.tokens.themes, by.theme))
       found.push({
-        origin: { is: 'theme', doc, node, theme: option },
+        origin: { is: 'theme', doc, node, theme: by.theme },
         level: { of: 'themes', at: height },
         block: groundOf(documents),
       });
+    const block = by.is === 'shared' ? docOf(documents, 'style', by.style)?.style : undefined;
+    if (by.is === 'shared' && block)
+      found.push({
+        origin: { is: 'shared', doc: by.style, on: { doc, node } },
+        level: { of: 'shared', height, at: styles.indexOf(by.style) },
+        block,
+      });
+  }
   found.push({
     origin: { is: 'node', doc, node },
     level: { of: 'own', height, at: 0 },

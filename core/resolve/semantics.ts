@@ -6,6 +6,7 @@ import {
   own,
   RICH,
   TEXT,
+  type Source,
   type TypeSpec,
   type Written,
 } from '../model';
@@ -22,10 +23,10 @@ import {
   type Waiting,
 } from '../value';
 import { fitted, headingLevel, TITLE_LEVEL, type Content } from './fragments';
-import type { LinkedElement, LinkedInstance, LinkedText, Varied } from './linked';
+import type { LinkedElement, LinkedInstance, LinkedText, TagBy, Varied } from './linked';
 import { lookAt, type LookAt } from './look-at';
 import type { PartAt, Scope } from './scope';
-import { isYes, variedAt, type Test } from './varied';
+import { holds, isYes, testsOf, variedAt, type Test } from './varied';
 
 /**
  * What parts of a tree come to at a place, said once for both writers: with all names known everything is known, and
@@ -54,12 +55,38 @@ export function allSaidAt(
   });
 }
 
-/** The tag of an element at a place: what is chosen for it there, else its own. No content gives a tag, so it is always known. */
-export function tagAt({ tag, tagBy }: Pick<LinkedElement, 'tag' | 'tagBy'>, scope: Scope): string {
-  const value = tagBy && evaluate(tagBy.source, tagBy.type, scope);
+/**
+ * The tags that an element may have at a place, each with what must hold for it: what rules say first, then what is chosen
+ * for it, else its own. The last asks nothing. No content gives a tag; only which option an axis has may be known later.
+ */
+export function tagsAt(
+  { tag, tagBy }: Pick<LinkedElement, 'tag' | 'tagBy'>,
+  scope: Scope,
+): readonly { readonly tag: string; readonly tests: readonly Test[] }[] {
+  if (!tagBy) return [{ tag, tests: [] }];
+  const found: { tag: string; tests: readonly Test[] }[] = [];
+  for (const { when, source } of tagBy.byRules) {
+    const tests = testsOf(when, scope);
+    if (!tests) continue;
+    found.push({ tag: tagGiven(source, tagBy, scope) ?? tag, tests });
+    if (tests.length === 0) return found;
+  }
+  return [
+    ...found,
+    { tag: (tagBy.source && tagGiven(tagBy.source, tagBy, scope)) ?? tag, tests: [] },
+  ];
+}
+
+function tagGiven(source: Source, { type }: TagBy, scope: Scope): string | undefined {
+  const value = evaluate(source, type, scope);
   return value && !(value instanceof Later) && value.type === 'tag' && value.value !== null
     ? value.value
-    : tag;
+    : undefined;
+}
+
+/** The tag of an element at a place, where all names are known. */
+export function tagAt(element: Pick<LinkedElement, 'tag' | 'tagBy'>, scope: Scope): string {
+  return tagsAt(element, scope).at(-1)!.tag;
 }
 
 /** A custom property as it stands in a style attribute; `''` where there is no value. */
@@ -175,9 +202,23 @@ export function textAt(node: LinkedText, scope: Scope): Result {
   return variedAt(node.text, typeOfText(node.rich), scope);
 }
 
+/** The level of a heading, as far as it is known before a page is written. */
+export type Level = number | ((run: Run) => number);
+
 /** The level of the heading that a rich text stands below at a place. */
-export function levelAt({ below }: LinkedText, scope: Scope): number {
-  return (below && headingLevel(tagAt(below, scope))) ?? TITLE_LEVEL;
+export function levelAt({ below }: LinkedText, scope: Scope): Level {
+  if (!below) return TITLE_LEVEL;
+  const tags = tagsAt(below, scope).map(({ tag, tests }) => ({
+    level: headingLevel(tag) ?? TITLE_LEVEL,
+    tests,
+  }));
+  if (tags.length === 1) return tags[0]!.level;
+  return (run) => tags.find(({ tests }) => tests.every((test) => holds(test, run)))!.level;
+}
+
+/** A level where the page is known. */
+export function levelIn(level: Level, run: Run): number {
+  return typeof level === 'number' ? level : level(run);
 }
 
 /** What a known text is written as: words, or fragments that fit where it stands. */

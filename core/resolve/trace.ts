@@ -90,12 +90,8 @@ function variedOf(node: LinkedNode, control: Control): Varied | undefined {
       return node.kind === 'instance' ? own(node.values, control.property) : undefined;
     case 'chosen': {
       if (node.kind !== 'element' && node.kind !== 'instance') return undefined;
-      const by =
-        control.what === 'tag'
-          ? node.kind === 'element'
-            ? node.tagBy
-            : undefined
-          : node.look.classes.find(({ chosen }) => chosen?.type.kind === control.what)?.chosen;
+      if (control.what === 'tag') return node.kind === 'element' ? node.tagBy : undefined;
+      const by = node.look.classes.find(({ chosen }) => chosen?.type.kind === control.what)?.chosen;
       return by && { source: by.source, byRules: [] };
     }
     case 'declaration': {

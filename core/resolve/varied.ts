@@ -8,10 +8,12 @@ import type { Varied, When } from './linked';
  */
 
 /** What a condition asks of its value: that it is yes, that it is there, that it hides nothing, that it is an option. */
-export interface Test {
+export interface ValueTest {
   readonly value: Later;
   readonly passes: 'yes' | 'there' | 'unhidden' | { readonly option: string };
 }
+/** A condition: on a value, or that others do not all hold. */
+export type Test = ValueTest | { readonly not: readonly Test[] };
 
 /** What must hold for axes to have these options: nothing is left to ask where all are known, `null` where one has another. */
 export function testsOf(when: When, names: Names): Test[] | null {
@@ -20,6 +22,17 @@ export function testsOf(when: When, names: Names): Test[] | null {
     const value = own(names.properties, property) ?? null;
     if (value instanceof Later) tests.push({ value, passes: { option } });
     else if (!isOption(value, option)) return null;
+  }
+  return tests;
+}
+
+/** What must hold for none of several conditions to hold: `null` where one of them is known to. */
+export function testsOfNone(whens: readonly When[], names: Names): Test[] | null {
+  const tests: Test[] = [];
+  for (const when of whens) {
+    const held = testsOf(when, names);
+    if (held?.length === 0) return null;
+    if (held) tests.push({ not: held });
   }
   return tests;
 }
@@ -60,7 +73,9 @@ function firstThatHolds(
 }
 
 /** Whether a condition holds for a page. */
-export function holds({ value, passes }: Test, run: Run): boolean {
+export function holds(test: Test, run: Run): boolean {
+  if ('not' in test) return !test.not.every((each) => holds(each, run));
+  const { value, passes } = test;
   const known = value.read(run);
   if (passes === 'yes') return isYes(known);
   if (typeof passes === 'object') return isOption(known, passes.option);

@@ -22,7 +22,7 @@ import {
   allSaidAt,
   partAt,
   shownAt,
-  tagAt,
+  tagsAt,
   textAt,
 } from './semantics';
 import { sharedClassOf } from './look';
@@ -184,8 +184,6 @@ function writeElement(node: LinkedElement, scope: Scope, outer: LookAt, parts: P
   if (!here) return;
   const open = parts.inner();
   const look = allSaidAt(node, scope, outer);
-  const tag = tagAt(node, scope);
-  open.add('<' + tag);
   open.add(classStep(look));
   for (const { name, type, value } of here.attributes)
     open.add(
@@ -195,13 +193,23 @@ function writeElement(node: LinkedElement, scope: Scope, outer: LookAt, parts: P
     );
   open.add(styleStep(look, scope.data));
   parts.note(node, scope, 0);
-  parts.used.tags.add(tag);
+  const tags = tagsAt(node, scope);
+  for (const { tag } of tags) parts.used.tags.add(tag);
   const all = (inner: Parts) => {
-    inner.addAll(open.steps);
-    inner.add('>');
-    if (node.isVoid) return;
-    writeList(node.children, scope, inner);
-    inner.add(`</${tag}>`);
+    // Which tag it is known to be in nearly all cases; where it is not, each is written behind what it asks.
+    for (const [i, { tag, tests }] of tags.entries()) {
+      const others = tags.slice(0, i).map((each): Test => ({ not: each.tests }));
+      const written = (within: Parts) => {
+        within.add('<' + tag);
+        within.addAll(open.steps);
+        within.add('>');
+        if (node.isVoid) return;
+        writeList(node.children, scope, within);
+        within.add(`</${tag}>`);
+      };
+      if (tags.length === 1) written(inner);
+      else guarded(inner, [...tests, ...others], written);
+    }
   };
   if (here.tests.length === 0) return all(parts);
   guarded(parts, here.tests, all);
@@ -230,6 +238,11 @@ function writeText(node: LinkedText, scope: Scope, parts: Parts): void {
     if (rich === 'line' || rich === 'blocks') parts.used.words = true;
     if (rich === 'icon') parts.used.tags.add(DRAWING);
     return parts.add({ is: 'text', value, rich, level });
+  }
+  if (typeof level !== 'number') {
+    const known = value;
+    if (rich === 'blocks') parts.used.words = true;
+    return parts.add({ is: 'text', value: new Later(() => known, false), rich, level });
   }
   const content = contentOf(value, rich, level, scope.data);
   noteWords(parts.used, content);

@@ -3,6 +3,7 @@ import { clipOf, fitClip } from '../carry';
 import {
   controlsOf,
   danglingIn,
+  differencesOf,
   doEdit,
   EDITS,
   idsWhenPlain,
@@ -10,6 +11,8 @@ import {
   keyFor,
   listsAround,
   referencesOf,
+  rulesNaming,
+  sayingOf,
   tagsFor,
   type Change,
   type EditName,
@@ -26,6 +29,7 @@ import {
   type TokenGroup,
   IMAGE,
   placeAt,
+  tagFamily,
   TAGS,
   text,
   type ComponentDoc,
@@ -58,9 +62,13 @@ class Choices {
   constructor(private readonly numbers: readonly number[]) {}
 
   below(limit: number): number {
-    const number = this.numbers[this.at % this.numbers.length] ?? 0;
+    const { numbers, at } = this;
+    const number = numbers[at % numbers.length] ?? 0;
+    // Once all are used up, others come in: else what comes last would go by the number that chose the edit.
+    const round = Math.floor(at / numbers.length);
+    const more = round * (numbers[(at + round) % numbers.length] ?? 0);
     this.at += 1;
-    return limit === 0 ? 0 : number % limit;
+    return limit === 0 ? 0 : (number + more) % limit;
   }
 
   of<T>(list: readonly T[]): T | undefined {
@@ -481,6 +489,24 @@ class Chooser {
     return { component: component.id, rule, node: choices.of(styled)! };
   }
 
+  /** A choice of some definition, and one of its options. */
+  private choice():
+    { of: { component: string; property: string }; option: string; options: string[] } | undefined {
+    const { choices } = this;
+    const all = allOf(this.documents, 'component').flatMap(({ id, properties }) =>
+      Object.keys(properties)
+        .sort()
+        .flatMap((property) => {
+          const { type } = properties[property]!;
+          return type.kind === 'choice'
+            ? [{ of: { component: id, property }, options: Object.keys(type.options).sort() }]
+            : [];
+        }),
+    );
+    const found = choices.of(all);
+    return found && { ...found, option: choices.of([...found.options, 'nobody'])! };
+  }
+
   choose(name: EditName): NamedEdit | undefined {
     const { choices, documents, doc, id, step } = this;
     switch (name) {
@@ -622,7 +648,7 @@ class Chooser {
       case 'addToken': {
         const [css, places] = this.valueInUse();
         const group = choices.of(Object.keys(TOKEN_VALUES) as TokenGroup[])!;
-        if (choices.below(2) === 0)
+        if (choices.below(4) !== 0)
           return {
             name,
             args: {
@@ -761,6 +787,73 @@ class Chooser {
         const source = choices.below(4) === 0 ? null : this.source(row.type, component);
         const { node, control } = row;
         return { name, args: { ...patch, node, control, source } };
+      }
+      case 'setLookByRule': {
+        const patch = this.patch();
+        const style = choices.of(allOf(documents, 'style'))?.id ?? 'nobody';
+        const at = patch && docOf(documents, 'component', patch.component)!.nodes[patch.node]!;
+        const family = at?.kind === 'element' ? tagFamily(at.tag) : [];
+        const set = choices.of([
+          { tag: choices.of([...family, 'h3', 'ul'])! },
+          { theme: null },
+          { theme: choices.of([null, 'plain', this.theme() ?? null])! },
+          { style, on: choices.below(2) === 0 },
+          { style, on: true },
+          { back: choices.of(['tag', 'theme'] as const)! },
+          { backStyle: style },
+        ])!;
+        return patch && { name, args: { ...patch, set } };
+      }
+      case 'handDifferences': {
+        const component = choices.of(
+          allOf(documents, 'component').filter(({ rules }) => Object.keys(rules).length > 0),
+        );
+        const rules = Object.keys(component?.rules ?? {}).sort();
+        const rule = choices.of(rules);
+        const found = component && rule !== undefined ? differencesOf(component, rule) : [];
+        const of = choices.of(found);
+        if (!component || rule === undefined || !of) return undefined;
+        const to = choices.of([
+          'nobody',
+          'base',
+          { rule: choices.of([...rules, 'nobody'])! },
+        ] as const)!;
+        const sayings = found.filter(({ node }) => node === of.node).map(sayingOf);
+        return {
+          name,
+          args: { component: component.id, rule, node: of.node, sayings, to },
+        };
+      }
+      case 'addOption': {
+        const choice = this.choice();
+        return (
+          choice && {
+            name,
+            args: { ...choice.of, option: id(), label: this.words() || 'new', order: 'a7' },
+          }
+        );
+      }
+      case 'setOption': {
+        const choice = this.choice();
+        const set = choices.of([{ label: 'another' }, { order: 'a3' }])!;
+        return choice && { name, args: { ...choice.of, option: choice.option, set } };
+      }
+      case 'duplicateOption': {
+        const choice = this.choice();
+        if (!choice) return undefined;
+        const { of, option } = choice;
+        const component = docOf(documents, 'component', of.component)!;
+        const named = rulesNaming(component, of.property, option);
+        const rules = Object.fromEntries(named.map((rule) => [rule, id()]));
+        const made = choices.below(8) === 0 ? option : id();
+        const all = choices.below(6) === 0 ? {} : rules;
+        return { name, args: { ...of, option, made, label: 'as it', order: 'a6', rules: all } };
+      }
+      case 'removeOption': {
+        const choice = this.choice();
+        if (!choice) return undefined;
+        const instead = choices.of([null, choice.option, ...choice.options])!;
+        return { name, args: { ...choice.of, option: choice.option, instead } };
       }
       case 'revert': {
         const last = this.done.slice(-1 - choices.below(3));

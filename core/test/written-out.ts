@@ -65,5 +65,10 @@ function tagsOf(doc: TreeDoc, id: NodeId): string[] {
     chosen?.is === 'property' && doc.kind === 'component'
       ? own(doc.properties, chosen.property)?.type
       : undefined;
-  return type?.kind === 'tag' ? [...new Set([node.tag, ...Object.keys(type.of)])] : [node.tag];
+  const byRules =
+    doc.kind === 'component'
+      ? Object.values(doc.rules).flatMap(({ patch }) => own(patch, id)?.tag ?? [])
+      : [];
+  const chosenOf = type?.kind === 'tag' ? Object.keys(type.of) : [];
+  return [...new Set([node.tag, ...chosenOf, ...byRules])];
 }

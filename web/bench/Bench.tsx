@@ -3,7 +3,14 @@ import { useNavigate, useParams } from 'react-router';
 import { Button, Empty } from 'antd';
 import { docOf, rootOf, treeDocOf } from '@sormet/core/model';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { benchActions, keepFolds, keepGuides, keepLayout, keepZoom } from '../store/bench-slice';
+import {
+  benchActions,
+  keepFolds,
+  keepGuides,
+  keepLayout,
+  keepStrip,
+  keepZoom,
+} from '../store/bench-slice';
 import { useAppDispatch, useBench } from '../store/store';
 import { ContextMenu } from './actions/ContextMenu';
 import { useInstances } from './actions/use-instances';
@@ -57,18 +64,20 @@ function WithinBench(): ReactNode {
   const sync = useSync();
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
-  const { beside, earlier, folded, guides, zoom, layout, selection, tab, lit, tracing } = useBench(
-    'beside',
-    'earlier',
-    'folded',
-    'guides',
-    'zoom',
-    'layout',
-    'selection',
-    'tab',
-    'lit',
-    'tracing',
-  );
+  const { beside, earlier, folded, guides, strip, zoom, layout, selection, tab, lit, tracing } =
+    useBench(
+      'beside',
+      'earlier',
+      'folded',
+      'guides',
+      'strip',
+      'zoom',
+      'layout',
+      'selection',
+      'tab',
+      'lit',
+      'tracing',
+    );
   const doc = treeDocOf(documents, id);
   const { entries, entry, onEntry } = useEntries(doc);
   const selected = useSelected(id, entry);
@@ -104,6 +113,7 @@ function WithinBench(): ReactNode {
   useBenchKeys(selected, actions);
   useEffect(() => keepFolds(folded), [folded]);
   useEffect(() => keepGuides(guides), [guides]);
+  useEffect(() => keepStrip(strip), [strip]);
   useEffect(() => keepZoom(zoom), [zoom]);
   useEffect(() => keepLayout(layout), [layout]);
   useAddressed(id);

@@ -1,9 +1,10 @@
-import { useEffect, useMemo, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useMemo, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
-import type { Documents } from '@sormet/core/model';
+import type { Documents, State } from '@sormet/core/model';
 import type { Built } from '@sormet/core/resolve';
 import { useLatest } from '../parts/use-latest';
-import { CanvasCss } from './canvas-css';
+import { elementOf } from './address';
+import { CanvasCss, HELD } from './canvas-css';
 import { Draw } from './draw';
 import { Places, placesOf } from './places';
 import { Registry } from './registry';
@@ -23,6 +24,8 @@ export function Picture({
   width,
   height,
   atMost = 1,
+  css: shared,
+  held,
   onMeasure,
 }: {
   documents: Documents;
@@ -31,12 +34,19 @@ export function Picture({
   width: number;
   height: number;
   atMost?: number;
+  /** The style sheet, where several pictures have the same one. */
+  css?: string | undefined;
+  /** The state that what is drawn is held in, as though somebody pointed at it or pressed it. */
+  held?: State | undefined;
   /** Told how large what is drawn is, in its own CSS px. */
   onMeasure?: (size: { width: number; height: number }) => void;
 }): ReactNode {
   const registry = useMemo(() => new Registry(), []);
   const styles = useMemo(() => new CanvasCss(), []);
-  const css = useMemo(() => styles.of(documents, built.linked), [styles, documents, built]);
+  const css = useMemo(
+    () => shared ?? styles.of(documents, built.linked),
+    [shared, styles, documents, built],
+  );
   const places = useMemo(() => placesOf(documents, built.linked.doc), [documents, built]);
   const { language } = documents.site;
   const {
@@ -54,6 +64,15 @@ export function Picture({
   });
   const natural = Math.min(drawn, wide ?? drawn);
   const scale = Math.min(atMost, width / natural, 1);
+  useLayoutEffect(() => {
+    const root = body && held && elementOf(built.root ?? undefined);
+    if (!root) return undefined;
+    const elements = registry.elementsOf(root);
+    for (const element of elements) element.setAttribute(HELD, held.slice(1));
+    return () => {
+      for (const element of elements) element.removeAttribute(HELD);
+    };
+  }, [body, built, held, registry]);
   const told = useLatest(onMeasure);
   // Of another document it is told though it is as large as the one before.
   useEffect(() => {

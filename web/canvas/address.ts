@@ -140,7 +140,7 @@ export function textTarget(
     rich: {
       pieces: piecesAt(text),
       line: rich === 'line',
-      lowered: levelAt(text.from, text.scope) - TITLE_LEVEL,
+      lowered: (levelAt(text.from, text.scope) as number) - TITLE_LEVEL,
     },
   };
 }

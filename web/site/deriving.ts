@@ -14,7 +14,7 @@ export interface Derived {
 }
 
 /** How many trees are kept to be brought up to date. */
-const MOST_TREES = 40;
+const MOST_TREES = 80;
 
 /** Works out what is derived from one state after the other, each from the one before: an edit costs what it touches. */
 export class Deriving {
@@ -48,7 +48,11 @@ export class Deriving {
     if (!treeDocOf(documents, doc)) return undefined;
     const key = JSON.stringify([doc, entry?.id, Object.entries(picks).sort()]);
     const kept = this.trees.get(key);
-    if (kept?.documents === documents && kept.built.scope.page === entry) return kept.built;
+    if (kept?.documents === documents && kept.built.scope.page === entry) {
+      this.trees.delete(key);
+      this.trees.set(key, kept);
+      return kept.built;
+    }
     const built = build(
       this.linker.link(documents, doc),
       data,
@@ -57,7 +61,12 @@ export class Deriving {
       undefined,
       picks,
     );
-    if (this.trees.size > MOST_TREES) this.trees.clear();
+    // What was asked for longest ago goes first.
+    this.trees.delete(key);
+    for (const oldest of this.trees.keys()) {
+      if (this.trees.size < MOST_TREES) break;
+      this.trees.delete(oldest);
+    }
     this.trees.set(key, { documents, built });
     return built;
   }

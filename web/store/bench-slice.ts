@@ -80,6 +80,8 @@ export interface BenchState {
   readonly zoom: { readonly page: number | null; readonly definition: number | null };
   /** Whether what pages are lined up with is shown over them. */
   readonly guides: boolean;
+  /** Whether the variants of a definition stand side by side; `null` while nobody said: where one is open by itself. */
+  readonly strip: boolean | null;
   /** Counts how often it was asked to zoom to what is selected. */
   readonly zoomAsked: number;
   /** Where what is being dragged would land, shown on the canvas and in the outline. */
@@ -114,6 +116,7 @@ const initialState: BenchState = {
   offer: null,
   zoom: { page: null, definition: null },
   guides: false,
+  strip: null,
   zoomAsked: 0,
   landing: null,
   naming: null,
@@ -183,6 +186,13 @@ export function keepGuides(guides: boolean): void {
   keep(GUIDES, guides);
 }
 
+const STRIP = 'sormet.bench.strip';
+
+/** Keeps in this browser whether variants stand side by side. */
+export function keepStrip(strip: boolean | null): void {
+  keep(STRIP, strip);
+}
+
 export const benchSlice = createSlice({
   name: 'bench',
   initialState: () => ({
@@ -191,6 +201,7 @@ export const benchSlice = createSlice({
     folded: keptFolds(),
     zoom: keptZoom(),
     guides: kept(GUIDES, (stored) => stored === true, false),
+    strip: kept(STRIP, (stored) => (typeof stored === 'boolean' ? stored : null), null),
     layout: keptLayout(),
   }),
   reducers: {
@@ -238,6 +249,18 @@ export const benchSlice = createSlice({
       prepare: (asked: { doc: string; axis: string; option: string | null }) => ({
         payload: { ...asked, rule: newId() },
       }),
+    },
+    pickAll: {
+      reducer(state, { payload }: PayloadAction<{ doc: string; axes: Picks; rule: string }>) {
+        const { doc, axes, rule } = payload;
+        state.picks = Object.keys(axes).length > 0 ? { doc, axes: { ...axes }, rule } : null;
+        state.lit = null;
+        state.notice = null;
+      },
+      prepare: (asked: { doc: string; axes: Picks }) => ({ payload: { ...asked, rule: newId() } }),
+    },
+    showStrip(state, { payload }: PayloadAction<boolean>) {
+      state.strip = payload;
     },
     holdTheme(state, { payload }: PayloadAction<string | null>) {
       state.heldTheme = payload;
@@ -307,6 +330,7 @@ export const benchSlice = createSlice({
       folded: state.folded,
       zoom: state.zoom,
       guides: state.guides,
+      strip: state.strip,
       layout: state.layout,
       keymap: state.keymap,
       handbook: state.handbook,

@@ -1,12 +1,23 @@
 import { Type } from '@sinclair/typebox';
-import { docOf, type Documents, own, pointer, readAt, Source, tokensOf } from '../../model';
+import {
+  docOf,
+  type Documents,
+  isTheme,
+  own,
+  pointer,
+  readAt,
+  Source,
+  tokensOf,
+} from '../../model';
 import { say } from '../../said';
 import { exact, Id } from '../args';
 import { type Change, changeTo, isRefusal } from '../changes';
 import { ControlArg, controlPath, controlType } from '../control';
-import { defineEdit, gone, refuse } from '../define';
+import { defineEdit, gone, notStyled, refuse } from '../define';
 import { named } from '../names';
 import { DECLARATION, declareIn } from '../style/declaration';
+import { styleName } from '../style/themes';
+import { modifiersOn } from '../style/wearing';
 
 /** Declares a CSS property on what a rule of a definition patches. */
 export const declareRule = defineEdit({
@@ -51,15 +62,68 @@ export const setByRule = defineEdit({
     say('set-by-rule', { what: named(documents, component, node) }),
 });
 
-/** Changes to members of a rule's patch, with what must hold them made first. */
-function withContainers(documents: Documents, changes: readonly Change[]): Change[] {
-  const [first] = changes;
-  if (!first) return [];
-  const tokens = tokensOf(first.path);
-  // `rules/RULE/patch/NODE` and below it `style`, `attributes` or `values`; words and what is shown stand in the patch itself.
-  const containers = [tokens.slice(0, 4), ...(tokens.length > 5 ? [tokens.slice(0, 5)] : [])];
-  const doc = documents.get(first.doc);
-  const missing = containers.filter((path) => readAt(doc, pointer(...path)) === undefined);
-  const made = changes.some(({ now }) => now !== undefined) ? missing : [];
-  return [...made.flatMap((path) => changeTo(documents, first.doc, path, {})), ...changes];
+/** What of an element, beside its declarations and its values, a rule can say, or leave as it is without that rule. */
+const LOOK = Type.Union([
+  Type.Object({ tag: Type.String({ pattern: '^[a-z][a-z0-9]*$', maxLength: 20 }) }, exact),
+  /** `null`: none begins with it. */
+  Type.Object({ theme: Type.Union([Id, Type.Null()]) }, exact),
+  Type.Object({ style: Id, on: Type.Boolean() }, exact),
+  Type.Object({ back: Type.Union([Type.Literal('tag'), Type.Literal('theme')]) }, exact),
+  Type.Object({ backStyle: Id }, exact),
+]);
+
+/** Says while a rule holds of which tag and theme something is, or that a shared style is on it or off; or says it no more. */
+export const setLookByRule = defineEdit({
+  args: Type.Object({ component: Id, rule: Id, node: Id, set: LOOK }, exact),
+  run(documents, { component, rule, node, set }) {
+    const stored = docOf(documents, 'component', component);
+    const held = stored && own(stored.nodes, node);
+    const patch = stored && own(stored.rules, rule)?.patch;
+    if (!held || !patch) return gone('the-rule', component);
+    const where = ['rules', rule, 'patch', node];
+    const to = (path: readonly string[], now: unknown) =>
+      withContainers(documents, changeTo(documents, component, [...where, ...path], now));
+    if ('tag' in set) return to(['tag'], set.tag);
+    if ('back' in set) return to([set.back], undefined);
+    if ('theme' in set)
+      return set.theme === null || isTheme(documents.tokens.themes, set.theme)
+        ? to(['theme'], set.theme)
+        : gone('the-theme', documents.tokens.id);
+    if ('backStyle' in set) return to(['shared', set.backStyle], undefined);
+    const style = docOf(documents, 'style', set.style);
+    if (!style) return gone('the-shared-style', set.style);
+    if (held.kind !== 'element' && held.kind !== 'instance')
+      return notStyled(held, 'to-have-style', component);
+    const said = own(patch, node)?.shared ?? {};
+    const worn = { ...held.shared, ...said };
+    if (set.on && style.base !== null && !own(worn, style.base))
+      return refuse(
+        say('base-first', { style: style.name, base: styleName(documents, style.base) }),
+        component,
+      );
+    // What modifies it goes with it.
+    const off = set.on ? [] : modifiersOn(documents, worn, set.style);
+    const now = { ...said, [set.style]: set.on };
+    for (const each of off) now[each] = false;
+    return to(['shared'], now);
+  },
+  told: (documents, { component, node }) =>
+    say('look-by-rule', { what: named(documents, component, node) }),
+});
+
+/** Changes to members of rules' patches, with what must hold them made first. */
+export function withContainers(documents: Documents, changes: readonly Change[]): Change[] {
+  const made = new Map<string, Change[]>();
+  for (const { doc, path, now } of changes) {
+    const tokens = tokensOf(path);
+    if (tokens[0] !== 'rules' || now === undefined) continue;
+    // `rules/RULE/patch/NODE` and below it `style`, `attributes`, `values` or `shared`; the rest stands in the patch itself.
+    for (const length of [4, 5]) {
+      const holder = pointer(...tokens.slice(0, length));
+      if (tokens.length <= length || made.has(holder)) continue;
+      const isThere = readAt(documents.get(doc), holder) !== undefined;
+      if (!isThere) made.set(holder, changeTo(documents, doc, tokens.slice(0, length), {}));
+    }
+  }
+  return [...[...made.values()].flat(), ...changes];
 }

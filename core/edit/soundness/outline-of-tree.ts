@@ -13,7 +13,7 @@ import {
   type TextNode,
   type TreeDoc,
 } from '../../model';
-import { typeOfChoice } from '../../resolve';
+import { patchesOf, typeOfChoice } from '../../resolve';
 import { sameSaid, say, type Said } from '../../said';
 
 /**
@@ -130,12 +130,12 @@ export class TreeOutlines {
   }
 }
 
-/** Whether what may be chosen for elements is the same: that stands beside the nodes, in the properties. */
+/** Whether what elements may come to be is the same: that stands beside the nodes, in properties and rules. */
 function sameChoices(a: TreeDoc, b: TreeDoc): boolean {
   return (
     a === b ||
     (a.kind === 'component' && b.kind === 'component'
-      ? a.properties === b.properties && a.slots === b.slots
+      ? a.properties === b.properties && a.slots === b.slots && a.rules === b.rules
       : a.kind === b.kind)
   );
 }
@@ -196,7 +196,7 @@ class Walk {
     this.count(1, here.depth, here.way);
     switch (node.kind) {
       case 'element': {
-        const tags = tagsOf(this.doc, node);
+        const tags = tagsOf(this.doc, id, node);
         for (const tag of tags) this.stands(id, { tag }, tag, here);
         const inner: Here = {
           parents: tags,
@@ -327,8 +327,9 @@ function nextStep(n: number): number {
   return Math.ceil(n / step) * step;
 }
 
-/** The tags that an element may come to have: its own, and those that may be chosen for it. */
-function tagsOf(doc: TreeDoc, { tag, chosen }: ElementNode): string[] {
+/** The tags that an element may come to have: its own, those that may be chosen for it, and those that rules give it. */
+function tagsOf(doc: TreeDoc, id: NodeId, { tag, chosen }: ElementNode): string[] {
   const type = chosen?.tag && typeOfChoice(doc, chosen.tag, 'tag');
-  return type ? [...new Set([tag, ...Object.keys(type.of)])] : [tag];
+  const byRules = patchesOf(doc, id).flatMap(({ patch }) => patch.tag ?? []);
+  return [...new Set([tag, ...Object.keys(type?.of ?? {}), ...byRules])];
 }

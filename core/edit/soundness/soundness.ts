@@ -230,6 +230,12 @@ function choosesTag(documents: Documents, doc: string, property: string | undefi
   return property !== undefined && own(properties, property)?.type.kind === 'tag';
 }
 
+/** Whether a rule of a component gives something another tag. */
+function givesTag(documents: Documents, doc: string, rule: string | undefined): boolean {
+  const patches = own(docOf(documents, 'component', doc)?.rules ?? {}, rule ?? '')?.patch ?? {};
+  return Object.values(patches).some(({ tag }) => tag !== undefined);
+}
+
 /** Which element would stand where it may not, when something came, moved or became another. */
 function nesting(documents: Documents, touched: Touched, other: Documents): DocumentFinding[] {
   const moved: string[] = [];
@@ -240,6 +246,7 @@ function nesting(documents: Documents, touched: Touched, other: Documents): Docu
         ([member, name, inner]) =>
           member === undefined ||
           (member === 'properties' && choosesTag(documents, id, name)) ||
+          (member === 'rules' && givesTag(documents, id, name)) ||
           (member === 'nodes' && (inner === undefined || NESTS.has(inner))),
       )
     )

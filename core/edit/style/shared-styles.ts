@@ -16,7 +16,7 @@ import { exact, Id, Label } from '../args';
 import { changeTo, type Change, type Refusal } from '../changes';
 import { defineEdit, gone, notStyled, refuse } from '../define';
 import { styleName } from './themes';
-import { wearersOf } from './wearing';
+import { rulesSaying, wearersOf } from './wearing';
 
 /**
  * Makes a shared style. Made from what an element declares, that element has it from then on in place of those
@@ -95,6 +95,9 @@ export const setStyle = defineEdit({
       ...wearing.flatMap(({ doc, node }) =>
         changeTo(documents, doc, ['nodes', node, 'shared', base!], true),
       ),
+      ...(base === null ? [] : rulesSaying(documents, style)).flatMap(({ doc, where, shared }) =>
+        shared[style] ? changeTo(documents, doc, [...where, base!], true) : [],
+      ),
     ];
   },
   told(documents, { style, set }) {
@@ -118,6 +121,8 @@ export const removeStyles = defineEdit({
       if (!stored) return gone('the-shared-style', style);
       for (const { doc, node } of wearersOf(documents, style))
         changes.push(...changeTo(documents, doc, ['nodes', node, 'shared', style], undefined));
+      for (const { doc, where } of rulesSaying(documents, style))
+        changes.push(...changeTo(documents, doc, [...where, style], undefined));
       changes.push({ doc: style, path: '', was: stored });
     }
     for (const { id, base } of allOf(documents, 'style'))

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import {
+  allOf,
   docOf,
   isTheme,
   nodeIn,
@@ -96,6 +97,13 @@ export const removeTheme = defineEdit({
           if ('theme' in stored && stored.theme === theme)
             changes.push(...changeTo(documents, doc.id, ['nodes', node, 'theme'], undefined));
         }
+    for (const { id: component, rules } of allOf(documents, 'component'))
+      for (const rule in rules)
+        for (const [node, patch] of Object.entries(rules[rule]!.patch))
+          if (patch.theme === theme) {
+            const where = ['rules', rule, 'patch', node, 'theme'];
+            changes.push(...changeTo(documents, component, where, undefined));
+          }
     if (documents.site.theme === theme)
       changes.push(...changeTo(documents, documents.site.id, ['theme'], undefined));
     return [...changes, ...changeTo(documents, id, ['themes', theme], undefined)];

@@ -58,15 +58,26 @@ export const exchangeStyle = defineEdit({
   run(documents, { style, instead }) {
     const other = docOf(documents, 'style', instead);
     if (!docOf(documents, 'style', style) || !other) return gone('the-shared-style', style);
-    return wearersOf(documents, style).flatMap(({ doc, node, shared }) => {
-      const worn: Record<string, true> = without(documents, shared, style);
-      // What modifies another is on together with it, and with what that modifies.
-      for (let at: StyleDoc | undefined = other; at && !own(worn, at.id);) {
-        worn[at.id] = true;
-        at = at.base === null ? undefined : docOf(documents, 'style', at.base);
-      }
-      return changeTo(documents, doc, ['nodes', node, 'shared'], worn);
-    });
+    // What modifies another is on together with it, and with what that modifies.
+    const chain: Record<string, true> = {};
+    for (let at: StyleDoc | undefined = other; at && !own(chain, at.id);) {
+      chain[at.id] = true;
+      at = at.base === null ? undefined : docOf(documents, 'style', at.base);
+    }
+    return [
+      ...wearersOf(documents, style).flatMap(({ doc, node, shared }) =>
+        changeTo(documents, doc, ['nodes', node, 'shared'], {
+          ...without(documents, shared, style),
+          ...chain,
+        }),
+      ),
+      ...rulesSaying(documents, style).flatMap(({ doc, where, shared }) =>
+        changeTo(documents, doc, where, {
+          ...without(documents, shared, style),
+          ...(shared[style] ? chain : { [instead]: false }),
+        }),
+      ),
+    ];
   },
   told: (documents, { style, instead }) =>
     say('put-style-in-place', {
@@ -76,11 +87,11 @@ export const exchangeStyle = defineEdit({
 });
 
 /** What is worn without a style and everything that modifies it. */
-function without(
+function without<T>(
   documents: Documents,
-  worn: Readonly<Record<string, true>>,
+  worn: Readonly<Record<string, T>>,
   style: string,
-): Record<string, true> {
+): Record<string, T> {
   const goes = (each: string): boolean => {
     if (each === style) return true;
     const base = docOf(documents, 'style', each)?.base ?? null;
@@ -106,6 +117,17 @@ export function modifiersWorn(
   return [...all].sort();
 }
 
+/** What of the styles that something has on modifies one of them, however far. */
+export function modifiersOn(
+  documents: Documents,
+  worn: Readonly<Record<string, boolean>>,
+  style: string,
+): string[] {
+  const on = Object.keys(worn).filter((each) => worn[each]);
+  const left = without(documents, Object.fromEntries(on.map((each) => [each, true])), style);
+  return on.filter((each) => each !== style && !own(left, each)).sort();
+}
+
 /** Something that has a shared style on. */
 export interface Wearer {
   readonly doc: string;
@@ -124,5 +146,25 @@ export function wearersOf(documents: Documents, style: string): Wearer[] {
         ? [{ doc: id, node, shared: stored.shared }]
         : [];
     }),
+  );
+}
+
+/** What a rule of a definition says of shared styles, one of them among these, and where that stands. */
+export interface SayingOfStyle {
+  readonly doc: string;
+  readonly where: readonly string[];
+  readonly shared: Readonly<Record<string, boolean>>;
+}
+
+/** All rules that put a shared style on something, or take it off. */
+export function rulesSaying(documents: Documents, style: string): SayingOfStyle[] {
+  return allOf(documents, 'component').flatMap(({ id, rules }) =>
+    Object.keys(rules).flatMap((rule) =>
+      Object.entries(rules[rule]!.patch).flatMap(([node, { shared }]) =>
+        shared && own(shared, style) !== undefined
+          ? [{ doc: id, where: ['rules', rule, 'patch', node, 'shared'], shared }]
+          : [],
+      ),
+    ),
   );
 }

@@ -3,11 +3,13 @@ import {
   attributeFault,
   attributeType,
   childrenOf,
+  docOf,
   type Documents,
   isVoid,
   nestingFault,
   nodeIn,
   own,
+  tagFamily,
   TAGS,
   takesText,
   treeDocOf,
@@ -42,8 +44,17 @@ export const setTag = defineEdit({
         attributeFault(tag, name, source.value) !== null
       );
     });
+    const component = docOf(documents, 'component', doc);
+    // A variant of it stays one of its family; what is of none now follows the base.
+    const left = Object.keys(component?.rules ?? {}).filter((rule) => {
+      const said = own(component!.rules[rule]!.patch, node)?.tag;
+      return said !== undefined && !tagFamily(tag).includes(said);
+    });
     return [
       ...changeTo(documents, doc, ['nodes', node, 'tag'], tag),
+      ...left.flatMap((rule) =>
+        changeTo(documents, doc, ['rules', rule, 'patch', node, 'tag'], undefined),
+      ),
       ...lost.flatMap((name) =>
         changeTo(documents, doc, ['nodes', node, 'attributes', name], undefined),
       ),

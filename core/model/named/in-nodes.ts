@@ -133,6 +133,15 @@ const PATCH: Members<Patch> = {
   text: source,
   shown: source,
   values: plain,
+  tag: plain,
+  theme: (id, on) => (id === null ? id : on.named({ is: 'theme', id, by: 'look' })),
+  shared: (record, on, at) => {
+    const now = mapRecord(record, at, (isOn, _, id) => {
+      const here = on.named({ is: 'style', id, by: 'look' });
+      return here === undefined ? undefined : [here, isOn];
+    });
+    return Object.keys(now).length === 0 && Object.keys(record).length > 0 ? undefined : now;
+  },
 };
 
 /** What a rule says of a node, as it is named now. @param node the node that is patched, where it is still there */

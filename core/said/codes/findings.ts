@@ -59,6 +59,8 @@ export const FINDINGS = {
   'only-element-attributes': {},
   'only-instance-values': {},
   'only-text-has-words': {},
+  'tag-of-element': {},
+  'tag-of-another-family': { tag: 'text', family: 'list' },
   'only-placed-style': {},
   'always-shown': {},
   'no-document': {},

@@ -14,6 +14,7 @@ export const NAMES = {
   'gone-style': {},
   'gone-name': {},
   'a-property': {},
+  'an-option': {},
   'a-control': {},
   'a-part': {},
   'an-instance': {},

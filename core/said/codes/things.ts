@@ -14,6 +14,7 @@ export const THINGS = {
   'the-content-type': {},
   'to-be-repeated': {},
   'the-rule': {},
+  'the-difference': {},
   'the-picture': {},
   'the-theme': {},
   'the-width': {},

@@ -26,7 +26,7 @@ export function BesidePane({ definition }: { definition: ComponentDoc }): ReactN
           onPress={() => dispatch(benchActions.openBeside(null))}
         />
       </DefinitionHead>
-      <Axes definition={definition} />
+      <Axes definition={definition} isAlone={false} />
       <Canvas
         key={id}
         doc={id}

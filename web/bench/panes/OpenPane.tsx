@@ -28,7 +28,7 @@ export function OpenPane({ doc, entry }: { doc: TreeDoc; entry: EntryDoc | undef
       ) : (
         <DefinitionHead definition={doc} drawn={drawn} chosen={width} onChoose={setWidth} />
       )}
-      {doc.kind === 'page' ? <EmptyPage page={doc} /> : <Axes definition={doc} />}
+      {doc.kind === 'page' ? <EmptyPage page={doc} /> : <Axes definition={doc} isAlone />}
       <Canvas
         key={doc.id}
         doc={doc.id}

@@ -5,41 +5,70 @@ import { useDerived } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
 import { axesOfDefinition } from './axes-of';
+import { AxisActs } from './AxisActs';
 import { AxisRow } from './AxisRow';
 import { Differences } from './Differences';
+import { VariantStrip } from './VariantStrip';
 
-/** The axes of a definition, each with its options: a press lights one, and what is typed into the style then is said of it alone. */
-export function Axes({ definition }: { definition: ComponentDoc }): ReactNode {
+/**
+ * The axes of a definition, each with its options: a press lights one, and what is edited then is said of it alone. On demand
+ * all of them stand side by side.
+ */
+export function Axes({
+  definition,
+  isAlone,
+}: {
+  definition: ComponentDoc;
+  /** Whether the definition is what is open: then the variants stand side by side unless somebody said otherwise. */
+  isAlone: boolean;
+}): ReactNode {
   const { documents } = useDerived();
   const dispatch = useAppDispatch();
   const picks = useApp(({ bench }) => bench.picks);
+  const strip = useApp(({ bench }) => bench.strip) ?? isAlone;
   const doc = definition.id;
   const lit = picks?.doc === doc ? picks.axes : {};
   const axes = axesOfDefinition(definition);
   if (axes.length === 0) return null;
   const picked = picks?.doc === doc ? pickedOf(definition, lit, picks.rule) : undefined;
   return (
-    <div className="axes">
-      {axes.map((axis) => (
-        <AxisRow
-          key={axis.id}
-          axis={axis}
-          name={`Variants: ${axis.label}`}
-          chosen={own(lit, axis.id) ?? axis.base ?? undefined}
-          onChoose={(option) =>
-            dispatch(
-              benchActions.pick({
-                doc,
-                axis: axis.id,
-                option: option === axis.base ? null : option,
-              }),
-            )
-          }
-        />
-      ))}
-      {picked ? (
-        <Differences documents={documents} definition={definition} rule={picked.rule} />
-      ) : null}
-    </div>
+    <>
+      <div className="axes">
+        {axes.map((axis) => {
+          const chosen = own(lit, axis.id) ?? axis.base ?? undefined;
+          return (
+            <span key={axis.id} className="axis-with-acts">
+              <AxisRow
+                axis={axis}
+                name={`Variants: ${axis.label}`}
+                chosen={chosen}
+                onChoose={(option) =>
+                  dispatch(
+                    benchActions.pick({
+                      doc,
+                      axis: axis.id,
+                      option: option === axis.base ? null : option,
+                    }),
+                  )
+                }
+              />
+              <AxisActs definition={definition} axis={axis} chosen={chosen} axes={axes} />
+            </span>
+          );
+        })}
+        {picked ? (
+          <Differences documents={documents} definition={definition} picked={picked} />
+        ) : null}
+        <button
+          type="button"
+          className="as-link axes-strip"
+          aria-pressed={strip}
+          onClick={() => dispatch(benchActions.showStrip(!strip))}
+        >
+          {strip ? 'one at a time' : 'side by side'}
+        </button>
+      </div>
+      {strip ? <VariantStrip definition={definition} /> : null}
+    </>
   );
 }

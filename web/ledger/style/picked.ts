@@ -5,6 +5,7 @@ import {
   pointer,
   readAt,
   sameJson,
+  type ChosenKind,
   type ComponentDoc,
   type Documents,
   type Source,
@@ -13,6 +14,14 @@ import { controlPath, type NamedEdit, type Refusal } from '@sormet/core/edit';
 import type { Control, Picks } from '@sormet/core/resolve';
 import { say } from '@sormet/core/said';
 import type { AppliedBlock } from '@sormet/core/style';
+
+/** The rule of a definition for exactly these options; nothing where none is made. */
+export function ruleOf({ rules }: ComponentDoc, axes: Picks): string | undefined {
+  return Object.keys(rules).find((id) => {
+    const { when } = rules[id]!;
+    return when.pseudo === undefined && sameJson(when.axes, axes);
+  });
+}
 
 /** The variant of a definition that is lit, and the rule that what is typed then goes to. */
 export interface Picked {
@@ -32,11 +41,7 @@ export function pickedOf(component: ComponentDoc, axes: Picks, fresh: string): P
     Object.entries(axes).filter(([axis, option]) => isOption(component, axis, option)),
   );
   if (Object.keys(there).length === 0) return undefined;
-  const rule = Object.keys(component.rules).find((id) => {
-    const { when } = component.rules[id]!;
-    return when.pseudo === undefined && sameJson(when.axes, there);
-  });
-  return { component, axes: there, rule: rule ?? fresh };
+  return { component, axes: there, rule: ruleOf(component, there) ?? fresh };
 }
 
 function isOption({ properties }: ComponentDoc, axis: string, option: string): boolean {
@@ -84,6 +89,23 @@ const sameInAll = (doc: string): Refusal => ({ refused: say('same-in-all-variant
 /** Controls that rules put something in the place of. */
 const VARIED = new Set(['text', 'attribute', 'value', 'shown']);
 
+function isVaried(control: Control, source: Source | null): boolean {
+  return control.of === 'chosen'
+    ? lookSaid(control.what, source) !== undefined
+    : VARIED.has(control.of);
+}
+
+type LookSaid = Extract<NamedEdit, { name: 'setLookByRule' }>['args']['set'];
+
+/** What a rule says of a tag, a theme or a shared style that is given by hand; nothing for what something else chooses. */
+function lookSaid(what: ChosenKind, source: Source | null): LookSaid | undefined {
+  if (source === null) return what === 'style' ? undefined : { back: what };
+  if (source.is !== 'value') return undefined;
+  if (source.type === 'theme' && what === 'theme') return { theme: source.value };
+  if (typeof source.value !== 'string') return undefined;
+  return what === 'tag' ? { tag: source.value } : { style: source.value, on: true };
+}
+
 /**
  * What edits of a definition come to while a variant of it is lit: they go into its rule, which is made first where there is
  * none, and nowhere else.
@@ -99,22 +121,36 @@ export function intoVariant(
   // What is put in place or moved stands in all variants, and so does what is said of it in the same step.
   if (!edits.every(({ name }) => SAYS.has(name))) return edits;
   const meant: NamedEdit[] = [];
+  const saysOf = (node: string, set: LookSaid): NamedEdit => ({
+    name: 'setLookByRule',
+    args: { component: id, rule, node, set },
+  });
   for (const edit of edits) {
     if (edit.name === 'setControl' || edit.name === 'setControls') {
       const all = edit.name === 'setControl' ? [edit.args] : edit.args.set;
       const here = all.filter(({ doc }) => doc === id);
       if (here.length === 0) meant.push(edit);
-      if (here.some(({ control }) => !VARIED.has(control.of))) return sameInAll(id);
+      if (here.some(({ control, source }) => !isVaried(control, source))) return sameInAll(id);
       for (const { node, control, source } of here)
-        meant.push({ name: 'setByRule', args: { component: id, rule, node, control, source } });
+        if (control.of === 'chosen') meant.push(saysOf(node, lookSaid(control.what, source)!));
+        else
+          meant.push({ name: 'setByRule', args: { component: id, rule, node, control, source } });
       const set = all.filter(({ doc }) => doc !== id);
       if (here.length > 0 && set.length > 0) meant.push({ name: 'setControls', args: { set } });
     } else if (edit.name === 'declare' && edit.args.doc === id && stylesToo) {
       const { doc: _, nodes, ...declared } = edit.args;
       for (const node of nodes)
         meant.push({ name: 'declareRule', args: { component: id, rule, node, ...declared } });
-    } else if (edit.name === 'setTag' && edit.args.doc === id) return sameInAll(id);
-    else if (edit.name === 'wear' || edit.name === 'putTheme' || edit.name === 'setGround') {
+    } else if (edit.name === 'setTag' && edit.args.doc === id) {
+      const { node, tag } = edit.args;
+      meant.push(saysOf(node, { tag }));
+    } else if (edit.name === 'putTheme' && edit.args.doc === id && stylesToo) {
+      const { nodes, theme } = edit.args;
+      for (const node of new Set(nodes)) meant.push(saysOf(node, { theme }));
+    } else if (edit.name === 'wear' && edit.args.doc === id && stylesToo) {
+      const { nodes, style, on } = edit.args;
+      for (const node of new Set(nodes)) meant.push(saysOf(node, { style, on }));
+    } else if (edit.name === 'setGround') {
       if (edit.args.doc === id && stylesToo) return sameInAll(id);
       meant.push(edit);
     } else if (edit.name === 'setDefault' && edit.args.component === id) return sameInAll(id);
@@ -122,7 +158,9 @@ export function intoVariant(
   }
   const rules = docOf(documents, 'component', id)?.rules ?? {};
   const isSaid = meant.some(
-    ({ name, args }) => (name === 'setByRule' || name === 'declareRule') && args.rule === rule,
+    ({ name, args }) =>
+      (name === 'setByRule' || name === 'declareRule' || name === 'setLookByRule') &&
+      args.rule === rule,
   );
   if (!isSaid || own(rules, rule)) return meant;
   const order = orderAfterAll(Object.values(rules));

@@ -65,6 +65,11 @@ export const findings: WordsOf<typeof FINDINGS> = {
   'only-element-attributes': 'only an element has attributes',
   'only-instance-values': 'only an instance has values',
   'only-text-has-words': 'only a text has words of its own',
+  'tag-of-element': 'only an element has a tag',
+  'tag-of-another-family': ({ tag, family }) =>
+    family.length > 1
+      ? `a variant may be one of ${family.join(', ')} here, not ${tag}: what is said of it must go on to hold`
+      : `this has the same tag in all variants, so it cannot be ${tag} in one`,
   'only-placed-style': 'only an element or an instance has a style',
   'always-shown': 'a slot and a repeat are always shown',
   'no-document': 'this is no document of a kind that is known here',

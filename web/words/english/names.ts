@@ -16,6 +16,7 @@ export const names: WordsOf<typeof NAMES> = {
   'gone-style': 'a style that is gone',
   'gone-name': 'that is gone',
   'a-property': 'a property',
+  'an-option': 'an option',
   'a-control': 'a control',
   'a-part': 'a part',
   'an-instance': 'an instance',

@@ -34,6 +34,10 @@ export const refusals: WordsOf<typeof REFUSALS> = {
     `It stays a choice of variants while they differ: ${many === 1 ? 'one rule names' : `${many} rules name`} its options.`,
   'no-axis': 'Variants are named by choices that are marked as such.',
   'no-option': 'There is no such option.',
+  'last-option': 'It is the last option: a choice has one at least.',
+  'base-needs-another': 'It is the option of the base: say first which one takes its place.',
+  'rules-came-meanwhile':
+    'Meanwhile something else was said of this option. Nothing was changed: try it again.',
   'same-in-all-variants':
     'That is the same in all variants: light the base, and it changes for all of them.',
   'rule-is-there': 'There is a rule for that already.',

@@ -16,6 +16,7 @@ export const things: WordsOf<typeof THINGS> = {
   'the-content-type': 'the content type',
   'to-be-repeated': 'what should be repeated',
   'the-rule': 'the rule',
+  'the-difference': 'what the variant said',
   'the-picture': 'the picture',
   'the-theme': 'the theme',
   'the-width': 'the width',

@@ -1,0 +1,214 @@
+import { useMemo, type KeyboardEvent, type ReactNode } from 'react';
+import { own, rootOf, type ComponentDoc, type State } from '@sormet/core/model';
+import { differencesOf } from '@sormet/core/edit';
+import { optionsInUse, reachOfOptions } from '@sormet/core/reach';
+import type { Picks } from '@sormet/core/resolve';
+import { widthsOf } from '@sormet/core/style';
+import { BASE_WIDTH } from '../../canvas/Canvas';
+import { CanvasCss } from '../../canvas/canvas-css';
+import { stateWord } from '../../ledger/style/states';
+import { picksWords, ruleOf } from '../../ledger/style/picked';
+import { useDerived } from '../../site/SiteProvider';
+import { benchActions } from '../../store/bench-slice';
+import { useAppDispatch, useBench } from '../../store/store';
+import { count } from '../../words';
+import { axesOfDefinition, type AxisOffered } from './axes-of';
+
+import { StripCell } from './StripCell';
+import './VariantStrip.css';
+
+/** The states of what is lit that are shown beside each other. */
+const STATES: readonly (State | null)[] = [null, ':hover', ':focus-visible', ':active'];
+
+/** Elements that take the whole width of a page. */
+const WHOLE = new Set(['section', 'header', 'footer', 'main', 'body', 'nav']);
+
+/** How wide what stands within a section is drawn, in CSS px. */
+const WITHIN = 360;
+
+/** One cell: the options it has, and what it is called. */
+interface Cell {
+  readonly axes: Picks;
+  readonly words: string;
+}
+
+/**
+ * The variants of a definition side by side, live, at the width that is lit: one axis as a row, two as a grid, what more there
+ * are as they are lit. Below, the states of what is lit. A press lights a rule.
+ */
+export function VariantStrip({ definition }: { definition: ComponentDoc }): ReactNode {
+  const { documents, builtOf, reach } = useDerived();
+  const dispatch = useAppDispatch();
+  const { picks, width, heldTheme, state, selection } = useBench(
+    'picks',
+    'width',
+    'heldTheme',
+    'state',
+    'selection',
+  );
+  const { id: doc, nodes } = definition;
+  const lit = useMemo<Picks>(() => (picks?.doc === doc ? picks.axes : {}), [picks, doc]);
+  const axes = axesOfDefinition(definition);
+  const styles = useMemo(() => new CanvasCss(), []);
+  const linked = builtOf(doc, undefined)?.linked;
+  const css = useMemo(() => {
+    if (!linked) return '';
+    const themed =
+      heldTheme === null ? documents : documents.with({ ...documents.site, theme: heldTheme });
+    return styles.of(themed, linked);
+  }, [styles, documents, linked, heldTheme]);
+  const inUse = useMemo(
+    () => optionsInUse(documents, reach, definition),
+    [documents, reach, definition],
+  );
+  const [across, down] = axes;
+  if (!across) return null;
+  const root = nodes[rootOf(nodes)]!;
+  const isWhole = root.kind !== 'element' || WHOLE.has(root.tag);
+  const max = widthsOf(documents.site).find(({ id }) => id === width)?.max ?? Infinity;
+  const drawn = Math.min(max, isWhole ? BASE_WIDTH : WITHIN);
+  // Those beside the first two are as they are lit.
+  const others = Object.fromEntries(
+    Object.entries(lit).filter(([axis]) => axis !== across.id && axis !== down?.id),
+  );
+  const rows: Cell[][] = (down?.options ?? [null]).map((below) =>
+    across.options.map((option) => ({
+      axes: {
+        ...others,
+        ...picked(across, option.id),
+        ...(down && below ? picked(down, below.id) : {}),
+      },
+      words: below && below.id !== down!.base ? `${option.label}, ${below.label}` : option.label,
+    })),
+  );
+  const isLit = (cell: Cell) => sameAxes(cell.axes, lit);
+  const flat = rows.flat();
+  const at = Math.max(0, flat.findIndex(isLit));
+  const light = ({ axes: chosen }: Cell) => dispatch(benchActions.pickAll({ doc, axes: chosen }));
+  const walk = (event: KeyboardEvent<HTMLElement>, from: number) => {
+    const step = stepOf(event.key, across.options.length);
+    const next = flat[from + step];
+    if (step === 0 || !next) return;
+    event.preventDefault();
+    event.stopPropagation();
+    event.currentTarget
+      .closest('.strip-grid')
+      ?.querySelectorAll<HTMLElement>('.strip-cell')
+      [from + step]?.focus();
+    light(next);
+  };
+  /** How many places use it, and in what it differs: the options of the base are said too, so that each place counts once. */
+  const said = ({ axes: chosen }: Cell) => {
+    const all = Object.fromEntries(
+      axes.flatMap(({ id, base }) => {
+        const option = own(chosen, id) ?? base;
+        return option === null ? [] : [[id, option]];
+      }),
+    );
+    const { instances, perhaps } = reachOfOptions(reach, inUse, all);
+    const rule = ruleOf(definition, chosen);
+    const differs = rule === undefined ? 0 : differencesOf(definition, rule).length;
+    const isBase = Object.keys(chosen).length === 0;
+    const named = Object.keys(chosen).length > 1 && differs > 0 ? ' · a rule of its own' : '';
+    return [
+      instances === 0 ? 'nowhere yet' : count(instances, 'place'),
+      ...(perhaps > 0 ? [`perhaps ${perhaps} more`] : []),
+      ...(isBase ? ['base'] : differs > 0 && named === '' ? [`differs in ${differs}`] : []),
+    ]
+      .join(' · ')
+      .concat(named);
+  };
+  const shared = { definition, css, drawn };
+  return (
+    <div className="strip">
+      <div
+        className="strip-grid"
+        role="radiogroup"
+        aria-label={`Variants side by side: ${[across, ...(down ? [down] : [])].map(({ label }) => label).join(' and ')}`}
+        style={{ gridTemplateColumns: `repeat(${across.options.length}, max-content)` }}
+      >
+        {flat.map((cell, i) => (
+          <StripCell
+            key={JSON.stringify(cell.axes)}
+            {...shared}
+            axes={cell.axes}
+            words={cell.words}
+            under={said(cell)}
+            isLit={isLit(cell)}
+            isFirst={i === at}
+            onPress={() => light(cell)}
+            onKeyDown={(event) => walk(event, i)}
+          />
+        ))}
+      </div>
+      <div
+        className="strip-grid strip-states"
+        role="radiogroup"
+        aria-label={`States of ${Object.keys(lit).length === 0 ? 'the base' : picksWords(definition, lit)}`}
+        style={{ gridTemplateColumns: `repeat(${STATES.length}, max-content)` }}
+      >
+        {STATES.map((each, i) => (
+          <StripCell
+            key={each ?? 'rest'}
+            {...shared}
+            axes={lit}
+            held={each ?? undefined}
+            words={stateWord(each)}
+            under=""
+            isLit={(selection?.doc === doc ? state : null) === each}
+            isFirst={i === Math.max(0, STATES.indexOf(state))}
+            onPress={() => holdState(each)}
+            onKeyDown={(event) => {
+              const step = stepOf(event.key, 0);
+              const next = STATES[i + step];
+              if (step === 0 || next === undefined) return;
+              event.preventDefault();
+              event.stopPropagation();
+              event.currentTarget.parentElement
+                ?.querySelectorAll<HTMLElement>('.strip-cell')
+                [i + step]?.focus();
+              holdState(next);
+            }}
+          />
+        ))}
+      </div>
+    </div>
+  );
+
+  /** What is styled then is the state of what is selected in the definition; of its root where nothing is. */
+  function holdState(held: State | null): void {
+    if (selection?.doc !== doc || selection.nodes.length === 0)
+      dispatch(benchActions.select({ doc, nodes: [rootOf(nodes)] }));
+    dispatch(benchActions.setTab('style'));
+    dispatch(benchActions.holdState(held));
+  }
+}
+
+/** An option of an axis as a pick: that of the base is what is had without one. */
+function picked({ id, base }: AxisOffered, option: string): Picks {
+  return option === base ? {} : { [id]: option };
+}
+
+function sameAxes(one: Picks, other: Picks): boolean {
+  const names = Object.keys(one);
+  return (
+    names.length === Object.keys(other).length &&
+    names.every((axis) => own(one, axis) === own(other, axis))
+  );
+}
+
+/** How far an arrow key goes in a grid of so many columns. */
+function stepOf(key: string, columns: number): number {
+  switch (key) {
+    case 'ArrowRight':
+      return 1;
+    case 'ArrowLeft':
+      return -1;
+    case 'ArrowDown':
+      return columns;
+    case 'ArrowUp':
+      return -columns;
+    default:
+      return 0;
+  }
+}
