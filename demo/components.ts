@@ -4,7 +4,9 @@ import {
   text,
   type ComponentDoc,
   type Literal,
+  type Patch,
   type Property,
+  type Rule,
   kindOnly,
 } from '@sormet/core/model';
 import { keyFor } from '@sormet/core/edit';
@@ -64,6 +66,42 @@ function component(
 /** Shared styles put on something, by the last part of their ids. */
 function on(...styles: string[]): Record<string, true> {
   return Object.fromEntries(styles.map((each) => [`style-${each}`, true as const]));
+}
+
+/** A way of varying: a choice whose first option is the base. */
+interface WrittenAxis {
+  readonly property: Record<string, Property>;
+  readonly id: string;
+  readonly optionOf: (label: string) => string;
+}
+
+function axis(id: string, label: string, labels: readonly string[], order: string): WrittenAxis {
+  const orders = ordersFor(labels.length);
+  const optionOf = (option: string) => `${id}-${keyFor(option, new Set()).toLowerCase()}`;
+  const property: Property = {
+    label,
+    key: keyFor(label, new Set()),
+    type: {
+      kind: 'choice',
+      options: Object.fromEntries(
+        labels.map((each, i) => [optionOf(each), { label: each, order: orders[i]! }]),
+      ),
+    },
+    group: null,
+    order,
+    default: { is: 'value', type: 'choice', value: optionOf(labels[0]!) },
+    axis: true,
+  };
+  return { property: { [id]: property }, id, optionOf };
+}
+
+/** What the root of a component is while an axis has an option. */
+function when(axis: WrittenAxis, option: string, patch: Patch, node = 'button-n1'): Rule {
+  return {
+    order: 'a0',
+    when: { axes: { [axis.id]: axis.optionOf(option) } },
+    patch: { [node]: patch },
+  };
 }
 
 const surround = component(
@@ -210,6 +248,24 @@ const button = component(
     'button-address': { label: 'Address', byDefault: toPage('page-sheds') },
   },
 );
+
+const [tone, size] = [
+  axis('button-tone', 'Tone', ['main', 'quiet', 'on dark'], 'a2'),
+  axis('button-size', 'Size', ['usual', 'small', 'large'], 'a3'),
+];
+/** One of three tones, in one of three sizes: five rules, and none of nine drawings. */
+Object.assign(button.properties, tone.property, size.property);
+button.rules = {
+  'button-quiet': when(tone, 'quiet', { shared: look('quiet', 'main') }),
+  'button-on-dark': when(tone, 'on dark', { theme: 'night' }),
+  'button-small': when(size, 'small', { shared: look('small', 'usual') }),
+  'button-large': when(size, 'large', { shared: look('large', 'usual') }),
+};
+
+/** A look of buttons that is on, in the place of another. */
+function look(on: string, off: string): Record<string, boolean> {
+  return { [`style-button-${on}`]: true, [`style-button-${off}`]: false };
+}
 
 const shedCard = component(
   'shed-card',

@@ -8,7 +8,8 @@ import {
   type ComponentDoc,
   type Documents,
 } from '@sormet/core/model';
-import type { Reach } from '@sormet/core/reach';
+import { optionsInUse, reachOfOptions, type Reach } from '@sormet/core/reach';
+import type { Picks } from '@sormet/core/resolve';
 import type { AppliedBlock } from '@sormet/core/style';
 import { describe } from '../canvas/address';
 import { picksWords } from '../ledger/style/picked';
@@ -18,7 +19,14 @@ import { useDerived } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch, useBench } from '../store/store';
 import { Picking } from './variants/Picking';
-import { componentWords, count, documentWords, namesOf, reachWords } from '../words';
+import {
+  componentWords,
+  count,
+  documentWords,
+  namesOf,
+  optionReachWords,
+  reachWords,
+} from '../words';
 
 type Edge = 'definition' | 'instance' | 'plain';
 
@@ -119,9 +127,10 @@ function here(said: Said, rule: AppliedBlock | undefined): { edge: Edge; body: R
   if (definition) {
     const isAll = (selected.isRoot && !isSeveral) || (ruleDoc !== undefined && ruleDoc !== doc.id);
     const component = componentWords(documents, definition.id);
-    const only = rule
+    const onlyAxes = rule
       ? onlyWhen(definition, rule.origin, selected.picked)
-      : selected.picked && picksWords(definition, selected.picked.axes);
+      : selected.picked?.axes;
+    const only = onlyAxes && picksWords(definition, onlyAxes);
     const variants =
       only !== undefined ? (
         <>
@@ -137,7 +146,13 @@ function here(said: Said, rule: AppliedBlock | undefined): { edge: Edge; body: R
         <>
           You are {isStyling ? 'styling' : 'editing'} <b>{isAll ? `all of ${component}` : name}</b>
           {variants} in {isAll ? 'its definition' : `the definition of ${component}`}:{' '}
-          {reachWords(reach.answer(definition.id), rule && words.reach(rule.origin))}.
+          {only === undefined
+            ? reachWords(reach.answer(definition.id), rule && words.reach(rule.origin))
+            : optionReachWords(
+                reachOfOptions(reach, optionsInUse(documents, reach, definition), onlyAxes!),
+                reach.answer(definition.id),
+              )}
+          .
         </>
       ),
     };
@@ -169,16 +184,16 @@ function here(said: Said, rule: AppliedBlock | undefined): { edge: Edge; body: R
   };
 }
 
-/** For which variant of a definition a rule is; nothing for what holds in all of them. */
+/** The options that a rule of a definition is for; nothing for what holds in all variants. */
 function onlyWhen(
   definition: ComponentDoc,
   origin: Origin,
   picked: Selected['picked'],
-): string | undefined {
+): Picks | undefined {
   if (origin.is !== 'rule') return undefined;
   const axes =
     picked?.rule === origin.rule ? picked.axes : own(definition.rules, origin.rule)?.when.axes;
-  return axes && Object.keys(axes).length > 0 ? picksWords(definition, axes) : undefined;
+  return axes && Object.keys(axes).length > 0 ? axes : undefined;
 }
 
 /** The way from an instance to its definition beside it, and back. */

@@ -26,6 +26,7 @@ export function Picture({
   atMost = 1,
   css: shared,
   held,
+  room = null,
   onMeasure,
 }: {
   documents: Documents;
@@ -36,6 +37,8 @@ export function Picture({
   atMost?: number;
   /** The style sheet, where several pictures have the same one. */
   css?: string | undefined;
+  /** How much room is left around it, in its own CSS px: so that a ring of focus is seen whole. */
+  room?: number | null;
   /** The state that what is drawn is held in, as though somebody pointed at it or pressed it. */
   held?: State | undefined;
   /** Told how large what is drawn is, in its own CSS px. */
@@ -44,8 +47,10 @@ export function Picture({
   const registry = useMemo(() => new Registry(), []);
   const styles = useMemo(() => new CanvasCss(), []);
   const css = useMemo(
-    () => shared ?? styles.of(documents, built.linked),
-    [shared, styles, documents, built],
+    () =>
+      (shared ?? styles.of(documents, built.linked)) +
+      (room === null ? '' : `body{padding:${room}px!important}`),
+    [shared, styles, documents, built, room],
   );
   const places = useMemo(() => placesOf(documents, built.linked.doc), [documents, built]);
   const { language } = documents.site;
@@ -61,9 +66,10 @@ export function Picture({
     built,
     width: drawn,
     registry,
+    room,
   });
   const natural = Math.min(drawn, wide ?? drawn);
-  const scale = Math.min(atMost, width / natural, 1);
+  const scale = Math.min(atMost, width / natural, room === null ? 1 : height / high, 1);
   useLayoutEffect(() => {
     const root = body && held && elementOf(built.root ?? undefined);
     if (!root) return undefined;

@@ -27,6 +27,7 @@ export function useFrame({
   built,
   width,
   registry,
+  room = null,
 }: {
   css: string;
   language: string;
@@ -34,6 +35,8 @@ export function useFrame({
   width: number;
   /** What is drawn in it is known there, and whoever draws over it has asked there; without it, all is taken to have moved. */
   registry?: Registry;
+  /** How much room is left around what is drawn, in CSS px; without it, it has as much as anybody needs who works on it. */
+  room?: number | null;
 }): Frame {
   const frame = useRef<HTMLIFrameElement>(null);
   const [body, setBody] = useState<HTMLElement | null>(null);
@@ -47,10 +50,15 @@ export function useFrame({
     const inner = frame.current?.contentDocument?.body;
     if (!inner || inner !== body) return;
     const root = inner.firstElementChild?.getBoundingClientRect();
-    setHeight(Math.max(60, Math.ceil(root?.height ?? inner.scrollHeight)));
-    setNatural(root ? Math.max(240, Math.ceil(root.right + 16)) : null);
+    if (room === null) {
+      setHeight(Math.max(60, Math.ceil(root?.height ?? inner.scrollHeight)));
+      setNatural(root ? Math.max(240, Math.ceil(root.right + 16)) : null);
+    } else {
+      setHeight(Math.ceil(root ? root.bottom + room : inner.scrollHeight));
+      setNatural(root ? Math.ceil(root.right + room) : null);
+    }
     if (registry?.hasMoved() ?? true) redraw((n) => n + 1);
-  }, [body, registry]);
+  }, [body, registry, room]);
 
   useLayoutEffect(() => {
     if (!body) return;

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { own, tagFamily } from '@sormet/core/model';
 import { tagsFor } from '@sormet/core/edit';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { ChoiceCell } from '../parts/ChoiceCell';
@@ -10,11 +11,19 @@ export function TagRow({ selected }: { selected: Selected }): ReactNode {
   const sync = useSync();
   const { doc, id, node } = selected;
   if (node.kind !== 'element') return null;
-  const options = tagsFor(documents, doc, id).map((tag) => ({ value: tag, label: tag }));
+  // A variant of something stays of its family: what is said of it goes on to hold.
+  const family = selected.picked ? tagFamily(node.tag) : undefined;
+  const options = tagsFor(documents, doc, id)
+    .filter((tag) => !family || tag === node.tag || family.includes(tag))
+    .map((tag) => ({ value: tag, label: tag }));
+  const isVaried =
+    selected.picked !== undefined &&
+    own(own(selected.picked.component.rules, selected.picked.rule)?.patch ?? {}, id)?.tag !==
+      undefined;
   return (
     <tr>
       <th scope="row">tag</th>
-      <td className="cell set wins">
+      <td className={`cell set wins${isVaried ? ' is-varied' : ''}`}>
         <ChoiceCell
           label="tag"
           chosen={node.tag}
@@ -23,7 +32,13 @@ export function TagRow({ selected }: { selected: Selected }): ReactNode {
         />
       </td>
       <td className="quiet" colSpan={2}>
-        {options.length === 1 ? 'nothing else may stand here' : ''}
+        {isVaried
+          ? 'only in this variant'
+          : options.length === 1
+            ? family
+              ? 'the same in all variants'
+              : 'nothing else may stand here'
+            : ''}
       </td>
     </tr>
   );

@@ -3,7 +3,7 @@ export { count } from './count';
 export { KIND_WORDS, typeWords } from './kind-words';
 export { momentWords } from './moment';
 export { componentWords, documentWords, namesOf } from './names';
-export { reachWords, shortReach } from './reach-words';
+export { optionReachWords, reachWords, shortReach } from './reach-words';
 export { slotWordsOf } from './slot-words';
 export { takenWords } from './taken-words';
 export { refusalWords, sentence, toldWords, inWords } from './told';

@@ -1,4 +1,4 @@
-import type { Answer } from '@sormet/core/reach';
+import type { Answer, OptionReach } from '@sormet/core/reach';
 import { count } from './count';
 
 /**
@@ -18,4 +18,16 @@ export function reachWords({ instances, published }: Answer, elements?: number):
 export function shortReach({ instances, published }: Answer): string {
   const places = instances.filter(({ kind }) => kind === 'places').length;
   return places === 0 ? 'no instance yet' : `reaches ${places} on ${count(published, 'page')}`;
+}
+
+/** Whom a variant reaches, in words: `4 of 14 instances, on 3 pages`; those that may have it besides are said. */
+export function optionReachWords(
+  { instances, pages, perhaps }: OptionReach,
+  { instances: uses }: Answer,
+): string {
+  const all = uses.filter(({ kind }) => kind === 'places').length;
+  const more = perhaps === 0 ? '' : `, perhaps ${perhaps} more by what they are bound to`;
+  return instances === 0
+    ? `none of ${count(all, 'instance')} yet${more}`
+    : `${instances} of ${count(all, 'instance')}, on ${count(pages, 'page')}${more}`;
 }

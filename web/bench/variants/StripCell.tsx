@@ -5,21 +5,21 @@ import { Picture } from '../../canvas/Picture';
 import { useInSight } from '../../parts/use-in-sight';
 import { useDerived } from '../../site/SiteProvider';
 
-/** How large a picture in the strip may be, in CSS px. */
-export const STRIP_ROOM = { width: 150, height: 84 };
-
 /** One variant of a definition, live: a press lights it. What is out of sight is not drawn. */
 export function StripCell({
   definition,
   axes,
   css,
   drawn,
+  width,
+  height,
+  room,
   held,
   words,
   under,
+  more = '',
   isLit,
   isFirst,
-  ground,
   onPress,
   onKeyDown,
 }: {
@@ -28,18 +28,21 @@ export function StripCell({
   axes: Picks;
   /** The style sheet that all cells share. */
   css: string;
-  /** At which width it is drawn, in CSS px. */
+  /** At which width it is drawn, how large its picture may be, and how much room is around it, in CSS px. */
   drawn: number;
+  width: number;
+  height: number;
+  room: number;
   /** The state that it is held in. */
   held?: State | undefined;
   words: string;
-  /** What is said below: how many places use it, in what it differs. */
+  /** What is said below: how many places use it. */
   under: string;
+  /** What is said besides, where one points at it. */
+  more?: string;
   isLit: boolean;
   /** Whether the Tab key comes to it. */
   isFirst: boolean;
-  /** Whether it stands on a ground of its own, so that it is not drawn on white. */
-  ground?: string | undefined;
   onPress: () => void;
   onKeyDown: (event: KeyboardEvent<HTMLElement>) => void;
 }): ReactNode {
@@ -53,13 +56,14 @@ export function StripCell({
       type="button"
       role="radio"
       aria-checked={isLit}
-      aria-label={under === '' ? words : `${words}: ${under}`}
+      aria-label={[words, [under, more].filter(Boolean).join(', ')].filter(Boolean).join(': ')}
+      title={more || undefined}
       className="strip-cell"
       tabIndex={isFirst ? 0 : -1}
       onClick={onPress}
       onKeyDown={onKeyDown}
     >
-      <span className="strip-picture" style={{ minHeight: STRIP_ROOM.height, background: ground }}>
+      <span className="strip-picture" style={{ width: width + 12, height }}>
         {built ? (
           <Picture
             documents={documents}
@@ -67,8 +71,10 @@ export function StripCell({
             css={css}
             held={held}
             drawn={drawn}
-            {...STRIP_ROOM}
-            atMost={0.75}
+            width={width}
+            height={height}
+            room={room}
+            atMost={0.62}
           />
         ) : null}
       </span>

@@ -26,6 +26,15 @@ const WHOLE = new Set(['section', 'header', 'footer', 'main', 'body', 'nav']);
 /** How wide what stands within a section is drawn, in CSS px. */
 const WITHIN = 360;
 
+/** How large pictures of sections, and of what stands within them, may be, in CSS px. */
+const ROOM = {
+  whole: { width: 176, height: 92, room: 0 },
+  within: { width: 128, height: 52, room: 8 },
+};
+
+/** How wide the pictures of states are, of what stands within sections. */
+const WITHIN_STATE = 104;
+
 /** One cell: the options it has, and what it is called. */
 interface Cell {
   readonly axes: Picks;
@@ -109,16 +118,24 @@ export function VariantStrip({ definition }: { definition: ComponentDoc }): Reac
     const rule = ruleOf(definition, chosen);
     const differs = rule === undefined ? 0 : differencesOf(definition, rule).length;
     const isBase = Object.keys(chosen).length === 0;
-    const named = Object.keys(chosen).length > 1 && differs > 0 ? ' · a rule of its own' : '';
-    return [
-      instances === 0 ? 'nowhere yet' : count(instances, 'place'),
-      ...(perhaps > 0 ? [`perhaps ${perhaps} more`] : []),
-      ...(isBase ? ['base'] : differs > 0 && named === '' ? [`differs in ${differs}`] : []),
-    ]
-      .join(' · ')
-      .concat(named);
+    const isCombined = Object.keys(chosen).length > 1;
+    const place = instances === 0 ? 'unused' : count(instances, 'place');
+    return {
+      under: isBase ? `${place} · base` : isCombined && differs > 0 ? `${place} · own rule` : place,
+      more: [
+        ...(perhaps > 0
+          ? [`perhaps ${count(perhaps, 'more place')} by what they are bound to`]
+          : []),
+        isBase
+          ? 'as it is without a variant'
+          : isCombined && differs === 0
+            ? 'as it comes out: no rule is for these together'
+            : `differs in ${differs} from what it stands on`,
+      ].join(', '),
+    };
   };
-  const shared = { definition, css, drawn };
+  const litWords = Object.keys(lit).length === 0 ? 'the base' : picksWords(definition, lit);
+  const shared = { definition, css, drawn, ...(isWhole ? ROOM.whole : ROOM.within) };
   return (
     <div className="strip">
       <div
@@ -133,7 +150,7 @@ export function VariantStrip({ definition }: { definition: ComponentDoc }): Reac
             {...shared}
             axes={cell.axes}
             words={cell.words}
-            under={said(cell)}
+            {...said(cell)}
             isLit={isLit(cell)}
             isFirst={i === at}
             onPress={() => light(cell)}
@@ -141,36 +158,40 @@ export function VariantStrip({ definition }: { definition: ComponentDoc }): Reac
           />
         ))}
       </div>
-      <div
-        className="strip-grid strip-states"
-        role="radiogroup"
-        aria-label={`States of ${Object.keys(lit).length === 0 ? 'the base' : picksWords(definition, lit)}`}
-        style={{ gridTemplateColumns: `repeat(${STATES.length}, max-content)` }}
-      >
-        {STATES.map((each, i) => (
-          <StripCell
-            key={each ?? 'rest'}
-            {...shared}
-            axes={lit}
-            held={each ?? undefined}
-            words={stateWord(each)}
-            under=""
-            isLit={(selection?.doc === doc ? state : null) === each}
-            isFirst={i === Math.max(0, STATES.indexOf(state))}
-            onPress={() => holdState(each)}
-            onKeyDown={(event) => {
-              const step = stepOf(event.key, 0);
-              const next = STATES[i + step];
-              if (step === 0 || next === undefined) return;
-              event.preventDefault();
-              event.stopPropagation();
-              event.currentTarget.parentElement
-                ?.querySelectorAll<HTMLElement>('.strip-cell')
-                [i + step]?.focus();
-              holdState(next);
-            }}
-          />
-        ))}
+      <div className="strip-of-lit">
+        <span className="quiet">{litWords} in its states</span>
+        <div
+          className="strip-grid strip-states"
+          role="radiogroup"
+          aria-label={`States of ${litWords}`}
+          style={{ gridTemplateColumns: `repeat(${STATES.length}, max-content)` }}
+        >
+          {STATES.map((each, i) => (
+            <StripCell
+              key={each ?? 'rest'}
+              {...shared}
+              width={isWhole ? shared.width : WITHIN_STATE}
+              axes={lit}
+              held={each ?? undefined}
+              words={stateWord(each)}
+              under=""
+              isLit={(selection?.doc === doc ? state : null) === each}
+              isFirst={i === Math.max(0, STATES.indexOf(state))}
+              onPress={() => holdState(each)}
+              onKeyDown={(event) => {
+                const step = stepOf(event.key, 0);
+                const next = STATES[i + step];
+                if (step === 0 || next === undefined) return;
+                event.preventDefault();
+                event.stopPropagation();
+                event.currentTarget.parentElement
+                  ?.querySelectorAll<HTMLElement>('.strip-cell')
+                  [i + step]?.focus();
+                holdState(next);
+              }}
+            />
+          ))}
+        </div>
       </div>
     </div>
   );

@@ -80,14 +80,25 @@ test('where another rule was lit, what is styled goes there', () => {
   expect(into([theme], false)).toEqual(['putTheme']);
 });
 
-test('what is the same in all variants is refused, and what is put in place stands in all of them with what is said of it', () => {
-  expect(into([{ name: 'setTag', args: { doc: 'card', node: 'words', tag: 'h2' } as never }])).toBe(
-    'same-in-all-variants',
-  );
+test('tags, themes and shared styles are said by the rule, each for every node that is meant', () => {
+  expect(
+    into([{ name: 'setTag', args: { doc: 'card', node: 'words', tag: 'h2' } as never }]),
+  ).toEqual(['addRule', 'setLookByRule']);
   for (const doc of ['card', 'home'])
     expect(into([{ name: 'putTheme', args: { doc, nodes: ['words'], theme: null } }])).toEqual(
-      doc === 'card' ? 'same-in-all-variants' : ['putTheme'],
+      doc === 'card' ? ['addRule', 'setLookByRule'] : ['putTheme'],
     );
+  expect(
+    into([{ name: 'wear', args: { doc: 'card', nodes: ['root', 'words'], style: 's', on: true } }]),
+  ).toEqual(['addRule', 'setLookByRule', 'setLookByRule']);
+});
+
+test('what is the same in all variants is refused, and what is put in place stands in all of them with what is said of it', () => {
+  const ground: NamedEdit = {
+    name: 'setGround',
+    args: { doc: 'card', nodes: ['root'], width: 'base', ground: null },
+  };
+  expect(into([ground])).toBe('same-in-all-variants');
   expect(
     into([
       {
