@@ -2,6 +2,7 @@
 const CORE = [
   'said',
   'model',
+  'expression',
   'value',
   'style',
   'guides',

@@ -3,6 +3,7 @@ import {
   queriedType,
   text,
   type ComponentDoc,
+  type Expression,
   type Literal,
   type Source,
   type TreeNode,
@@ -117,6 +118,7 @@ export class SourcesThere {
 
   private read(source: Source, at: Reader): Source | undefined {
     if (source.is === 'value') return this.literal(source);
+    if (source.is === 'expression') return this.expression(source, at);
     if (at !== 'here') return this.readInside(source, at);
     const { clip, target, there, ids } = this.carrying;
     if (source.is === 'property')
@@ -140,6 +142,17 @@ export class SourcesThere {
     return path && reader && { ...source, from: reader, path };
   }
 
+  /** An expression whose names are read there; for what cannot be, what it held; nothing where that is not known either. */
+  private expression(source: Expression, at: Reader): Expression | undefined {
+    const names: Record<string, Source> = {};
+    for (const name of Object.keys(source.names).sort()) {
+      const now = this.read(source.names[name]!, at) ?? this.held(source.names[name]!);
+      if (!now) return undefined;
+      names[name] = now;
+    }
+    return { ...source, names };
+  }
+
   /** What gives an entry of a type at the place: the one it was read from, else the nearest that does. */
   private readerOf(
     from: Extract<Source, { is: 'field' }>['from'],
@@ -156,7 +169,7 @@ export class SourcesThere {
 
   /** In a definition that comes along: its properties are its own, fields are those of its repeats. */
   private readInside(
-    source: Exclude<Source, { is: 'value' }>,
+    source: Exclude<Source, { is: 'value' | 'expression' }>,
     component: ComponentDoc,
   ): Source | undefined {
     if (source.is === 'property') return source;

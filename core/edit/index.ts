@@ -32,6 +32,7 @@ export { groundOf, type Ground } from './style/ground';
 export { VEIL, veilEdits, veilWays, type VeilWay } from './style/veils';
 export { styleName, themeName } from './style/themes';
 export { decidedOtherwise, type DecidedByOrder } from './rules/axis-order';
+export { furtherName, namesAt, typedFor } from './working-out/names-at';
 export { saysTheSame } from './rules/says-the-same';
 export { sayingOf } from './rules/handing';
 export { rulesNaming } from './rules/options';

@@ -255,6 +255,13 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
       made.some((id) => Object.hasOwn(rules, id))
     );
   },
+  'default-no-value': ({ args }) => {
+    // A default is a value, or worked out from properties alone.
+    const text = JSON.stringify(args['value'] ?? args);
+    return text.includes('"is":"field"') || !text.includes('"is":"expression"');
+  },
+  'works-out-itself': ({ args }) =>
+    JSON.stringify(args['value']).includes(JSON.stringify(args['property'])),
   'last-option': ({ args, before }) =>
     choiceIn(before, args).filter((option) => option !== args['option']).length === 0,
   'base-needs-another': ({ args, before }) => {

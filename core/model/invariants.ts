@@ -267,6 +267,7 @@ function pageFindings(doc: Extract<Doc, { kind: 'page' }>): Finding[] {
     const fits = (given ? chainOf(given) : []).every(
       (source) =>
         source.is === 'value' ||
+        source.is === 'expression' ||
         (source.is === 'field' && source.from === 'page' && doc.entries !== null),
     );
     return fits ? [] : [{ path: '/' + which, reason: say('page-has-not') }];
@@ -286,11 +287,8 @@ function componentFindings(doc: ComponentDoc): Finding[] {
         path: pointer('properties', id, 'group'),
         reason: say('no-group'),
       });
-    if (source.is !== 'value')
-      findings.push({
-        path: pointer('properties', id, 'default'),
-        reason: say('default-no-value'),
-      });
+    const reason = defaultReason(doc, id, source);
+    if (reason) findings.push({ path: pointer('properties', id, 'default'), reason });
     if (doc.properties[id]!.axis && doc.properties[id]!.type.kind !== 'choice')
       findings.push({
         path: pointer('properties', id, 'axis'),
@@ -305,6 +303,27 @@ function componentFindings(doc: ComponentDoc): Finding[] {
     for (const reason of sourceFindings(doc, node, source))
       findings.push({ path: pointer(...path), reason });
   return findings;
+}
+
+/** Why a property cannot begin like this: a value, or worked out from other properties that are not worked out from it. */
+function defaultReason(doc: ComponentDoc, property: string, source: Source): Said | null {
+  if (source.is === 'value') return null;
+  const isOwn = (each: Source) =>
+    each.is === 'value' ||
+    each.is === 'expression' ||
+    (each.is === 'property' && own(doc.properties, each.property) !== undefined);
+  if (source.is !== 'expression' || !chainOf(source).every(isOwn)) return say('default-no-value');
+  const seen = new Set<string>();
+  const open = [source];
+  for (let at = open.pop(); at !== undefined; at = open.pop())
+    for (const each of chainOf(at)) {
+      if (each.is !== 'property' || seen.has(each.property)) continue;
+      if (each.property === property) return say('works-out-itself');
+      seen.add(each.property);
+      const next = own(doc.properties, each.property)?.default;
+      if (next?.is === 'expression') open.push(next);
+    }
+  return null;
 }
 
 /** Why an element cannot have an attribute, or not with the text that is written for it. */

@@ -62,14 +62,16 @@ export function querySources(query: Query): [string[], Source][] {
   return found;
 }
 
-/** A source and those that stand in for it where it is empty. */
+/** A source, those that it is worked out from, and those that stand in for it where it is empty. */
 export function chainOf(source: Source): Source[] {
-  const found = [source];
-  let at = source;
-  while (typeof at.whenEmpty === 'object') {
-    at = at.whenEmpty.use;
-    found.push(at);
-  }
+  const found: Source[] = [];
+  const add = (each: Source): void => {
+    found.push(each);
+    if (each.is === 'expression')
+      for (const name of Object.keys(each.names).sort()) add(each.names[name]!);
+    if (typeof each.whenEmpty === 'object') add(each.whenEmpty.use);
+  };
+  add(source);
   return found;
 }
 
@@ -79,9 +81,18 @@ type Replace = (source: Source) => Source;
 /** A source with others put in place along its chain; the same object when none was. */
 export function withSources(source: Source, replace: Replace): Source {
   const put = replace(source);
-  if (put !== source || typeof source.whenEmpty !== 'object') return put;
+  if (put !== source) return put;
+  let now = source;
+  if (source.is === 'expression') {
+    const names = Object.entries(source.names).map(
+      ([name, each]) => [name, withSources(each, replace)] as const,
+    );
+    if (names.some(([name, each]) => each !== source.names[name]))
+      now = { ...source, names: Object.fromEntries(names) };
+  }
+  if (typeof source.whenEmpty !== 'object') return now;
   const use = withSources(source.whenEmpty.use, replace);
-  return use === source.whenEmpty.use ? source : { ...source, whenEmpty: { use } };
+  return use === source.whenEmpty.use ? now : { ...now, whenEmpty: { use } };
 }
 
 /** The sources of a definition, in its nodes and in what rules put in their place: each with the members that lead to it. */

@@ -2,6 +2,9 @@ import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { ID_PATTERN } from './ids';
 import { VALUE_KINDS, type Typed } from './types';
 
+/** A name in an expression: nobody sees it, what it stands for has its own. */
+const NAME = '^[a-z][a-zA-Z0-9]{0,39}$';
+
 const Id = Type.String({ pattern: ID_PATTERN });
 
 /** Which entry a field is read from: the page's own, or that of the repeat around. */
@@ -72,6 +75,20 @@ export const SOURCE_SCHEMA = Type.Recursive(
         },
         { additionalProperties: false },
       ),
+      Type.Object(
+        {
+          is: Type.Literal('expression'),
+          /** CEL, in which every name is one of `names`. */
+          cel: Type.String({ minLength: 1, maxLength: 2000 }),
+          /** What the names in it stand for: so that renaming rewrites nothing. */
+          names: Type.Record(Type.String({ pattern: NAME }), Self, {
+            additionalProperties: false,
+            maxProperties: 60,
+          }),
+          whenEmpty,
+        },
+        { additionalProperties: false },
+      ),
     ]);
   },
   { $id: 'Source' },
@@ -83,6 +100,9 @@ export const Source = Type.Unsafe<Source>(Type.Ref('Source'));
 export type WhenEmpty = NonNullable<Source['whenEmpty']>;
 /** A source that is a value written where it stands. */
 export type Literal = Extract<Source, { is: 'value' }>;
+
+/** A source that is worked out from others. */
+export type Expression = Extract<Source, { is: 'expression' }>;
 
 /** A value written where it stands, as a source. */
 export function literal(value: Typed): Literal {

@@ -1,4 +1,5 @@
 import {
+  chainOf,
   own,
   shareChildren,
   treeDifference,
@@ -84,6 +85,7 @@ export class Linker {
       doc: doc.id,
       root,
       properties,
+      workedOut: inOrderOfReading(properties),
       types: Object.fromEntries(properties.map(({ id, property }) => [id, property.type])),
       height: root.kind === 'instance' ? root.component.height + 1 : 0,
       readsData: root.reads.data,
@@ -166,4 +168,24 @@ function movesHeadings(
   };
   if (removed.length === 0 && !changed.some(isMoved)) return false;
   return Object.values(tree).some((node) => node.kind === 'text' && node.rich === 'blocks');
+}
+
+/** The properties that are worked out from others, each after those that it reads. None reads itself, however indirectly. */
+function inOrderOfReading(properties: Linked['properties']): Linked['properties'] {
+  const left = new Map(
+    properties
+      .filter(({ property }) => property.default.is === 'expression')
+      .map((each) => [each.id, each]),
+  );
+  const found: Linked['properties'][number][] = [];
+  const add = (id: string): void => {
+    const each = left.get(id);
+    if (!each) return;
+    left.delete(id);
+    for (const read of chainOf(each.property.default))
+      if (read.is === 'property') add(read.property);
+    found.push(each);
+  };
+  for (const id of [...left.keys()]) add(id);
+  return found;
 }

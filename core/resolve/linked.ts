@@ -163,6 +163,8 @@ export interface Linked {
   readonly root: LinkedNode;
   /** The properties of a definition in the order of their ids; none for a page. */
   readonly properties: readonly { readonly id: PropertyId; readonly property: Property }[];
+  /** Those of them that are worked out from others, each after those that it reads. */
+  readonly workedOut: Linked['properties'];
   /** The types of its properties. */
   readonly types: Readonly<Record<PropertyId, TypeSpec>>;
   /** The height of the root: 0 for an element, one more than its component's for an instance. */

@@ -47,6 +47,10 @@ export class ReadsBuilder {
   private one(source: Source, type: TypeSpec): void {
     if (kindOf(type.kind).asksSite || !isWide(type)) this.data = true;
     switch (source.is) {
+      case 'expression':
+        // Its names are read each as it is declared.
+        this.data = true;
+        break;
       case 'value':
         if (source.type !== type.kind) this.data = true;
         break;

@@ -3,9 +3,9 @@ import {
   type DocId,
   type EntryDoc,
   type NodeId,
+  type Property,
   type PropertyId,
   type SlotId,
-  type Source,
 } from '../model';
 import {
   evaluate,
@@ -81,13 +81,11 @@ export function rootScope(
     page: undefined,
     repeats: NOTHING,
   };
-  const properties: Record<string, Result> = {};
-  for (const { id, property } of linked.properties) {
+  const properties = valuesOf(linked, data, names, (id, property, byDefault) => {
     const option = own(picks, id);
-    const source: Source =
-      option === undefined ? property.default : { is: 'value', type: 'choice', value: option };
-    properties[id] = evaluate(source, property.type, names);
-  }
+    if (option === undefined) return byDefault;
+    return evaluate({ is: 'value', type: 'choice', value: option }, property.type, names);
+  });
   const scope: Scope = {
     data,
     properties,
@@ -104,12 +102,10 @@ export function rootScope(
 
 /** The scope inside an instance: its properties worked out where it stands, its slots filled from there. */
 export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope): Scope {
-  const properties: Record<string, Result> = {};
-  for (const { id, property } of node.component.properties) {
-    const byDefault = evaluate(property.default, property.type, scope);
+  const properties = valuesOf(node.component, scope.data, scope, (id, property, byDefault) => {
     const value = own(node.values, id);
-    properties[id] = value ? variedAt(value, property.type, scope, byDefault) : byDefault;
-  }
+    return value ? variedAt(value, property.type, scope, byDefault) : byDefault;
+  });
   const slots: Record<string, Fill> = {};
   for (const slot in node.slots) slots[slot] = { nodes: node.slots[slot]!, scope };
   const parts: Record<NodeId, PartAt> = {};
@@ -130,6 +126,28 @@ export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope
     depth: scope.depth,
   };
   return before ? sameOrNew(before, inner) : inner;
+}
+
+/**
+ * The values of a definition's properties: those that begin with a value first, then those that are worked out from others,
+ * each after what it reads.
+ * @param valueOf the value that a property has, whose default is this
+ */
+function valuesOf(
+  { properties: list, types, workedOut }: Linked,
+  data: Data,
+  outside: Names,
+  valueOf: (id: PropertyId, property: Property, byDefault: Result) => Result,
+): Record<PropertyId, Result> {
+  const properties: Record<PropertyId, Result> = {};
+  for (const { id, property } of list)
+    if (property.default.is !== 'expression')
+      properties[id] = valueOf(id, property, evaluate(property.default, property.type, outside));
+  if (workedOut.length === 0) return properties;
+  const inside: Names = { data, properties, types, page: undefined, repeats: NOTHING };
+  for (const { id, property } of workedOut)
+    properties[id] = valueOf(id, property, evaluate(property.default, property.type, inside));
+  return properties;
 }
 
 /** The scope of one round of a repeat. */

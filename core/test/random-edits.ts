@@ -314,8 +314,20 @@ class Chooser {
   /** Something that gives a value at a place of a document: a literal, or what can be read there. */
   private source(type: TypeSpec, at: TreeDoc = this.doc): Source {
     if (this.choices.below(2) === 0) return this.literal(type);
+    if (this.choices.below(4) === 0) return this.workedOut(type, at);
     const read = at.kind === 'page' ? this.bound(type, at) : this.handedIn(type, at);
     return read ?? this.literal(type);
+  }
+
+  /** Something worked out from what can be read there. */
+  private workedOut(type: TypeSpec, at: TreeDoc): Source {
+    const { choices } = this;
+    const read =
+      (at.kind === 'page' ? this.bound(type, at) : this.handedIn(type, at)) ?? this.usual(type);
+    const cel = choices.of(['empty(n0) ? n1 : n0', 'n1', '!empty(n0) && n1 == n0 ? n0 : n1'])!;
+    const whenEmpty = choices.of([undefined, 'hide', { use: this.usual(type) }] as const);
+    const names = { n0: read, n1: this.usual(type) };
+    return { is: 'expression', cel, names, ...(whenEmpty ? { whenEmpty } : {}) };
   }
 
   /** A property of a definition that may feed a type. */

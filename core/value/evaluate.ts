@@ -1,6 +1,7 @@
 import {
   own,
   type EntryDoc,
+  type Expression,
   type FieldId,
   type NodeId,
   type PropertyId,
@@ -11,6 +12,8 @@ import {
 import { convert, passesAsIs } from './convert';
 import type { Data } from './data';
 import { declaredType, isEntry, type Item } from './items';
+import { Failure } from '../expression';
+import { typeGiven, workedOut, type WorkedOut } from './worked-out';
 
 /** The result of a value that, being empty, was decided to hide the element that uses it. */
 export const HIDE = Object.freeze({ type: 'hide' as const, value: null });
@@ -144,7 +147,60 @@ function read(source: Source, names: Names): Result {
       }
       return new Later((run) => fieldOf(entry.read(run), path, data), false);
     }
+    case 'expression':
+      return reckoned(source, names);
   }
+}
+
+/** What an expression gives at a place: at once where all its names are known, else when a page is written. */
+function reckoned(source: Expression, names: Names): Result {
+  const made = workedOutAt(source, names);
+  if (!made.ok) return null;
+  const given = made.names.map((name) => givenBy(source.names[name]!, names));
+  if (!given.some((each) => each instanceof Later)) return resultOf(made, given as Known[]);
+  const mayHide = given.some((each) => each === HIDE || (each instanceof Later && each.mayHide));
+  return new Later(
+    (run) =>
+      resultOf(
+        made,
+        given.map((each) => (each instanceof Later ? each.read(run) : each)),
+      ),
+    mayHide,
+  );
+}
+
+/** What stands behind a name: a value as it was written, else what is read, as it is declared. */
+function givenBy(source: Source, names: Names): Result {
+  if (source.is === 'value' && source.whenEmpty === undefined) return source;
+  const type = typeOf(source, names);
+  return type ? evaluate(source, type, names) : null;
+}
+
+/** What an expression gives for known values. What hides hides what it fails without. */
+function resultOf(
+  { run, gives }: Extract<WorkedOut, { ok: true }>,
+  given: readonly Known[],
+): Known {
+  let hides = false;
+  const values: unknown[] = [];
+  for (const each of given) {
+    if (each === WAITING) return WAITING;
+    if (each === HIDE) hides = true;
+    values.push(each === null || each === HIDE ? null : each.value);
+  }
+  const result = run(values);
+  if (result === null || result instanceof Failure || gives.of === 'nothing' || gives.isList)
+    return hides ? HIDE : null;
+  return { type: gives.of, value: result } as Typed;
+}
+
+/** An expression as it is read at a place, or why it gives nothing there. */
+export function workedOutAt(source: Expression, names: Names): WorkedOut {
+  return workedOut(source, (name) => {
+    const held = source.names[name]!;
+    if (held.is === 'value') return held.value === null ? 'nothing' : held.type;
+    return typeOf(held, names)?.kind;
+  });
 }
 
 function alongPath(value: Result, path: readonly FieldId[], data: Data): Result {
@@ -202,6 +258,10 @@ export function typeAlong(
 /** The type of what a source gives where it stands, before any conversion; nothing when it is not known. */
 export function typeOf(source: Source, names: Names): TypeSpec | undefined {
   switch (source.is) {
+    case 'expression': {
+      const made = workedOutAt(source, names);
+      return made.ok ? typeGiven(made.gives) : undefined;
+    }
     case 'value':
       return undefined;
     case 'property': {

@@ -4,3 +4,4 @@ export * from './limits';
 export * from './items';
 export * from './evaluate';
 export * from './query';
+export { givesOf, workedOut, type WorkedOut } from './worked-out';

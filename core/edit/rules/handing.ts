@@ -1,13 +1,13 @@
 import { Type } from '@sinclair/typebox';
 import {
   BLOCK_KEY,
-  CHOSEN,
   docOf,
   nodeIn,
   own,
   pointer,
   readAt,
   type Documents,
+  type Patch,
   type TreeNode,
 } from '../../model';
 import { say } from '../../said';
@@ -17,6 +17,7 @@ import { changeTo, type Change } from '../changes';
 import { defineEdit, gone } from '../define';
 import { named } from '../names';
 import { withContainers } from './by-rule';
+import { withPatch } from './in-variant';
 import type { Difference } from './differences';
 
 /** By which members of a patch a difference is reached. */
@@ -105,9 +106,12 @@ export const handDifferences = defineEdit({
       const said = readAt(patch, pointer(...path));
       if (said === undefined) return gone('the-difference', component);
       if (typeof to === 'object') put(['rules', to.rule, 'patch', node, ...path], said);
-      if (to === 'base')
-        changes.push(...intoNode(documents, component, node, stored, saying, said));
+      if (to === 'base' && !isOfLook(saying)) put(['nodes', node, ...path], said);
       put(['rules', rule, 'patch', node, ...path], undefined);
+    }
+    if (to === 'base') {
+      const look = sayings.filter(isOfLook);
+      changes.push(...intoLook(documents, component, node, stored, patch, look));
     }
     return withContainers(documents, changes);
   },
@@ -118,34 +122,32 @@ export const handDifferences = defineEdit({
     ),
 });
 
-/** The changes by which a node says itself what a rule said of it. */
-function intoNode(
+/** Tags, themes and shared styles stand in a node otherwise than in a rule. */
+function isOfLook({ of }: Saying): boolean {
+  return of === 'tag' || of === 'theme' || of === 'shared';
+}
+
+/** The changes by which a node says itself what a rule said of its look. */
+function intoLook(
   documents: Documents,
   component: string,
-  node: string,
+  id: string,
   stored: TreeNode,
-  saying: Saying,
-  said: unknown,
+  patch: Patch,
+  sayings: readonly Saying[],
 ): Change[] {
-  const where = ['nodes', node];
-  const to = (path: readonly string[], now: unknown) =>
-    changeTo(documents, component, [...where, ...path], now);
-  if (stored.kind !== 'element' && stored.kind !== 'instance') return to(pathOf(saying), said);
-  if (saying.of === 'shared') {
-    const { [saying.style]: _, ...rest } = stored.shared ?? {};
-    const now = said ? { ...rest, [saying.style]: true } : rest;
-    return to(['shared'], Object.keys(now).length === 0 ? undefined : now);
-  }
-  if (saying.of !== 'tag' && saying.of !== 'theme') return to(pathOf(saying), said);
-  // What a property chose, the node says by itself now.
-  const rest = Object.fromEntries(
-    CHOSEN.flatMap((what) => {
-      const source = what === saying.of ? undefined : stored.chosen?.[what];
-      return source ? [[what, source]] : [];
-    }),
+  if (sayings.length === 0 || (stored.kind !== 'element' && stored.kind !== 'instance')) return [];
+  const { shared = {}, ...rest } = patch;
+  const said = Object.fromEntries(
+    sayings.flatMap((each) => (each.of === 'shared' ? [[each.style, shared[each.style]!]] : [])),
   );
-  return [
-    ...to([saying.of], said ?? undefined),
-    ...to(['chosen'], Object.keys(rest).length === 0 ? undefined : rest),
-  ];
+  const has = (of: Saying['of']) => sayings.some((each) => each.of === of);
+  const now = withPatch(stored, {
+    ...(has('tag') && rest.tag !== undefined ? { tag: rest.tag } : {}),
+    ...(has('theme') && rest.theme !== undefined ? { theme: rest.theme } : {}),
+    ...(Object.keys(said).length > 0 ? { shared: said } : {}),
+  }) as Readonly<Record<string, unknown>>;
+  return ['tag', 'theme', 'shared', 'chosen'].flatMap((member) =>
+    changeTo(documents, component, ['nodes', id, member], now[member]),
+  );
 }

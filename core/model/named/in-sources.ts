@@ -4,7 +4,11 @@ import type { At, Naming } from './naming';
 
 type SourceOf<K extends Source['is']> = Extract<Source, { is: K }>;
 type Sources = {
-  readonly [K in Source['is']]: (source: SourceOf<K>, on: Naming) => SourceOf<K> | undefined;
+  readonly [K in Source['is']]: (
+    source: SourceOf<K>,
+    on: Naming,
+    at: At,
+  ) => SourceOf<K> | undefined;
 };
 
 /**
@@ -21,7 +25,22 @@ const SOURCES: Sources = {
   },
   property: (source, on) => withPath(source, on),
   field: (source, on) => withPath(source, on),
+  // What means nothing any more leaves a name that stands for nothing: the whole fails where it is read, and is told.
+  expression: (source, on, at) => {
+    let same = true;
+    const names: Record<string, Source> = {};
+    for (const name of Object.keys(source.names).sort()) {
+      const held = source.names[name]!;
+      const now = mapSource(held, on, at);
+      if (now !== held) same = false;
+      names[name] = now ?? GONE;
+    }
+    return same ? source : { ...source, names };
+  },
 };
+
+/** What stands in the place of something that is gone: nothing, of a kind that everything can be asked about. */
+const GONE: Source = Object.freeze({ is: 'value', type: 'text', value: null });
 
 function withPath<T extends SourceOf<'property' | 'field'>>(source: T, on: Naming): T | undefined {
   if (!source.path || !on.path) return source;
@@ -37,7 +56,7 @@ export function mapSource(source: Source, on: Naming, at: At = []): Source | und
 
 /** The same of its parts alone: for who has looked at the source as a whole already. */
 export function mapSourceParts(source: Source, on: Naming, at: At = []): Source | undefined {
-  const own = mapOneSource(source, on);
+  const own = mapOneSource(source, on, at);
   const { whenEmpty } = source;
   if (typeof whenEmpty !== 'object') return own;
   const use = mapSource(whenEmpty.use, on, at);
@@ -48,6 +67,7 @@ export function mapSourceParts(source: Source, on: Naming, at: At = []): Source 
 }
 
 /** The same of a source alone, whatever stands in for it. */
-export function mapOneSource(source: Source, on: Naming): Source | undefined {
-  return (SOURCES[source.is] as (source: Source, on: Naming) => Source | undefined)(source, on);
+export function mapOneSource(source: Source, on: Naming, at: At = []): Source | undefined {
+  const map = SOURCES[source.is] as (source: Source, on: Naming, at: At) => Source | undefined;
+  return map(source, on, at);
 }

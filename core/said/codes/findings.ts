@@ -54,6 +54,7 @@ export const FINDINGS = {
   'key-taken': { key: 'text' },
   'no-group': {},
   'default-no-value': {},
+  'works-out-itself': {},
   'only-choice-axis': {},
   'state-rule-declares': {},
   'only-element-attributes': {},

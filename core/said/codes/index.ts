@@ -1,5 +1,6 @@
 import { CHECKS } from './checks';
 import { CSS } from './css';
+import { EXPRESSIONS } from './expressions';
 import { FILES } from './files';
 import { FINDINGS } from './findings';
 import { FORMS } from './forms';
@@ -15,6 +16,7 @@ import { THINGS } from './things';
 export {
   CHECKS,
   CSS,
+  EXPRESSIONS,
   FILES,
   FINDINGS,
   FORMS,
@@ -36,6 +38,7 @@ export const CODES = {
   ...FORMS,
   ...MEMBERS,
   ...CSS,
+  ...EXPRESSIONS,
   ...FILES,
   ...CHECKS,
   ...RELEASES,

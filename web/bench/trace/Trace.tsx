@@ -211,6 +211,7 @@ function sourceWords(documents: Documents, source: Source, doc: string): string 
   if (source.is === 'value') return `“${valueWords(documents, source)}”`;
   if (source.is === 'property')
     return `the property ${propertyOf(documents, doc, source.property)?.label ?? ''}`;
+  if (source.is === 'expression') return 'worked out';
   const tree = treeDocOf(documents, doc);
   return tree ? `bound to ${fieldLabel(documents, tree, source)}` : 'bound';
 }

@@ -59,6 +59,7 @@ export const findings: WordsOf<typeof FINDINGS> = {
   'page-has-not': 'reads what a page does not have',
   'key-taken': ({ key }) => `the key ${key} is taken`,
   'no-group': 'names a group that is not there',
+  'works-out-itself': 'it would be worked out from itself',
   'default-no-value': 'a default is a value',
   'only-choice-axis': 'only a choice is an axis',
   'state-rule-declares': 'a rule for a state of somebody who visits changes declarations only',

@@ -2,6 +2,7 @@ import type { CODES } from '@sormet/core/said';
 import type { WordsOf } from '../words-of';
 import { checks } from './checks';
 import { css } from './css';
+import { expressions } from './expressions';
 import { files } from './files';
 import { findings } from './findings';
 import { forms } from './forms';
@@ -22,6 +23,7 @@ export const ENGLISH: WordsOf<typeof CODES> = {
   ...forms,
   ...members,
   ...css,
+  ...expressions,
   ...files,
   ...checks,
   ...releases,

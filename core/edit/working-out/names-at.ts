@@ -1,0 +1,117 @@
+import {
+  docOf,
+  inOrder,
+  kindOf,
+  literal,
+  own,
+  queriedType,
+  repeatsAround,
+  type Documents,
+  type FieldId,
+  type NodeId,
+  type Source,
+  type TreeDoc,
+  type TypeSpec,
+} from '../../model';
+import { say } from '../../said';
+import { typedWith, type ExpressionName, type Typing } from '../../expression';
+import { feeds, givesOf } from '../../value';
+import { keyFor } from '../control';
+
+/** How many references are followed. */
+const FARTHEST = 2;
+
+/**
+ * All that an expression can name at a node: properties of the definition, the page's entry, the items of repeats around,
+ * with their options; and the options of what is wanted.
+ * @param node where it is read; nothing for what a document says of itself
+ * @param wanted the type of what it must give
+ */
+export function namesAt(
+  documents: Documents,
+  doc: TreeDoc,
+  node: NodeId | null,
+  wanted: TypeSpec,
+): ExpressionName[] {
+  const found = new Map<string, ExpressionName>();
+  const add = (path: string, label: string, type: TypeSpec, source: Source): boolean => {
+    if (found.has(path)) return false;
+    found.set(path, { path, label, gives: givesOf(type), source });
+    addOptions(path, label, type);
+    return true;
+  };
+  const addOptions = (path: string, label: string, type: TypeSpec): void => {
+    if (type.kind !== 'choice') return;
+    for (const [option, { label: word, gone }] of inOrder(type.options))
+      if (gone === undefined) {
+        const at = `${path}.${keyFor(word, new Set())}`;
+        const source = literal({ type: 'choice', value: option });
+        if (!found.has(at))
+          found.set(at, { path: at, label: `${label}: ${word}`, gives: givesOf(type), source });
+      }
+  };
+  const addFields = (
+    path: string,
+    label: string,
+    typeId: string,
+    of: (way: FieldId[]) => Source,
+    way: FieldId[],
+  ): void => {
+    const type = docOf(documents, 'type', typeId);
+    for (const [field, { key, label: word, type: spec }] of inOrder(type?.fields ?? {})) {
+      const here = `${path}.${key}`;
+      const named = `${label} · ${word.toLowerCase()}`;
+      const added = add(here, named, spec, of([...way, field]));
+      if (added && spec.kind === 'entry' && spec.of !== undefined && way.length + 1 < FARTHEST)
+        addFields(here, named, spec.of, of, [...way, field]);
+    }
+  };
+  if (doc.kind === 'component')
+    for (const [property, { key, label, type }] of inOrder(doc.properties)) {
+      add(key, label, type, { is: 'property', property });
+      if (type.kind === 'entry' && type.of !== undefined)
+        addFields(key, label, type.of, (path) => ({ is: 'property', property, path }), []);
+    }
+  if (doc.kind === 'page' && doc.entries !== null) {
+    const name = docOf(documents, 'type', doc.entries)?.name.toLowerCase() ?? '';
+    addFields('page', name, doc.entries, (path) => ({ is: 'field', from: 'page', path }), []);
+  }
+  (node === null ? [] : repeatsAround(doc, node)).forEach((repeat, i) => {
+    const stored = own(doc.nodes, repeat);
+    const type = stored?.kind === 'repeat' ? queriedType(stored.query) : undefined;
+    if (type === undefined) return;
+    const name = docOf(documents, 'type', type)?.name.toLowerCase() ?? '';
+    const of = (path: FieldId[]): Source => ({ is: 'field', from: { repeat }, path });
+    addFields(i === 0 ? 'item' : `item${i + 1}`, `each ${name}`, type, of, []);
+  });
+  addOptions('option', 'Option', wanted);
+  return [...found.values()];
+}
+
+/** An expression as it was typed for a place that wants something of a type: also when it gives what cannot become that, it is told. */
+export function typedFor(
+  typed: string,
+  names: readonly ExpressionName[],
+  wanted: TypeSpec,
+): Typing {
+  const typing = typedWith(typed, names);
+  if (!typing.ok || typing.gives.of === 'nothing') return typing;
+  const { of, isList } = typing.gives;
+  if (!isList && feeds(of, wanted.kind)) return typing;
+  const gives = say('gives-kind', { kind: of });
+  const said = say('does-not-feed', {
+    gives: isList ? say('gives-list', { of: gives }) : gives,
+    wanted: say('gives-kind', { kind: wanted.kind }),
+  });
+  return { ok: false, faults: [{ start: 0, end: typed.length, said }] };
+}
+
+/** What something is that an expression holds and nothing here names: a value that was chosen for it, or what is gone. */
+export function furtherName(source: Source): Pick<ExpressionName, 'label' | 'gives'> | undefined {
+  if (source.is !== 'value') return undefined;
+  const spelt = source.value === null ? '' : (kindOf(source.type).spell?.(source.value) ?? '');
+  return {
+    label: spelt === '' ? 'a value' : spelt,
+    gives: source.value === null ? { of: 'nothing' } : { of: source.type },
+  };
+}

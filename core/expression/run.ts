@@ -1,0 +1,205 @@
+import { own, sameJson } from '../model';
+import { dotted } from './check';
+import { FAILS, FUNCTIONS } from './functions';
+import type { BinaryOperator, Range, Tree } from './tree';
+
+/** That an expression has no result, with the part of it that gave none: something empty was reckoned with, or nothing fits. */
+export class Failure {
+  constructor(readonly at: Range) {}
+}
+
+/** The values of the names of an expression, in their order: texts, numbers, yes and no; whatever else as it is stored; `null` for none. */
+export type Given = readonly unknown[];
+
+/** Works out an expression: what it gives, or that it fails. */
+export type Run = (given: Given) => unknown;
+
+/**
+ * An expression that was checked, as a function of the values of its names (CEL language definition, Evaluation). What is
+ * empty is null: everything but equality, `empty` and the ways that are not taken fails with it. `&&` and `||` do not care
+ * which side fails where the other decides.
+ * @param names the names in it, in the order in which their values are given
+ */
+export function running(tree: Tree, names: readonly string[]): Run {
+  switch (tree.is) {
+    case 'literal': {
+      const { value } = tree;
+      return () => value;
+    }
+    case 'name':
+    case 'member': {
+      const at = names.indexOf(dotted(tree) ?? '');
+      if (at < 0) return failing(tree);
+      return (given) => given[at];
+    }
+    case 'not': {
+      const of = running(tree.of, names);
+      const failure = new Failure(tree);
+      return (given) => {
+        const value = of(given);
+        return typeof value === 'boolean' ? !value : failed(value, failure);
+      };
+    }
+    case 'minus': {
+      const of = running(tree.of, names);
+      const failure = new Failure(tree);
+      return (given) => {
+        const value = of(given);
+        return typeof value === 'number' ? -value : failed(value, failure);
+      };
+    }
+    case 'if': {
+      const [test, then, otherwise] = [tree.test, tree.then, tree.otherwise].map((each) =>
+        running(each, names),
+      );
+      const failure = new Failure(tree.test);
+      return (given) => {
+        const value = test!(given);
+        if (value === true) return then!(given);
+        return value === false ? otherwise!(given) : failed(value, failure);
+      };
+    }
+    case 'list': {
+      const items = tree.items.map((item) => running(item, names));
+      return (given) => {
+        const all = items.map((item) => item(given));
+        return all.find((each) => each instanceof Failure) ?? all;
+      };
+    }
+    case 'call':
+      return called(tree, names);
+    case 'binary':
+      return combined(tree, names);
+  }
+}
+
+function failing(at: Range): Run {
+  const failure = new Failure(at);
+  return () => failure;
+}
+
+/** What fails because of something that failed before keeps that: the first cause is what is told. */
+function failed(value: unknown, failure: Failure): Failure {
+  return value instanceof Failure ? value : failure;
+}
+
+function called(tree: Extract<Tree, { is: 'call' }>, names: readonly string[]): Run {
+  const overloads = own(FUNCTIONS, tree.name) ?? [];
+  const failure = new Failure(tree);
+  const parts = tree.given.map((each) => running(each, names));
+  if (tree.name === 'empty') {
+    const [of] = parts;
+    // What fails is not empty: it is not known.
+    return (given) => {
+      const value = of!(given);
+      return value instanceof Failure
+        ? value
+        : value === null || value === '' || (Array.isArray(value) && value.length === 0);
+    };
+  }
+  const fits = overloads.filter(({ takes, more }) => more || takes.length === parts.length);
+  return (given) => {
+    const values: unknown[] = [];
+    for (const part of parts) {
+      const value = part(given);
+      if (value === null || value instanceof Failure) return failed(value, failure);
+      values.push(value);
+    }
+    for (const { takes, run } of fits) {
+      const last = takes.length - 1;
+      if (!values.every((value, i) => isOf(value, takes[Math.min(i, last)]!))) continue;
+      const result = (run as (...all: unknown[]) => unknown)(...values);
+      return result === FAILS ? failure : result;
+    }
+    return failure;
+  };
+}
+
+function isOf(
+  value: unknown,
+  wanted: (typeof FUNCTIONS)[string][number]['takes'][number],
+): boolean {
+  if (wanted === 'any') return true;
+  if (wanted.isList) return Array.isArray(value);
+  if (wanted.of === 'number') return typeof value === 'number';
+  if (wanted.of === 'boolean') return typeof value === 'boolean';
+  return typeof value === 'string';
+}
+
+function combined(tree: Extract<Tree, { is: 'binary' }>, names: readonly string[]): Run {
+  const left = running(tree.left, names);
+  const right = running(tree.right, names);
+  const failure = new Failure(tree);
+  const { by } = tree;
+  if (by === '&&' || by === '||') {
+    // The side that decides wins, whichever it is, over one that fails (CEL language definition, Logical Operators).
+    const decides = by === '||';
+    return (given) => {
+      const one = left(given);
+      if (one === decides) return decides;
+      const other = right(given);
+      if (other === decides) return decides;
+      if (one === !decides && other === !decides) return !decides;
+      return failed(typeof one === 'boolean' ? other : one, failure);
+    };
+  }
+  if (by === '==' || by === '!=') {
+    const wanted = by === '==';
+    return (given) => {
+      const one = left(given);
+      if (one instanceof Failure) return one;
+      const other = right(given);
+      if (other instanceof Failure) return other;
+      const same =
+        typeof one === 'object' && typeof other === 'object' ? sameJson(one, other) : one === other;
+      return same === wanted;
+    };
+  }
+  if (by === 'in')
+    return (given) => {
+      const one = left(given);
+      const list = right(given);
+      if (one instanceof Failure) return one;
+      if (!Array.isArray(list)) return failed(list, failure);
+      return list.some((each) => sameJson(each, one));
+    };
+  const work = ARITHMETIC[by];
+  return (given) => {
+    const one = left(given);
+    const other = right(given);
+    if (one === null || other === null || one instanceof Failure || other instanceof Failure)
+      return failed(one instanceof Failure ? one : other, failure);
+    if (typeof one === 'object' && by === '+')
+      return [...(one as unknown[]), ...(other as unknown[])];
+    const result = work(one as never, other as never);
+    return result === FAILS ? failure : result;
+  };
+}
+
+/**
+ * What operators give between two of one kind. Texts are compared by code points (CEL language definition), as their UTF-8
+ * bytes stand; dates (RFC 3339) are texts whose order is that of the days.
+ */
+const ARITHMETIC: Readonly<
+  Record<Exclude<BinaryOperator, '==' | '!=' | 'in' | '&&' | '||'>, (a: never, b: never) => unknown>
+> = {
+  '+': (a: number, b: number) => a + b,
+  '-': (a: number, b: number) => a - b,
+  '*': (a: number, b: number) => a * b,
+  // Nobody wants an infinity on a page: what is divided by nothing fails, as it does for CEL's whole numbers.
+  '/': (a: number, b: number) => (b === 0 ? FAILS : a / b),
+  '%': (a: number, b: number) => (b === 0 ? FAILS : a % b),
+  '<': (a: unknown, b: unknown) => order(a, b) < 0,
+  '<=': (a: unknown, b: unknown) => order(a, b) <= 0,
+  '>': (a: unknown, b: unknown) => order(a, b) > 0,
+  '>=': (a: unknown, b: unknown) => order(a, b) >= 0,
+};
+
+function order(a: unknown, b: unknown): number {
+  if (typeof a !== 'string' || typeof b !== 'string') return (a as number) - (b as number);
+  if (a === b) return 0;
+  // UTF-16 puts what lies beyond the first plane before the last of it: code points do not.
+  for (let i = 0; i < a.length && i < b.length; i += 1)
+    if (a[i] !== b[i]) return a.codePointAt(i)! - b.codePointAt(i)!;
+  return a.length - b.length;
+}

@@ -1,0 +1,65 @@
+import { kindOnly, type Expression, type TypeSpec, type ValueKind } from '../model';
+import {
+  checked,
+  readExpression,
+  running,
+  type Fault,
+  type Gives,
+  type Run as RunExpression,
+} from '../expression';
+
+/** What an expression comes to before it is run: a function of its names, with the kind that it gives; or why there is none. */
+export type WorkedOut =
+  | {
+      readonly ok: true;
+      /** The names in the order in which their values are given. */
+      readonly names: readonly string[];
+      readonly run: RunExpression;
+      readonly gives: Gives;
+    }
+  | { readonly ok: false; readonly faults: readonly Fault[] };
+
+/** What values of a type are in expressions; records of a list are there as a whole. */
+export function givesOf(type: TypeSpec): Gives {
+  return { of: type.kind };
+}
+
+const kept = new WeakMap<Expression, { readonly kinds: string; readonly made: WorkedOut }>();
+
+/**
+ * An expression read and checked, ready to be run; worked out once for each kind of what its names stand for.
+ * @param kindOf of which kind the source behind a name is; nothing where that is gone
+ */
+export function workedOut(
+  source: Expression,
+  kindOf: (name: string) => ValueKind | 'nothing' | undefined,
+): WorkedOut {
+  const names = Object.keys(source.names).sort();
+  const kinds = names.map(kindOf);
+  const key = kinds.join();
+  const before = kept.get(source);
+  if (before?.kinds === key) return before.made;
+  const made = workOut(source, names, kinds);
+  kept.set(source, { kinds: key, made });
+  return made;
+}
+
+function workOut(
+  { cel }: Expression,
+  names: readonly string[],
+  kinds: readonly (ValueKind | 'nothing' | undefined)[],
+): WorkedOut {
+  const read = readExpression(cel);
+  if (!read.ok) return { ok: false, faults: [read] };
+  const check = checked(read.tree, (name) => {
+    const of = kinds[names.indexOf(name)];
+    return of === undefined ? undefined : ({ of } as Gives);
+  });
+  if (!check.ok) return check;
+  return { ok: true, names, run: running(read.tree, names), gives: check.gives };
+}
+
+/** The type of what an expression gives; nothing where it gives none that anything could take. */
+export function typeGiven({ of, isList }: Gives): TypeSpec | undefined {
+  return isList || of === 'nothing' ? undefined : kindOnly(of);
+}
