@@ -75,12 +75,13 @@ test('a component gets variants; what is typed while one is lit is said of it al
   const differ = page.getByRole('button', { name: '5 differences from the base' });
   await differ.press('Enter');
   const list = page.getByRole('group', { name: 'What differs from the base' });
-  await expect(list.getByRole('listitem')).toHaveCount(5);
+  const lines = list.getByRole('button', { name: /^back to the base: / });
+  await expect(lines).toHaveCount(5);
   await expect(list.getByRole('button').first()).toBeFocused();
   expect(await seriousFindings(page)).toEqual([]);
-  await list.getByRole('button', { name: /back to the base: .*padding-left/ }).press('Enter');
+  await list.getByRole('button', { name: /^back to the base: .*padding-left/ }).press('Enter');
   await expect(drawn).toHaveCSS('padding-left', '12px');
-  await expect(list.getByRole('listitem')).toHaveCount(4);
+  await expect(lines).toHaveCount(4);
   await page.keyboard.press('Escape');
   await expect(list).toBeHidden();
   await page.keyboard.press('Control+z');
@@ -115,7 +116,7 @@ test('a component gets variants; what is typed while one is lit is said of it al
   await bench.saved();
 });
 
-test('words, attributes and what is shown vary, in the ledger and on the page; what cannot is refused in words', async ({
+test('words, attributes, tags and what is shown vary, in the ledger and on the page', async ({
   page,
 }) => {
   const bench = new BenchHand(page);
@@ -165,18 +166,110 @@ test('words, attributes and what is shown vary, in the ledger and on the page; w
   await expect(drawn.locator('h2')).toHaveText('How it works');
   await page.keyboard.press('Control+z');
   await expect(drawn.locator('h2')).toHaveText('Quietly');
-  // The tag is the same in all of them: that is said, and nothing is done.
+  // So does its tag, as far as that is of one family.
   await page.getByRole('treeitem', { name: /^Heading/ }).click();
   await bench.choose('tag', 'h3');
-  await expect(bench.sentence).toContainText('the same in all variants');
-  await expect(drawn.locator('h2')).toHaveText('Quietly');
+  await expect(drawn.locator('h3')).toHaveText('Quietly');
+  await expect(placed.locator('h2')).toHaveText('How it works');
+  await expect(page.getByText('only in this variant')).toBeVisible();
   await bench.saved();
 
-  await page.getByRole('button', { name: 'understood' }).click();
   await bench.clickOn(placed.locator('h2'));
   await page.getByRole('treeitem', { name: /^Worded/ }).click();
   await bench.sentence.getByRole('radio', { name: 'quiet' }).click();
   await expect(bench.canvas.getByRole('heading', { name: 'Quietly' })).toBeVisible();
   await expect(bench.canvas.getByText('Come in.')).toBeVisible();
+  await bench.saved();
+});
+
+test('variants stand side by side, live; a press or an arrow key lights one, and their options are managed there', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  const site = `varied-${Date.now().toString(36)}`;
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Make a site' }).click();
+  await page.getByRole('radio', { name: 'as a copy' }).check();
+  await page.getByLabel('Name').fill(site);
+  await page.getByLabel('Address').fill(site);
+  await page.getByRole('button', { name: 'Make the site' }).click();
+  await page.waitForURL(/\/sites\/[^/]+$/);
+  await page.goto(`${page.url()}/bench/button`);
+  const strip = page.getByRole('radiogroup', { name: 'Variants side by side: Tone and Size' });
+  const cell = (name: RegExp) => strip.getByRole('radio', { name });
+  const drawnIn = (name: RegExp) => cell(name).locator('iframe').contentFrame().locator('a');
+  await expect(strip.getByRole('radio')).toHaveCount(9);
+  await expect(cell(/^main: 2 places · base/)).toBeChecked();
+  await expect(drawnIn(/^quiet:/)).toHaveCSS('background-color', 'rgba(0, 0, 0, 0)');
+  await expect(drawnIn(/^quiet, large:/)).toHaveCSS('min-height', '70px');
+  expect(await seriousFindings(page)).toEqual([]);
+
+  // By keys, and live: what is declared shows where it is not varied.
+  await cell(/^main:/).press('ArrowRight');
+  await expect(cell(/^quiet:/)).toBeFocused();
+  await expect(cell(/^quiet:/)).toBeChecked();
+  await page.getByRole('treeitem', { name: /^Button/ }).click();
+  await bench.tab('Style');
+  await expect(bench.sentence).toContainText('only Tone: quiet');
+  await expect(bench.sentence).toContainText('none of 2 instances yet');
+  await bench.declare('letter-spacing', '3px');
+  await expect(drawnIn(/^quiet, small:/)).toHaveCSS('letter-spacing', '3px');
+  await expect(drawnIn(/^main:/)).toHaveCSS('letter-spacing', 'normal');
+  // The states of what is lit stand beside it.
+  const states = page.getByRole('radiogroup', { name: 'States of Tone: quiet' });
+  await states.getByRole('radio', { name: 'hover' }).click();
+  await page.keyboard.press('d');
+  await page.keyboard.type('letter-spacing 5px');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(
+    states.getByRole('radio', { name: 'hover' }).locator('iframe').contentFrame().locator('a'),
+  ).toHaveCSS('letter-spacing', '5px');
+  await states.getByRole('radio', { name: 'rest' }).click();
+
+  // To the base: all follow that say nothing of it.
+  await page.getByRole('button', { name: /differences from the base/ }).click();
+  const list = page.getByRole('group', { name: 'What differs from the base' });
+  await list
+    .getByRole('button', { name: 'to the base: Button: letter-spacing 3px', exact: true })
+    .click();
+  await expect(drawnIn(/^main, small:/)).toHaveCSS('letter-spacing', '3px');
+  await list
+    .getByRole('combobox', { name: /^to another variant: Button: Quiet look is on/ })
+    .selectOption({ label: 'Size: large' });
+  await expect(
+    list.getByRole('button', { name: /^back to the base: Button: Quiet look/ }),
+  ).toHaveCount(0);
+  await page.keyboard.press('Escape');
+
+  // An option is duplicated, renamed and taken away: first who has it then.
+  const acts = page.getByRole('button', { name: 'Options of Tone' });
+  await acts.click();
+  await page.getByRole('menuitem', { name: 'duplicate quiet …' }).click();
+  const asked = page.getByRole('dialog', { name: 'Duplicate quiet' });
+  await expect(asked.getByRole('textbox')).toBeFocused();
+  await page.keyboard.type('on dark');
+  await expect(asked).toContainText('There is an option “on dark” already.');
+  await asked.getByRole('textbox').fill('still');
+  await page.keyboard.press('Enter');
+  await expect(strip.getByRole('radio')).toHaveCount(12);
+  await expect(cell(/^still:/)).toBeChecked();
+  await acts.click();
+  await page.getByRole('menuitem', { name: 'remove still …' }).click();
+  const removing = page.getByRole('dialog', { name: 'Remove still' });
+  await expect(removing).toContainText('No instance chose it.');
+  await removing.getByRole('button', { name: 'Remove it' }).click();
+  await expect(strip.getByRole('radio')).toHaveCount(9);
+  // Which axis wins is moved, with what would look otherwise.
+  await page.getByRole('button', { name: 'Options of Size' }).click();
+  await page.getByRole('menuitem', { name: /^Size before Tone/ }).click();
+  await expect(page.getByRole('dialog', { name: 'Size before Tone' })).toContainText(
+    'would look otherwise',
+  );
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'one at a time' }).click();
+  await expect(strip).toBeHidden();
+  await page.getByRole('button', { name: 'side by side' }).press('Enter');
+  await expect(strip).toBeVisible();
   await bench.saved();
 });

@@ -30,6 +30,7 @@ import { TraceButton } from './TraceButton';
 import { saidByVariant } from './style/picked';
 import type { Selected } from './use-selected';
 import { holdsAt } from './what-shows';
+import { WorkedOut } from './WorkedOut';
 
 /** One control of an element: its value, and what it is bound to or, in a definition, exposed as. */
 export function ControlLine({ selected, row }: { selected: Selected; row: ControlRow }): ReactNode {
@@ -58,6 +59,21 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
     const args = { component: component.id, property: source.property, value: given };
     return sync.edit({ name: 'setDefault', args }, inSession(group));
   };
+  const isWorkedOut = source?.is === 'expression';
+  // What something declares, or what is chosen for it, is fed by a property of its own.
+  const workedOut =
+    control.of === 'declaration' || control.of === 'chosen' ? null : (
+      <WorkedOut
+        label={`${row.elementName} ${row.what}`}
+        doc={doc}
+        node={node}
+        wanted={row.type}
+        source={source}
+        gives={holdsAt(documents, selected, row.type)}
+        onGive={(next) => give(next)}
+        onRelease={() => give(row.byDefault)}
+      />
+    );
   return (
     <tr>
       <th scope="row">
@@ -67,7 +83,10 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
         className={`cell ${field ? '' : 'set wins'} ${isVaried ? 'is-varied' : ''} ${isRefused ? 'is-wrong' : ''}`}
       >
         <div className="cell-with-actions">
-          <ControlValue documents={documents} doc={doc} row={row} onChange={change} />
+          {isWorkedOut ? null : (
+            <ControlValue documents={documents} doc={doc} row={row} onChange={change} />
+          )}
+          {isWorkedOut || component ? workedOut : null}
           <RefusedMark doc={doc.id} path={path} />
           {isVaried ? (
             <span className="cell-actions">
@@ -96,6 +115,7 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
               onRelease={() => give(row.byDefault)}
               whenEmpty={['nothing', 'hide']}
             />
+            {isWorkedOut || field ? null : workedOut}
           </td>
           <td className="cell">
             <span className="cell-actions">

@@ -107,6 +107,8 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
                       <span className="cell-words quiet">
                         bound to {fieldLabel(documents, component, row.source)}
                       </span>
+                    ) : row.source?.is === 'expression' || property?.default.is === 'expression' ? (
+                      <span className="cell-words quiet">worked out</span>
                     ) : (
                       <ShowValue
                         documents={documents}

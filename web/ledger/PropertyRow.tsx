@@ -32,6 +32,7 @@ import { GroupCell, RowName } from './GroupCell';
 import { IconButton } from '../parts/IconButton';
 import { TraceButton } from './TraceButton';
 import { holdsAt } from './what-shows';
+import { WorkedOut } from './WorkedOut';
 
 /** A property of an instance: its default, what is set here, what it is bound to, what shows. */
 export function PropertyRow({
@@ -68,7 +69,9 @@ export function PropertyRow({
       { group: group === null ? null : `${session} ${property} ${group}` },
     );
   const isLoose = selected.component !== undefined && unconnected(selected.component).has(property);
-  const winner = set ? 'set' : bound || lifted ? 'bound' : 'default';
+  const worked = source?.is === 'expression' ? source : undefined;
+  const byItself = made.default.is === 'expression';
+  const winner = set ? 'set' : bound || lifted || worked ? 'bound' : 'default';
   return (
     <tr>
       {rows === undefined ? null : <GroupCell label={group} rows={rows} />}
@@ -88,18 +91,24 @@ export function PropertyRow({
         }
       />
       <td className={winner === 'default' ? 'cell default wins' : 'cell default'}>
-        <ShowValue documents={documents} value={literalOf(made.default)} type={made.type} />
+        {byItself ? (
+          <span className="cell-words quiet">worked out</span>
+        ) : (
+          <ShowValue documents={documents} value={literalOf(made.default)} type={made.type} />
+        )}
       </td>
       <td className={`cell set ${winner === 'set' ? 'wins' : ''} ${isRefused ? 'is-wrong' : ''}`}>
         <div className="cell-with-actions">
           {isLoose && !set ? (
             <span className="cell-words quiet">nothing is connected to it</span>
+          ) : byItself && !set ? (
+            <span className="cell-words quiet">worked out in the definition</span>
           ) : (
             <ValueCell
               type={made.type}
               value={set}
               label={`${made.label}, set here`}
-              begin={made.default as Typed}
+              begin={literalOf(made.default) ?? undefined}
               placeholder={set && valueWords(documents, set) === 'nothing' ? 'empty' : ''}
               onChange={(value, group) => give(literal(value), group)}
               onMarked={() => {
@@ -127,19 +136,37 @@ export function PropertyRow({
       <td className={winner === 'bound' ? 'cell bound tight wins' : 'cell bound tight'}>
         {lifted ? (
           <span className="cell-words">a property of this definition</span>
-        ) : isLoose && !bound ? null : made.typedOnly && !bound ? (
+        ) : (isLoose || byItself) && !bound && !worked ? null : made.typedOnly &&
+          !bound &&
+          !worked ? (
           <span className="cell-words quiet">typed values only</span>
         ) : (
-          <BoundTo
-            label={made.label}
-            fields={() => fittingFields(documents, doc, id, made.type)}
-            holds={holdsAt(documents, selected, made.type)}
-            bound={bound}
-            boundLabel={bound ? fieldLabel(documents, doc, bound) : ''}
-            onBind={(next) => give(next)}
-            onRelease={() => give(null)}
-            whenEmpty={['default', 'nothing', 'hide']}
-          />
+          <>
+            {worked ? null : (
+              <BoundTo
+                label={made.label}
+                fields={() => fittingFields(documents, doc, id, made.type)}
+                holds={holdsAt(documents, selected, made.type)}
+                bound={bound}
+                boundLabel={bound ? fieldLabel(documents, doc, bound) : ''}
+                onBind={(next) => give(next)}
+                onRelease={() => give(null)}
+                whenEmpty={['default', 'nothing', 'hide']}
+              />
+            )}
+            {bound ? null : (
+              <WorkedOut
+                label={made.label}
+                doc={doc}
+                node={id}
+                wanted={made.type}
+                source={source}
+                gives={holdsAt(documents, selected, made.type)}
+                onGive={(next) => give(next)}
+                onRelease={() => give(null)}
+              />
+            )}
+          </>
         )}
       </td>
       <td className="cell shows">
@@ -148,6 +175,8 @@ export function PropertyRow({
           <span className="origin">
             {made.required && shows === null ? (
               <span className="needed">needs a value</span>
+            ) : worked ? (
+              'worked out'
             ) : (
               originWord(winner, bound, shows, made, documents)
             )}

@@ -7,6 +7,8 @@ import { ValueCell } from '../values/ValueCell';
 import type { Selected } from './use-selected';
 import { BoundTo } from './BoundTo';
 import { IconButton } from '../parts/IconButton';
+import { holdsAt } from './what-shows';
+import { WorkedOut } from './WorkedOut';
 
 /** Whether the instance itself is shown. */
 export function ShownRow({ selected }: { selected: Selected }): ReactNode {
@@ -17,6 +19,7 @@ export function ShownRow({ selected }: { selected: Selected }): ReactNode {
   const source = node.shown;
   const set = source?.is === 'value' ? (source as Typed) : undefined;
   const bound = source?.is === 'field' ? source : undefined;
+  const worked = source?.is === 'expression';
   const give = (next: Source | null) =>
     sync.edit({
       name: 'setControl',
@@ -46,21 +49,37 @@ export function ShownRow({ selected }: { selected: Selected }): ReactNode {
           ) : null}
         </div>
       </td>
-      <td className={bound ? 'cell bound tight wins' : 'cell bound tight'}>
-        <BoundTo
-          label="shown"
-          fields={() => fittingFields(documents, doc, id, BOOLEAN)}
-          bound={bound}
-          boundLabel={bound ? fieldLabel(documents, doc, bound) : ''}
-          onBind={(next) => give(next)}
-          onRelease={() => give(null)}
-          whenEmpty={['nothing']}
-        />
+      <td className={bound || worked ? 'cell bound tight wins' : 'cell bound tight'}>
+        {worked ? null : (
+          <BoundTo
+            label="shown"
+            fields={() => fittingFields(documents, doc, id, BOOLEAN)}
+            bound={bound}
+            boundLabel={bound ? fieldLabel(documents, doc, bound) : ''}
+            onBind={(next) => give(next)}
+            onRelease={() => give(null)}
+            whenEmpty={['nothing']}
+          />
+        )}
+        {bound ? null : (
+          <WorkedOut
+            label="shown"
+            doc={doc}
+            node={id}
+            wanted={BOOLEAN}
+            source={source}
+            gives={holdsAt(documents, selected, BOOLEAN)}
+            onGive={give}
+            onRelease={() => give(null)}
+          />
+        )}
       </td>
       <td className="cell shows">
         <span className="shows-row">
           <span className="value-words">{selected.resolved ? 'yes' : 'no'}</span>
-          <span className="origin">{set ? 'set here' : bound ? 'bound' : 'default'}</span>
+          <span className="origin">
+            {set ? 'set here' : bound ? 'bound' : worked ? 'worked out' : 'default'}
+          </span>
         </span>
       </td>
     </tr>

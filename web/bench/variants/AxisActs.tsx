@@ -204,7 +204,6 @@ function OptionName({
         value={label}
         onFocus={({ target }) => target.select()}
         onChange={({ target }) => setLabel(target.value)}
-        onPressEnter={finish}
       />
       <Wrong as="p" words={isTaken ? `There is an option “${name}” already.` : wrong} />
     </Dialog>

@@ -7,7 +7,7 @@ import {
   type Property,
   type PropertyId,
 } from '@sormet/core/model';
-import { unconnected } from '@sormet/core/edit';
+import { emptyLiteral, unconnected } from '@sormet/core/edit';
 import { useSync } from '../../site/SiteProvider';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 import { DraftField } from '../../values/DraftField';
@@ -16,6 +16,7 @@ import { IconButton } from '../../parts/IconButton';
 import { Grip, useDragged } from './ordering';
 import { useTakingBack } from './TakeBack';
 import { sharesLabel } from '../PropertyRow';
+import { WorkedOut } from '../WorkedOut';
 import { TypeCell } from './TypeCell';
 import { useStanding } from './use-standing';
 
@@ -118,6 +119,19 @@ export function PropertyLine({
       </td>
       <td className="tight">
         <span className="cell-actions">
+          <WorkedOut
+            label={made.label}
+            doc={component}
+            node={null}
+            without={id}
+            wanted={made.type}
+            source={made.default}
+            gives={undefined}
+            onGive={(value) => sync.edit({ name: 'setDefault', args: { ...args, value } })}
+            onRelease={() =>
+              sync.edit({ name: 'setDefault', args: { ...args, value: emptyLiteral(made.type) } })
+            }
+          />
           <IconButton
             icon={ArrowUp}
             name={`${made.label}: further up`}

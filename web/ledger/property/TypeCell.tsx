@@ -49,7 +49,7 @@ export function TypeCell({
       {hasDetails(type) ? (
         <button
           type="button"
-          className="as-link"
+          className="as-link type-more"
           aria-label={`${label}: ${type.kind === 'choice' ? 'options' : type.kind === 'list' ? 'fields' : 'limits'}`}
           onClick={() => setDetailing(type)}
         >
