@@ -267,9 +267,9 @@ test('variants stand side by side, live; a press or an arrow key lights one, and
     'would look otherwise',
   );
   await page.getByRole('button', { name: 'Leave it' }).click();
-  await page.getByRole('button', { name: 'one at a time' }).click();
+  await page.getByRole('button', { name: 'one variant at a time' }).click();
   await expect(strip).toBeHidden();
-  await page.getByRole('button', { name: 'side by side' }).press('Enter');
+  await page.getByRole('button', { name: 'variants side by side' }).press('Enter');
   await expect(strip).toBeVisible();
   await bench.saved();
 });

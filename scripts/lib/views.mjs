@@ -63,6 +63,13 @@ export async function takePictures(address, folder, say) {
     await page.locator('table[aria-label="Properties of the definition"]').waitFor();
     await take('bench-definition');
     await page.keyboard.press('Escape');
+    await page.goto('/sites/brackenfold/bench/button');
+    await page.getByRole('radio', { name: /^quiet, large/ }).click();
+    await page.locator('.outline-row', { hasText: 'Button' }).last().click();
+    await page.getByRole('tab', { name: 'Style' }).click();
+    await page.mouse.move(640, 20);
+    await page.waitForTimeout(800);
+    await take('bench-variants');
 
     // The main job, as far as its pictures: a section made reusable and bound to the sheds.
     await page.goto('/sites/brackenfold/bench/page-shed?entry=shed-millgate');
@@ -125,7 +132,6 @@ export async function takePictures(address, folder, say) {
         .click();
     };
     await page.getByRole('button', { name: 'what fits' }).click();
-    await take('what-fits');
     await page.getByRole('button', { name: /^Bind \d values/ }).click();
     await choose('Picture, when the field is empty', 'else hide');
     await page.getByRole('textbox', { name: 'Button text, set here' }).fill('Book a bench');

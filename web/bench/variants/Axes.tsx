@@ -62,10 +62,9 @@ export function Axes({
         <button
           type="button"
           className="as-link axes-strip"
-          aria-pressed={strip}
           onClick={() => dispatch(benchActions.showStrip(!strip))}
         >
-          {strip ? 'one at a time' : 'side by side'}
+          {strip ? 'one variant at a time' : 'variants side by side'}
         </button>
       </div>
       {strip ? <VariantStrip definition={definition} /> : null}
