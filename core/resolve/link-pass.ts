@@ -21,7 +21,6 @@ import { headingLevel } from './fragments';
 import type {
   Linked,
   LinkedAttribute,
-  LinkedElement,
   LinkedNode,
   LinkedPart,
   LinkedText,

@@ -105,17 +105,19 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
       ) : (
         <>
           <td className={field ? 'cell bound tight wins' : 'cell bound tight'}>
-            <BoundTo
-              label={`${row.elementName} ${row.what}`}
-              fields={() => fittingFields(documents, doc, node, row.type)}
-              holds={holdsAt(documents, selected, row.type)}
-              bound={field}
-              boundLabel={field ? fieldLabel(documents, doc, field) : ''}
-              onBind={(next) => give(next)}
-              onRelease={() => give(row.byDefault)}
-              whenEmpty={['nothing', 'hide']}
-            />
-            {isWorkedOut || field ? null : workedOut}
+            <div className="bound-with">
+              <BoundTo
+                label={`${row.elementName} ${row.what}`}
+                fields={() => fittingFields(documents, doc, node, row.type)}
+                holds={holdsAt(documents, selected, row.type)}
+                bound={field}
+                boundLabel={field ? fieldLabel(documents, doc, field) : ''}
+                onBind={(next) => give(next)}
+                onRelease={() => give(row.byDefault)}
+                whenEmpty={['nothing', 'hide']}
+              />
+              {isWorkedOut || field ? null : workedOut}
+            </div>
           </td>
           <td className="cell">
             <span className="cell-actions">

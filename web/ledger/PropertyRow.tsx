@@ -141,7 +141,7 @@ export function PropertyRow({
           !worked ? (
           <span className="cell-words quiet">typed values only</span>
         ) : (
-          <>
+          <div className="bound-with">
             {worked ? null : (
               <BoundTo
                 label={made.label}
@@ -166,7 +166,7 @@ export function PropertyRow({
                 onRelease={() => give(null)}
               />
             )}
-          </>
+          </div>
         )}
       </td>
       <td className="cell shows">

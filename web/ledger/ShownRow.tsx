@@ -50,29 +50,31 @@ export function ShownRow({ selected }: { selected: Selected }): ReactNode {
         </div>
       </td>
       <td className={bound || worked ? 'cell bound tight wins' : 'cell bound tight'}>
-        {worked ? null : (
-          <BoundTo
-            label="shown"
-            fields={() => fittingFields(documents, doc, id, BOOLEAN)}
-            bound={bound}
-            boundLabel={bound ? fieldLabel(documents, doc, bound) : ''}
-            onBind={(next) => give(next)}
-            onRelease={() => give(null)}
-            whenEmpty={['nothing']}
-          />
-        )}
-        {bound ? null : (
-          <WorkedOut
-            label="shown"
-            doc={doc}
-            node={id}
-            wanted={BOOLEAN}
-            source={source}
-            gives={holdsAt(documents, selected, BOOLEAN)}
-            onGive={give}
-            onRelease={() => give(null)}
-          />
-        )}
+        <div className="bound-with">
+          {worked ? null : (
+            <BoundTo
+              label="shown"
+              fields={() => fittingFields(documents, doc, id, BOOLEAN)}
+              bound={bound}
+              boundLabel={bound ? fieldLabel(documents, doc, bound) : ''}
+              onBind={(next) => give(next)}
+              onRelease={() => give(null)}
+              whenEmpty={['nothing']}
+            />
+          )}
+          {bound ? null : (
+            <WorkedOut
+              label="shown"
+              doc={doc}
+              node={id}
+              wanted={BOOLEAN}
+              source={source}
+              gives={holdsAt(documents, selected, BOOLEAN)}
+              onGive={give}
+              onRelease={() => give(null)}
+            />
+          )}
+        </div>
       </td>
       <td className="cell shows">
         <span className="shows-row">

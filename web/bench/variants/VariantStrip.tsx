@@ -100,10 +100,7 @@ export function VariantStrip({ definition }: { definition: ComponentDoc }): Reac
     if (step === 0 || !next) return;
     event.preventDefault();
     event.stopPropagation();
-    event.currentTarget
-      .closest('.strip-grid')
-      ?.querySelectorAll<HTMLElement>('.strip-cell')
-      [from + step]?.focus();
+    focusCell(event.currentTarget, from + step);
     light(next);
   };
   /** How many places use it, and in what it differs: the options of the base are said too, so that each place counts once. */
@@ -184,9 +181,7 @@ export function VariantStrip({ definition }: { definition: ComponentDoc }): Reac
                 if (step === 0 || next === undefined) return;
                 event.preventDefault();
                 event.stopPropagation();
-                event.currentTarget.parentElement
-                  ?.querySelectorAll<HTMLElement>('.strip-cell')
-                  [i + step]?.focus();
+                focusCell(event.currentTarget, i + step);
                 holdState(next);
               }}
             />
@@ -216,6 +211,12 @@ function sameAxes(one: Picks, other: Picks): boolean {
     names.length === Object.keys(other).length &&
     names.every((axis) => own(one, axis) === own(other, axis))
   );
+}
+
+/** Moves the focus to another cell of a grid. */
+function focusCell(cell: HTMLElement, at: number): void {
+  const cells = cell.closest('.strip-grid')?.querySelectorAll<HTMLElement>('.strip-cell');
+  cells?.[at]?.focus();
 }
 
 /** How far an arrow key goes in a grid of so many columns. */
