@@ -1,5 +1,6 @@
 import { app } from './app';
 import { canvas } from './canvas';
+import { expressions } from './expressions';
 import { printTable, type Report } from './measure';
 import { publish } from './publish';
 import { reach } from './reach';
@@ -19,6 +20,7 @@ const BENCHMARKS: Record<string, () => Report | Promise<Report>> = {
   publish,
   app,
   style,
+  expressions,
 };
 
 const args = process.argv.slice(2);

@@ -71,7 +71,8 @@ export async function style(): Promise<Report> {
   const one = (element: ResolvedElement) => {
     const rules = rulesOf(element, documents, documents.tags);
     for (const property of declaredProperties(rules)) cascade(rules, property, 'base', site);
-    for (const { origin } of rules) if (origin.is === 'shared') reachOfStyle(reach, origin.doc);
+    for (const { origin } of rules)
+      if (origin.is === 'shared') reachOfStyle(documents, reach, origin.doc);
   };
   const chain = timed((i) => one(elements[(i * 37) % elements.length]!));
   const colours = ['#9a3b17', '#9a3b18'];

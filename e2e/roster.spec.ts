@@ -143,7 +143,7 @@ test('opening hours are one property: a list that is edited as a table, and show
   const bench = new BenchHand(page);
   const heading = bench.canvas.getByRole('heading', { name: 'When the doors are open' });
   await bench.clickOn(heading);
-  await page.getByRole('button', { name: /^Hours/ }).click();
+  await page.getByRole('button', { name: /^Hours, set here/ }).click();
   const dialog = page.getByRole('dialog');
   // It begins from what the definition shows; the fourth day comes behind.
   await dialog.getByRole('button', { name: 'Add a record' }).click();

@@ -53,12 +53,14 @@ class Check {
       case 'literal':
         return literalGives(tree.value);
       case 'name':
-        return this.names(tree.name) ?? this.fault(tree, say('no-such-name', { name: tree.name }));
+        return (
+          this.names(tree.name) ?? this.fault(tree, say('nothing-so-named', { name: tree.name }))
+        );
       case 'member': {
         const name = dotted(tree);
         const known = name === undefined ? undefined : this.names(name);
         if (known) return known;
-        return this.fault(tree, say('no-such-name', { name: name ?? tree.member }));
+        return this.fault(tree, say('nothing-so-named', { name: name ?? tree.member }));
       }
       case 'not':
         return this.must(tree.of, YES);

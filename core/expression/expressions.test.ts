@@ -69,7 +69,7 @@ describe('what does not fit together', () => {
     ['words.contains(many)', 'function-takes', 'words.contains(many)'],
     ['many ? 1 : 2', 'must-give', 'many'],
     ['words == many', 'never-equal', 'words == many'],
-    ['colour == 1', 'no-such-name', 'colour'],
+    ['colour == 1', 'nothing-so-named', 'colour'],
     ['words.loud()', 'no-such-function', 'words.loud()'],
     ['day < words', 'operator-takes', 'day < words'],
     ['words in [1, 2]', 'operator-takes', 'words in [1, 2]'],

@@ -1,23 +1,24 @@
 import {
   inOrder,
-  nodeIn,
   own,
+  treeDocOf,
   type ComponentDoc,
   type DocId,
   type Documents,
   type PropertyId,
   type Source,
   type SpecOf,
+  type TreeDoc,
 } from '../model';
 import type { Reach } from './reach';
 
-/** Instances of a component that have the same options, as far as that can be said before a page is written. */
+/** Instances of a component in a document that have the same options, as far as that can be said before a page is written. */
 export interface OptionsInUse {
   /** By axis the option; `null` where something else gives it: content, or a property of the definition around. */
   readonly options: Readonly<Record<PropertyId, string | null>>;
-  /** How many stored instances have them, and in which documents. */
+  /** How many stored instances have them, and in which document. */
   readonly instances: number;
-  readonly documents: ReadonlySet<DocId>;
+  readonly document: DocId;
 }
 
 /** Whom a variant reaches. */
@@ -29,39 +30,50 @@ export interface OptionReach {
   readonly perhaps: number;
 }
 
-/** Which options the instances of a component have, counted once for each combination. */
+/** What was counted in one tree, for one state of it and of the properties of a component. */
+const counted = new WeakMap<TreeDoc['nodes'], WeakMap<object, readonly OptionsInUse[]>>();
+
+/** Which options the instances of a component have, once for each combination in each document: an edit counts only its own anew. */
 export function optionsInUse(
   documents: Documents,
   reach: Reach,
   component: ComponentDoc,
 ): readonly OptionsInUse[] {
-  const axes = inOrder(component.properties).filter(([, { axis }]) => axis);
+  return reach.answer(component.id).documents.flatMap((id) => {
+    const doc = treeDocOf(documents, id);
+    if (!doc) return [];
+    let kept = counted.get(doc.nodes);
+    if (!kept) counted.set(doc.nodes, (kept = new WeakMap()));
+    const before = kept.get(component.properties);
+    if (before) return before;
+    const made = countedIn(doc, component);
+    kept.set(component.properties, made);
+    return made;
+  });
+}
+
+function countedIn(doc: TreeDoc, component: ComponentDoc): readonly OptionsInUse[] {
+  const axes = inOrder(component.properties).flatMap(([id, { axis, type, default: byDefault }]) =>
+    axis && type.kind === 'choice' ? [{ id, type, base: optionOf(byDefault, type) ?? null }] : [],
+  );
   const found = new Map<
     string,
-    { -readonly [M in keyof OptionsInUse]: OptionsInUse[M] } & {
-      documents: Set<DocId>;
-    }
+    { options: Record<PropertyId, string | null>; instances: number }
   >();
-  for (const { from, node, kind } of reach.usesOf(component.id)) {
-    const stored = kind === 'places' ? nodeIn(documents, from, node) : undefined;
-    if (stored?.kind !== 'instance') continue;
+  for (const id in doc.nodes) {
+    const stored = doc.nodes[id]!;
+    if (stored.kind !== 'instance' || stored.component !== component.id) continue;
     const options: Record<PropertyId, string | null> = {};
-    for (const [axis, { type, default: byDefault }] of axes)
-      if (type.kind === 'choice')
-        options[axis] =
-          optionOf(own(stored.values, axis), type) ?? optionOf(byDefault, type) ?? null;
-    for (const [axis] of axes) {
+    for (const { id: axis, type, base } of axes) {
       const source = own(stored.values, axis);
-      if (source && source.is !== 'value') options[axis] = null;
+      options[axis] = source && source.is !== 'value' ? null : (optionOf(source, type) ?? base);
     }
     const key = JSON.stringify(options);
     const kept = found.get(key);
-    if (kept) {
-      kept.instances += 1;
-      kept.documents.add(from);
-    } else found.set(key, { options, instances: 1, documents: new Set([from]) });
+    if (kept) kept.instances += 1;
+    else found.set(key, { options, instances: 1 });
   }
-  return [...found.values()];
+  return [...found.values()].map((each) => ({ ...each, document: doc.id }));
 }
 
 /** The option that a value stands for: what is gone may count as another. */
@@ -72,22 +84,43 @@ function optionOf(source: Source | undefined, { options }: SpecOf<'choice'>): st
   return option !== undefined && own(options, option)?.gone === undefined ? option : undefined;
 }
 
+/** How many instances have all these options, and how many more may have them, since what they have is bound. */
+export function instancesWith(
+  inUse: readonly OptionsInUse[],
+  picks: Readonly<Record<PropertyId, string>>,
+): Pick<OptionReach, 'instances' | 'perhaps'> {
+  let instances = 0;
+  let perhaps = 0;
+  for (const each of inUse) {
+    const fit = fitOf(each, picks);
+    if (fit === 'has') instances += each.instances;
+    else if (fit === 'may have') perhaps += each.instances;
+  }
+  return { instances, perhaps };
+}
+
 /** Whom a variant reaches: the instances that have all these options. */
 export function reachOfOptions(
   reach: Reach,
   inUse: readonly OptionsInUse[],
   picks: Readonly<Record<PropertyId, string>>,
 ): OptionReach {
-  let instances = 0;
-  let perhaps = 0;
   const pages = new Set<DocId>();
-  for (const each of inUse) {
-    const asked = Object.entries(picks).map(([axis, option]) => [own(each.options, axis), option]);
-    if (asked.every(([has, option]) => has === option)) {
-      instances += each.instances;
-      for (const doc of each.documents) for (const page of reach.answer(doc).pages) pages.add(page);
-    } else if (asked.every(([has, option]) => has === option || has === null))
-      perhaps += each.instances;
+  for (const each of inUse)
+    if (fitOf(each, picks) === 'has')
+      for (const page of reach.answer(each.document).pages) pages.add(page);
+  return { ...instancesWith(inUse, picks), pages: pages.size };
+}
+
+function fitOf(
+  { options }: OptionsInUse,
+  picks: Readonly<Record<PropertyId, string>>,
+): 'has' | 'may have' | 'has not' {
+  let fit: 'has' | 'may have' = 'has';
+  for (const [axis, option] of Object.entries(picks)) {
+    const has = own(options, axis);
+    if (has === null) fit = 'may have';
+    else if (has !== option) return 'has not';
   }
-  return { instances, pages: pages.size, perhaps };
+  return fit;
 }

@@ -21,14 +21,16 @@ test('a token of a tag’s style reaches every page', () => {
 
 test('an element of a definition counts as often as the definition stands on pages', () => {
   // Every page has one surround, and that one bar that is wide.
-  expect(reachOfStyle(reach, 'style-plain-list').elements).toBeGreaterThanOrEqual(pages);
-  expect(reachOfStyle(reach, 'style-wide').pages).toBe(pages);
+  expect(reachOfStyle(documents, reach, 'style-plain-list').elements).toBeGreaterThanOrEqual(pages);
+  expect(reachOfStyle(documents, reach, 'style-wide').pages).toBe(pages);
   expect(reach.standing('surround')).toBe(pages);
   expect(reach.standing('button')).toBe(reach.standing('opening') + reach.standing('join-band'));
 });
 
 test('what nothing has on is unused, but not what a style in use modifies', () => {
   const unused = unusedStyles(documents, reach);
-  expect(unused).toContain('style-button-large');
+  expect(unused).toContain('style-display');
+  // A rule puts it on.
+  expect(unused).not.toContain('style-button-large');
   expect(unused).not.toContain('style-button');
 });

@@ -1,11 +1,17 @@
 import {
   allOf,
+  docOf,
+  nodeIn,
+  own,
   pointer,
+  type ComponentDoc,
   type Declared,
   type DocId,
   type Documents,
   type TokensDoc,
 } from '../model';
+import { rulesInOrder } from '../style';
+import { optionsInUse } from './option-reach';
 import type { Reach } from './reach';
 
 /** Whom a token reaches, directly and through the tokens that are made from it. */
@@ -67,16 +73,63 @@ export function tokensMadeFrom(documents: Documents, token: string): string[] {
   return [...found];
 }
 
-/** How many elements on how many pages have a shared style on. */
+/** How many elements on how many pages have a shared style on, in the variants that instances have. */
 export function reachOfStyle(
+  documents: Documents,
   reach: Reach,
   style: string,
 ): { readonly elements: number; readonly pages: number } {
-  const elements = reach
-    .usesOf(style)
-    .filter(({ kind }) => kind === 'styles')
-    .reduce((sum, { from }) => sum + reach.standing(from), 0);
-  return { elements, pages: reach.answer(style).pages.length };
+  let elements = 0;
+  const pages = new Set<DocId>();
+  const note = (doc: DocId, many: number) => {
+    if (many === 0) return;
+    elements += many * reach.standing(doc);
+    for (const page of reach.answer(doc).pages) pages.add(page);
+  };
+  const varied = new Set<DocId>();
+  for (const { from, node, kind } of reach.usesOf(style)) {
+    if (kind !== 'styles') continue;
+    const component = docOf(documents, 'component', from);
+    if (!component || !rulesSay(component, style)) note(from, 1);
+    else if (!varied.has(from)) {
+      varied.add(from);
+      for (const each of optionsInUse(documents, reach, component))
+        note(each.document, each.instances * wearersIn(component, style, each.options));
+    }
+    // What only words wear, no rule changes.
+    if (component && varied.has(from) && nodeIn(documents, from, node)?.kind === 'text')
+      note(from, 1);
+  }
+  return { elements, pages: pages.size };
+}
+
+function rulesSay({ rules }: ComponentDoc, style: string): boolean {
+  return Object.values(rules).some(({ patch }) =>
+    Object.values(patch).some(({ shared }) => shared && own(shared, style) !== undefined),
+  );
+}
+
+/** How many nodes of a definition have a shared style on in a variant; what is not known counts as the base. */
+function wearersIn(
+  component: ComponentDoc,
+  style: string,
+  options: Readonly<Record<string, string | null>>,
+): number {
+  const rules = rulesInOrder(component).filter(
+    ([, { when }]) =>
+      !when.pseudo &&
+      Object.entries(when.axes).every(([axis, option]) => own(options, axis) === option),
+  );
+  return Object.keys(component.nodes).filter((id) => {
+    const node = component.nodes[id]!;
+    if (node.kind !== 'element' && node.kind !== 'instance') return false;
+    let on = own(node.shared ?? {}, style) === true;
+    for (const [, { patch }] of rules) {
+      const said = own(own(patch, id)?.shared ?? {}, style);
+      if (said !== undefined) on = said;
+    }
+    return on;
+  }).length;
 }
 
 /** The shared styles that nothing has on, and that modify none that something has: what can go together. */

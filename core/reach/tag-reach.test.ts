@@ -128,7 +128,7 @@ describe('whom the style of a tag reaches', () => {
         ),
       ]);
       expect(seen.length).toBeGreaterThan(3);
-      expect(styles.map((id) => [id, reachOfStyle(reach, id)])).toEqual(seen);
+      expect(styles.map((id) => [id, reachOfStyle(documents, reach, id)])).toEqual(seen);
     });
   });
 });

@@ -14,7 +14,7 @@ export const EXPRESSIONS = {
   'cel-maps': {},
   'cel-index': {},
   'cel-optional': {},
-  'no-such-name': { name: 'text' },
+  'nothing-so-named': { name: 'text' },
   'no-such-function': { name: 'text' },
   'must-give': { wanted: 'text', gives: 'text' },
   'both-ways-the-same': { one: 'text', other: 'text' },

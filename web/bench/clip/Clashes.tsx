@@ -109,7 +109,7 @@ export function Clashes({
 function Reaches({ clash }: { clash: Clash }): ReactNode {
   const { documents, reach } = useDerived();
   if (clash.is === 'style') {
-    const { elements, pages } = reachOfStyle(reach, clash.ours.id);
+    const { elements, pages } = reachOfStyle(documents, reach, clash.ours.id);
     return (
       <span className="quiet">
         ours: {count(elements, 'element')} on {count(pages, 'page')}

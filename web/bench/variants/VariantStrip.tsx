@@ -1,7 +1,7 @@
 import { useMemo, type KeyboardEvent, type ReactNode } from 'react';
 import { own, rootOf, type ComponentDoc, type State } from '@sormet/core/model';
 import { differencesOf } from '@sormet/core/edit';
-import { optionsInUse, reachOfOptions } from '@sormet/core/reach';
+import { instancesWith, optionsInUse } from '@sormet/core/reach';
 import type { Picks } from '@sormet/core/resolve';
 import { widthsOf } from '@sormet/core/style';
 import { BASE_WIDTH } from '../../canvas/Canvas';
@@ -111,7 +111,7 @@ export function VariantStrip({ definition }: { definition: ComponentDoc }): Reac
         return option === null ? [] : [[id, option]];
       }),
     );
-    const { instances, perhaps } = reachOfOptions(reach, inUse, all);
+    const { instances, perhaps } = instancesWith(inUse, all);
     const rule = ruleOf(definition, chosen);
     const differs = rule === undefined ? 0 : differencesOf(definition, rule).length;
     const isBase = Object.keys(chosen).length === 0;

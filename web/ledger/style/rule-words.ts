@@ -34,7 +34,7 @@ export function useRuleWords(selected: Selected | undefined): RuleWords {
   const reached = (origin: Origin) => {
     if (origin.is === 'theme') return undefined;
     if (origin.is === 'tag') return reachOfTag(documents, reach, origin.tag);
-    if (origin.is === 'shared') return reachOfStyle(reach, origin.doc);
+    if (origin.is === 'shared') return reachOfStyle(documents, reach, origin.doc);
     // What is declared here is declared for each that is selected.
     const many = selected && isHere(origin.doc) && origin.node === selected.id ? selected.count : 1;
     return {

@@ -18,7 +18,7 @@ export const expressions: WordsOf<typeof EXPRESSIONS> = {
   'cel-maps': 'Maps in braces',
   'cel-index': 'Places in lists in brackets',
   'cel-optional': 'Optional values',
-  'no-such-name': ({ name }) => `There is no “${name}” here.`,
+  'nothing-so-named': ({ name }) => `There is no “${name}” here.`,
   'no-such-function': ({ name }) => `There is no function “${name.replace(/^\./, '')}”.`,
   'must-give': ({ wanted, gives }) => `This must give ${wanted}; it gives ${gives}.`,
   'both-ways-the-same': ({ one, other }) =>

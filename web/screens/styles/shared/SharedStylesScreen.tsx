@@ -64,7 +64,7 @@ function Row({ style, styles }: { style: StyleDoc; styles: readonly StyleDoc[] }
   const { id, name, base } = style;
   const beside = styles.filter((other) => other.base === base);
   const at = beside.indexOf(style);
-  const { elements, pages } = reachOfStyle(reach, id);
+  const { elements, pages } = reachOfStyle(documents, reach, id);
   const duplicate = () => {
     const copy = freeName(
       `${name} copy`,
@@ -173,10 +173,10 @@ function Exchange({
   styles: readonly StyleDoc[];
   onClose: () => void;
 }): ReactNode {
-  const { reach } = useDerived();
+  const { documents, reach } = useDerived();
   const sync = useSync();
   const [instead, setInstead] = useState<string | undefined>(undefined);
-  const { elements, pages } = reachOfStyle(reach, style.id);
+  const { elements, pages } = reachOfStyle(documents, reach, style.id);
   return (
     <Dialog
       open
