@@ -210,7 +210,21 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
   'base-first': ({ named, args, before }) => {
     const set = args['set'] as { style: string } | undefined;
     const { base } = docOf(before, 'style', set?.style ?? (args['style'] as string))!;
-    return named.some((each) => (each && 'shared' in each ? !own(each.shared ?? {}, base!) : true));
+    const { component, rule, node } = args as { component?: string; rule?: string; node?: string };
+    const { rules = {} } = docOf(before, 'component', component ?? '') ?? {};
+    const axes = rules[rule ?? '']?.when.axes ?? {};
+    // What a rule that holds whenever this one does puts on, is on.
+    const putOn = Object.values(rules).some(
+      ({ when, patch }) =>
+        set !== undefined &&
+        !when.pseudo &&
+        Object.entries(when.axes).every(([axis, option]) => axes[axis] === option) &&
+        own(patch, node!)?.shared?.[base!] === true,
+    );
+    return (
+      !putOn &&
+      named.some((each) => (each && 'shared' in each ? !own(each.shared ?? {}, base!) : true))
+    );
   },
   'every-element-only-states': ({ args }) => args['tag'] === '*' && args['state'] === undefined,
   'rule-look-is-declared': ({ args }) =>

@@ -130,7 +130,7 @@ const table: fc.Arbitrary<Table> = fc.record({
       }),
       then: cell,
     }),
-    { minLength: 1, maxLength: 3 },
+    { maxLength: 3 },
   ),
   otherwise: cell,
 });
@@ -191,6 +191,23 @@ test('a table gives as an expression what it gives read row by row, and is read 
     }),
     { numRuns: 1500 },
   );
+});
+
+test('days stand in a table as days; a name alone is a table of no rows', () => {
+  const cel = 'day < date("2026-12-03") ? words : "later"';
+  const read = readExpression(cel);
+  const made = read.ok ? tableOf(read.tree, cel) : undefined;
+  expect(made?.rows[0]!.when).toEqual([
+    [{ name: 'day', is: 'less', values: [{ is: 'day', day: '2026-12-03' }] }],
+  ]);
+  expect(writeTable(made!)).toBe(cel);
+  expect(gives(cel, { day: '2026-11-30', words: 'soon' })).toBe('soon');
+  expect(gives(cel, { day: '2026-12-03', words: 'soon' })).toBe('later');
+  const alone = readExpression('words');
+  expect(alone.ok && tableOf(alone.tree, 'words')).toEqual({
+    rows: [],
+    otherwise: { is: 'name', name: 'words' },
+  });
 });
 
 test('what cannot be a table is none: sums in conditions, choices within choices', () => {

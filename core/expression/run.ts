@@ -87,22 +87,15 @@ function called(tree: Extract<Tree, { is: 'call' }>, names: readonly string[]): 
   const overloads = own(FUNCTIONS, tree.name) ?? [];
   const failure = new Failure(tree);
   const parts = tree.given.map((each) => running(each, names));
-  if (tree.name === 'empty') {
-    const [of] = parts;
-    // What fails is not empty: it is not known.
-    return (given) => {
-      const value = of!(given);
-      return value instanceof Failure
-        ? value
-        : value === null || value === '' || (Array.isArray(value) && value.length === 0);
-    };
-  }
+  // Only what takes anything takes nothing, too.
+  const takesNothing = overloads.some(({ takes }) => takes.includes('any'));
   const fits = overloads.filter(({ takes, more }) => more || takes.length === parts.length);
   return (given) => {
     const values: unknown[] = [];
     for (const part of parts) {
       const value = part(given);
-      if (value === null || value instanceof Failure) return failed(value, failure);
+      if (value instanceof Failure || (value === null && !takesNothing))
+        return failed(value, failure);
       values.push(value);
     }
     for (const { takes, run } of fits) {

@@ -24,6 +24,8 @@ export type Comparison =
 export type Cell =
   | { readonly is: 'literal'; readonly value: string | number | boolean | null }
   | { readonly is: 'name'; readonly name: string }
+  /** A day, as a full-date (RFC 3339, 5.6). */
+  | { readonly is: 'day'; readonly day: string }
   /** Anything else, as it is written: whoever shows tables leaves it alone. */
   | { readonly is: 'written'; readonly cel: string };
 
@@ -74,6 +76,8 @@ export function tableOf(tree: Tree, cel: string): Table | undefined {
     rows.push({ when, then: cellOf(at.then, cel) });
     at = at.otherwise;
   }
+  const only = cellOf(tree, cel);
+  if (only.is !== 'written') return { rows: [], otherwise: only };
   // A condition alone is a table too: yes when it holds, no otherwise.
   const alone = rows.length === 0 ? alternatives(tree, cel) : undefined;
   if (alone)
@@ -150,6 +154,11 @@ function cellOf(tree: Tree, cel: string): Cell {
   const name = dotted(tree);
   if (name !== undefined) return { is: 'name', name };
   if (tree.is === 'literal') return { is: 'literal', value: tree.value };
+  if (tree.is === 'call' && tree.name === 'date') {
+    const [day] = tree.given;
+    if (day?.is === 'literal' && typeof day.value === 'string')
+      return { is: 'day', day: day.value };
+  }
   return { is: 'written', cel: cel.slice(tree.start, tree.end) };
 }
 
@@ -193,6 +202,7 @@ function writtenCondition({ name, is, values }: Condition): string {
 /** A value as it is written in an expression. */
 export function cellText(cell: Cell): string {
   if (cell.is === 'name') return cell.name;
+  if (cell.is === 'day') return `date(${quoted(cell.day)})`;
   if (cell.is === 'written') return `(${cell.cel})`;
   return typeof cell.value === 'string' ? quoted(cell.value) : String(cell.value);
 }

@@ -109,6 +109,11 @@ export function literal(value: Typed): Literal {
   return { is: 'value', ...value };
 }
 
+/** The value that a source is, where it is written where it stands; nothing for one that is read or worked out. */
+export function writtenIn(source: Source | undefined): Typed | undefined {
+  return source?.is === 'value' ? source : undefined;
+}
+
 /** A literal source of type text. */
 export function text(value: string): Literal {
   return { is: 'value', type: 'text', value };

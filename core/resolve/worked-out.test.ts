@@ -161,6 +161,30 @@ test('what is gone, or no longer fits, shows what was decided for empty', () => 
   expect(site(retyped)).toBe('<p>nobody knows</p>');
 });
 
+test('what a type on the way takes away is not there, also where a field would be read straight', () => {
+  const line = component(
+    'line',
+    { id: 'root', tag: 'p', text: property('said') },
+    { said: text('') },
+  );
+  const each = {
+    ...page('each', '/<slug>', {
+      component: 'line',
+      values: { said: { ...field('name'), whenEmpty: { use: text('none') } } },
+    }),
+    entries: 'shed',
+  };
+  const shed = entry('shed', 'one', { name: { type: 'text', value: 'Millgate' } });
+  const withType = (type: ComponentDoc['properties'][string]['type']) => {
+    const retyped = { ...line, properties: { said: { ...line.properties['said']!, type } } };
+    const site = [retyped, each, contentType('shed', { name: { kind: 'text' } }), shed];
+    return shown(site as Parameters<typeof documentsOf>, 'shed-one', 'each');
+  };
+  expect(withType({ kind: 'text' })).toBe('<p>Millgate</p>');
+  expect(withType({ kind: 'icon' })).toBe('<p></p>');
+  expect(withType({ kind: 'text', longest: 4 })).toBe('<p>none</p>');
+});
+
 test('what words hold is never markup', () => {
   const doc = component(
     'said',

@@ -812,7 +812,6 @@ class Chooser {
           { style, on: choices.below(2) === 0 },
           { style, on: true },
           { back: choices.of(['tag', 'theme'] as const)! },
-          { backStyle: style },
         ])!;
         return patch && { name, args: { ...patch, set } };
       }

@@ -1,4 +1,5 @@
 import {
+  isWide,
   own,
   type EntryDoc,
   type Expression,
@@ -110,7 +111,14 @@ export function evaluate(
     otherwise instanceof Later
       ? (run: Run) => as(raw.read(run), type, data) ?? otherwise.read(run)
       : (run: Run) => as(raw.read(run), type, data) ?? otherwise;
-  return new Later(readAs, mayHide, type, raw.field);
+  return new Later(readAs, mayHide, type, isAsHeld(raw, type) ? raw.field : undefined);
+}
+
+/** Whether what is handed on is still what its field holds: a type on the way that is another, or narrower, may have taken it away. */
+function isAsHeld({ type: between }: Later, type: TypeSpec): boolean {
+  return (
+    between === undefined || between === type || (between.kind === type.kind && isWide(between))
+  );
 }
 
 function as(value: Known, type: TypeSpec, data: Data): Known {

@@ -10,16 +10,16 @@ function tryPort(port, host) {
   });
 }
 
-/** A port that is free now, on loopback. */
-export function freePort() {
-  return new Promise((found, failed) => {
-    const server = createServer();
-    server.once('error', failed);
-    server.listen(0, '127.0.0.1', () => {
-      const { port } = server.address();
-      server.close(() => found(port));
-    });
-  });
+/**
+ * A port that is free now, on every address: below those that a system gives to connections it makes itself (RFC 6335, 6; on
+ * Linux from 32768 on), where one would be taken again before it is used.
+ */
+export async function freePort() {
+  for (let tries = 0; tries < 200; tries += 1) {
+    const port = 20_000 + Math.floor(Math.random() * 12_000);
+    if ((await tryPort(port, '0.0.0.0')) === undefined) return port;
+  }
+  throw new Trouble('No free port was found between 20000 and 32000.');
 }
 
 /** Looks whether Sormet could listen where it is told to, before anything else is touched. @throws Trouble with what to do */

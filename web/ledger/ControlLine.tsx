@@ -7,6 +7,7 @@ import {
   literal,
   newId,
   own,
+  writtenIn,
   pointer,
   usualAttributesOf,
   type Documents,
@@ -60,6 +61,10 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
     return sync.edit({ name: 'setDefault', args }, inSession(group));
   };
   const isWorkedOut = source?.is === 'expression';
+  const read =
+    component && source?.is === 'property' ? own(component.properties, source.property) : undefined;
+  // A property that is worked out is edited where the definition says what it is.
+  const byProperty = read?.default.is === 'expression' && !selected.picked;
   // What something declares, or what is chosen for it, is fed by a property of its own.
   const workedOut =
     control.of === 'declaration' || control.of === 'chosen' ? null : (
@@ -83,7 +88,9 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
         className={`cell ${field ? '' : 'set wins'} ${isVaried ? 'is-varied' : ''} ${isRefused ? 'is-wrong' : ''}`}
       >
         <div className="cell-with-actions">
-          {isWorkedOut ? null : (
+          {isWorkedOut ? null : byProperty ? (
+            <span className="cell-words quiet">worked out</span>
+          ) : (
             <ControlValue documents={documents} doc={doc} row={row} onChange={change} />
           )}
           {isWorkedOut || component ? workedOut : null}
@@ -156,7 +163,7 @@ function ControlValue({
   const property =
     source?.is === 'property' && component ? own(component.properties, source.property) : undefined;
   const isBound = source?.is === 'field';
-  const value = (property ? property.default : source) as Typed | undefined;
+  const value = writtenIn(property ? property.default : source);
   const stored = own(doc.nodes, node);
   if (
     control.of === 'attribute' &&

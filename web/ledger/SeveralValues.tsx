@@ -7,6 +7,7 @@ import {
   literal,
   newId,
   own,
+  writtenIn,
   type Documents,
   type Source,
   type Typed,
@@ -103,7 +104,9 @@ function CommonLine({
       },
       { group: group === null ? null : `${session} ${group}` },
     );
-  const byDefault = (made?.default ?? first.byDefault) as Typed;
+  const byDefault = writtenIn(made?.default ?? first.byDefault);
+  const worked =
+    source?.is === 'expression' || (source === undefined && made?.default.is === 'expression');
   const shown = source === undefined && !isMixed && !made ? byDefault : value;
   return (
     <tr>
@@ -116,7 +119,13 @@ function CommonLine({
             label={label}
             begin={byDefault}
             placeholder={
-              isMixed ? 'mixed' : source === undefined ? valueWords(documents, byDefault) : ''
+              isMixed
+                ? 'mixed'
+                : worked
+                  ? 'worked out'
+                  : source === undefined
+                    ? valueWords(documents, byDefault)
+                    : ''
             }
             onChange={(next, group) => give(literal(next), group)}
           />
@@ -240,7 +249,8 @@ function standing(documents: Documents, { rows, holds }: CommonControl): string 
   const sets = rows.filter(({ source }) => source?.is === 'value').length;
   const bound = rows.filter(({ source }) => source?.is === 'field').length;
   const lifted = rows.filter(({ source }) => source?.is === 'property').length;
-  const left = rows.length - sets - bound - lifted;
+  const worked = rows.filter(({ source }) => source?.is === 'expression').length;
+  const left = rows.length - sets - bound - lifted - worked;
   const different = new Set(
     rows.flatMap(({ source }) =>
       source?.is === 'value' ? valueWords(documents, source as Typed) : [],
@@ -250,6 +260,7 @@ function standing(documents: Documents, { rows, holds }: CommonControl): string 
     sets > 0 ? `${sets} set${different > 1 ? `, ${count(different, 'value')}` : ''}` : '',
     bound > 0 ? `${bound} bound` : '',
     lifted > 0 ? `${lifted} from a property` : '',
+    worked > 0 ? `${worked} worked out` : '',
     left > 0 ? `${left} default` : '',
   ].filter(Boolean);
   return holds !== 'mixed' && parts.length === 1

@@ -16,6 +16,7 @@ import { ControlArg, controlPath, controlType } from '../control';
 import { defineEdit, gone, notStyled, refuse } from '../define';
 import { named } from '../names';
 import { DECLARATION, declareIn } from '../style/declaration';
+import { inVariant } from './in-variant';
 import { styleName } from '../style/themes';
 import { modifiersOn } from '../style/wearing';
 
@@ -69,7 +70,6 @@ const LOOK = Type.Union([
   Type.Object({ theme: Type.Union([Id, Type.Null()]) }, exact),
   Type.Object({ style: Id, on: Type.Boolean() }, exact),
   Type.Object({ back: Type.Union([Type.Literal('tag'), Type.Literal('theme')]) }, exact),
-  Type.Object({ backStyle: Id }, exact),
 ]);
 
 /** Says while a rule holds of which tag and theme something is, or that a shared style is on it or off; or says it no more. */
@@ -89,13 +89,14 @@ export const setLookByRule = defineEdit({
       return set.theme === null || isTheme(documents.tokens.themes, set.theme)
         ? to(['theme'], set.theme)
         : gone('the-theme', documents.tokens.id);
-    if ('backStyle' in set) return to(['shared', set.backStyle], undefined);
     const style = docOf(documents, 'style', set.style);
     if (!style) return gone('the-shared-style', set.style);
     if (held.kind !== 'element' && held.kind !== 'instance')
       return notStyled(held, 'to-have-style', component);
     const said = own(patch, node)?.shared ?? {};
-    const worn = { ...held.shared, ...said };
+    // What it has on in this variant: by what it says itself, and by every rule that holds together with this one.
+    const here = inVariant(stored, stored.rules[rule]!.when.axes).nodes[node];
+    const worn = (here && 'shared' in here && here.shared) || {};
     if (set.on && style.base !== null && !own(worn, style.base))
       return refuse(
         say('base-first', { style: style.name, base: styleName(documents, style.base) }),

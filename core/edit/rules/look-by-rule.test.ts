@@ -1,6 +1,15 @@
-import { docOf, FORMAT, literal, type Documents, type Rule, type StyleDoc } from '../../model';
+import {
+  docOf,
+  FORMAT,
+  literal,
+  type ComponentDoc,
+  type Documents,
+  type Rule,
+  type StyleDoc,
+} from '../../model';
 import { build, Linker, prepare, rulesOf, write, type Resolved } from '../../resolve';
 import { component, contentType, documentsOf, entry, htmlOf, page, TONE } from '../../test';
+import { after } from '../../test/after';
 import { dataOf } from '../../value';
 import { doEdit, isRefusal, type NamedEdit } from '..';
 
@@ -36,7 +45,7 @@ function cardWith(patch: Rule['patch'], more: Partial<Record<string, Rule>> = {}
 }
 
 const styles = [style('base', 'a0'), style('other', 'a1'), style('more', 'a2', 'base')];
-const site = (card: ReturnType<typeof cardWith>) =>
+const site = (card: ComponentDoc) =>
   documentsOf(
     card,
     ...styles,
@@ -140,11 +149,6 @@ describe('the edit', () => {
     node: string,
     set: Extract<NamedEdit, { name: 'setLookByRule' }>['args']['set'],
   ): NamedEdit => ({ name: 'setLookByRule', args: { component: 'card', rule: 'r', node, set } });
-  const after = (documents: Documents, edit: NamedEdit): Documents => {
-    const made = doEdit(documents, edit);
-    if (isRefusal(made)) throw new Error(made.refused.code);
-    return made.documents;
-  };
   const patch = (documents: Documents, node: string) =>
     docOf(documents, 'component', 'card')!.rules['r']!.patch[node];
 
@@ -155,8 +159,23 @@ describe('the edit', () => {
     expect(patch(on, 'root')).toEqual({ shared: { more: true } });
     const off = after(on, set('root', { style: 'base', on: false }));
     expect(patch(off, 'root')).toEqual({ shared: { base: false, more: false } });
-    expect(patch(after(off, set('root', { backStyle: 'base' })), 'root')).toEqual({
-      shared: { more: false },
+  });
+
+  test('puts a modifier on over a base that another rule puts on, where both hold', () => {
+    const doc = cardWith({ head: { shared: { base: true } } });
+    const size = { ...doc.properties['tone']!, key: 'size', order: 'a5' };
+    const both: Rule = { order: 'a1', when: { axes: { tone: 'loud', size: 'loud' } }, patch: {} };
+    const there = site({
+      ...doc,
+      properties: { ...doc.properties, size },
+      rules: { ...doc.rules, both },
+    });
+    const on: NamedEdit = {
+      name: 'setLookByRule',
+      args: { component: 'card', rule: 'both', node: 'head', set: { style: 'more', on: true } },
+    };
+    expect(docOf(after(there, on), 'component', 'card')!.rules['both']!.patch['head']).toEqual({
+      shared: { more: true },
     });
   });
 

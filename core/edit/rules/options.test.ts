@@ -3,6 +3,7 @@ import { allOf, docOf, literal, type ComponentDoc, type Documents, type Rule } f
 import { build, Linker, rulesOf, type Resolved } from '../../resolve';
 import { blockOf, cascade } from '../../style';
 import { component, documentsOf, page, TONE } from '../../test';
+import { after } from '../../test/after';
 import { demo } from '../../test/law-site';
 import { runEdits } from '../../test/random-edits';
 import { dataOf } from '../../value';
@@ -42,12 +43,6 @@ const placed = page('p', '/', {
 });
 const site = (rules: Record<string, Rule>) => documentsOf({ ...card(), rules }, placed);
 const cardIn = (documents: Documents) => docOf(documents, 'component', 'card')!;
-const after = (documents: Documents, ...edits: NamedEdit[]): Documents =>
-  edits.reduce((now, edit) => {
-    const made = doEdit(now, edit);
-    if (isRefusal(made)) throw new Error(made.refused.code);
-    return made.documents;
-  }, documents);
 const refusedBy = (documents: Documents, edit: NamedEdit) => {
   const made = doEdit(documents, edit);
   return isRefusal(made) ? made.refused.code : undefined;

@@ -38,7 +38,10 @@ export function cellOf(
   if (!source)
     return {
       standing: 'default',
-      words: wordsOf(documents, property.default as Typed),
+      words:
+        property.default.is === 'expression'
+          ? 'worked out'
+          : wordsOf(documents, property.default as Typed),
       value: undefined,
     };
   if (source.is === 'value') {
@@ -49,7 +52,9 @@ export function cellOf(
   const words =
     source.is === 'field' && (tree?.kind === 'page' || tree?.kind === 'component')
       ? fieldLabel(documents, tree, source)
-      : 'a property of this definition';
+      : source.is === 'expression'
+        ? 'worked out'
+        : 'a property of this definition';
   return { standing: 'bound', words, value: undefined };
 }
 

@@ -27,6 +27,29 @@ export function CellField({
         {cell.cel}
       </code>
     );
+  if (gives.of === 'date' && !isNamed)
+    return (
+      <span className="work-cell">
+        <input
+          type="date"
+          aria-label={label}
+          value={cell.is === 'day' ? cell.day : ''}
+          onChange={({ target }) =>
+            onChange(
+              target.value === ''
+                ? { is: 'literal', value: null }
+                : { is: 'day', day: target.value },
+            )
+          }
+        />
+        <NamesField
+          label={label}
+          fitting={fitting}
+          onChoose={(name) => onChange({ is: 'name', name })}
+        />
+      </span>
+    );
+  if (cell.is === 'day') return <code className="work-written">{cell.day}</code>;
   if (gives.of === 'boolean' && !isNamed)
     return (
       <select
@@ -85,6 +108,35 @@ export function CellField({
         </select>
       ) : null}
     </span>
+  );
+}
+
+/** What a name stands for, in the place of what is typed beside it. */
+function NamesField({
+  label,
+  fitting,
+  onChoose,
+}: {
+  label: string;
+  fitting: readonly ExpressionName[];
+  onChoose: (name: string) => void;
+}): ReactNode {
+  if (fitting.length === 0) return null;
+  return (
+    <select
+      className="work-other"
+      aria-label={`${label}: what a name stands for`}
+      title="Take what a name stands for"
+      value={TYPED}
+      onChange={({ target }) => onChoose(target.value)}
+    >
+      <option value={TYPED}>a value that is typed</option>
+      {fitting.map(({ path, label: word }) => (
+        <option key={path} value={path}>
+          {word}
+        </option>
+      ))}
+    </select>
   );
 }
 

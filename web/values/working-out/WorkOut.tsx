@@ -56,16 +56,15 @@ export function WorkOut({
   onDone: (source: Source) => void;
   onClose: () => void;
 }): ReactNode {
-  const begun = useMemo(() => {
+  // What was there when it was opened is what one goes on from, whatever comes meanwhile.
+  const [begun] = useState(() => {
     const names = namesAt(documents, doc, node, wanted).filter(
       (each) => each.source.is !== 'property' || each.source.property !== without,
     );
     return source?.is === 'expression'
       ? shownWith(source, names, furtherName)
       : { typed: '', names: withHeld(names, source) };
-    // What was there when it was opened is what one goes on from, whatever comes meanwhile.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+  });
   const { names } = begun;
   const wantedGives: Gives = { of: wanted.kind };
   const [typed, setTyped] = useState(
