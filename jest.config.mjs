@@ -14,7 +14,7 @@ const transform = {
 };
 // Packages that are ES modules only are translated too.
 const transformIgnorePatterns = [
-  '/node_modules/(?!(fractional-indexing|parse5|entities|@noble|@capsizecss|fontkitten|@marcbachmann)/)',
+  '/node_modules/(?!(fractional-indexing|parse5|entities|@noble|@capsizecss|fontkitten|@marcbachmann|make-plural)/)',
 ];
 
 export default {

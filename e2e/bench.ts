@@ -102,6 +102,19 @@ export class BenchHand {
   }
 }
 
+/** Makes a copy of the demo that nobody else works in, as a person does. @returns its address */
+export async function ownSite(page: Page, name: string): Promise<string> {
+  const site = `${name}-${Date.now().toString(36)}`;
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Make a site' }).click();
+  await page.getByRole('radio', { name: 'as a copy' }).check();
+  await page.getByLabel('Name').fill(site);
+  await page.getByLabel('Address').fill(site);
+  await page.getByRole('button', { name: 'Make the site' }).click();
+  await page.waitForURL(/\/sites\/[^/]+$/);
+  return page.url();
+}
+
 /** A page of one's own to change as one likes: an opening, a plain section of words, a band. It is a draft, so no release knows it. */
 export async function ownPage(page: Page, name: string): Promise<string> {
   // Told apart from those of earlier tries.

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, type Page } from '@playwright/test';
-import { BenchHand, ownPage } from './bench';
+import { BenchHand, ownPage, ownSite } from './bench';
 import { test } from './test';
 
 /** Styles as a designer sets them: tokens and themes, rules and whom they reach, states, shared styles, the specimen. */
@@ -335,15 +335,7 @@ test('what comes from another site under a name that is taken is shown beside ou
   page,
 }) => {
   const bench = new BenchHand(page);
-  const site = `clash-${Date.now().toString(36)}`;
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Make a site' }).click();
-  await page.getByRole('radio', { name: 'as a copy' }).check();
-  await page.getByLabel('Name').fill(site);
-  await page.getByLabel('Address').fill(site);
-  await page.getByRole('button', { name: 'Make the site' }).click();
-  await page.waitForURL(/\/sites\/[^/]+$/);
-  const address = page.url();
+  const address = await ownSite(page, 'clash');
   await page.goto(`${address}/styles/tokens`);
   const brand = page.getByLabel('Value of brand', { exact: true });
   await brand.fill('#006600');

@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { seriousFindings } from './axe';
-import { BenchHand, ownPage } from './bench';
+import { BenchHand, ownPage, ownSite } from './bench';
 import { test } from './test';
 
 test('a component gets variants; what is typed while one is lit is said of it alone, and instances pick it', async ({
@@ -186,15 +186,8 @@ test('variants stand side by side, live; a press or an arrow key lights one, and
   page,
 }) => {
   const bench = new BenchHand(page);
-  const site = `varied-${Date.now().toString(36)}`;
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Make a site' }).click();
-  await page.getByRole('radio', { name: 'as a copy' }).check();
-  await page.getByLabel('Name').fill(site);
-  await page.getByLabel('Address').fill(site);
-  await page.getByRole('button', { name: 'Make the site' }).click();
-  await page.waitForURL(/\/sites\/[^/]+$/);
-  await page.goto(`${page.url()}/bench/button`);
+  const address = await ownSite(page, 'varied');
+  await page.goto(`${address}/bench/button`);
   const strip = page.getByRole('radiogroup', { name: 'Variants side by side: Tone and Size' });
   const cell = (name: RegExp) => strip.getByRole('radio', { name });
   const drawnIn = (name: RegExp) => cell(name).locator('iframe').contentFrame().locator('a');

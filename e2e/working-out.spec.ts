@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test';
 import { seriousFindings } from './axe';
-import { BenchHand, ownPage } from './bench';
+import { BenchHand, ownPage, ownSite } from './bench';
 import { test } from './test';
 
 test('a value is worked out by a table and as an expression, the same thing, told what does not fit at its place', async ({
@@ -84,5 +84,45 @@ test('a value is worked out by a table and as an expression, the same thing, tol
   await page.getByRole('treeitem', { name: /^Works/ }).click();
   await bench.sentence.getByRole('radio', { name: 'quiet' }).click();
   await expect(placed.locator('h2')).toHaveText('Quietly');
+  await bench.saved();
+});
+
+test('a property is worked out from others in the definition; instances, roster and ledger say so, and it is worked out no more', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  const address = await ownSite(page, 'reckoned');
+  await page.goto(`${address}/bench/mender-card`);
+  await page.getByRole('button', { name: 'Mends: work it out', exact: true }).click();
+  const dialog = page.getByRole('dialog', { name: 'Work out: Mends' });
+  await dialog.getByRole('radio', { name: 'as an expression' }).click();
+  const field = dialog.getByRole('textbox', { name: 'Expression' });
+  // It cannot be worked out from itself: it is not offered, and not known.
+  await field.fill('mends + "!"');
+  await expect(dialog.getByRole('alert')).toContainText('There is no “mends” here.');
+  await field.fill('name + ", " + string(2026 - since) + " years"');
+  await dialog.getByRole('button', { name: 'Work it out' }).click();
+  await expect(bench.definition.getByText('Somebody who mends, 2 years')).toBeVisible();
+  await page.getByRole('treeitem', { name: /^Mends/ }).click();
+  await expect(bench.row('text')).toContainText('worked out');
+  await bench.saved();
+
+  // Where an instance says nothing of it, it follows.
+  await page.goto(`${address}/bench/page-menders`);
+  await page.getByRole('treeitem', { name: 'Mender', exact: true }).first().click();
+  await page.getByRole('button', { name: 'Mends: back to default' }).click();
+  await expect(bench.canvas.getByText('Orla Finch, 12 years')).toBeVisible();
+  await expect(bench.row('Mends')).toContainText('worked out in the definition');
+  await bench.saved();
+  await page.goto(`${address}/library/mender-card`);
+  await expect(page.getByRole('gridcell', { name: 'worked out' })).toHaveCount(1);
+
+  await page.goto(`${address}/bench/mender-card`);
+  await page.getByRole('button', { name: /^Mends, worked out: name \+/ }).click();
+  await dialog.getByRole('button', { name: 'work it out no more' }).click();
+  await expect(page.getByRole('button', { name: 'Mends: work it out', exact: true })).toBeVisible();
+  await page.getByRole('treeitem', { name: /^Mender/ }).click();
+  await page.keyboard.press('Control+z');
+  await expect(bench.definition.getByText('Somebody who mends, 2 years')).toBeVisible();
   await bench.saved();
 });

@@ -1,5 +1,6 @@
 import { assetPath, docOf, IMAGE, TEXT, type Address, type Documents, type Source } from '../model';
 import {
+  dataFor,
   escapeAttribute,
   escapeText,
   prepare,
@@ -70,14 +71,14 @@ export class PageCompiler {
     const { missed } = this.data;
     const body = write(prepared.template, entry);
     const names: Names = {
-      data: this.data,
+      data: dataFor(page, this.data),
       properties: {},
       types: {},
       page: entry,
       repeats: {},
     };
     const html = htmlOf({
-      language: this.documents.site.language,
+      language: page.language ?? this.documents.site.language,
       site: this.documents.site.name,
       title: plainText(page.title, names),
       description: plainText(page.description, names),

@@ -68,15 +68,19 @@ export const Font = Type.Object(
 );
 export type Font = Static<typeof Font>;
 
+/** A language tag (BCP 47). */
+export const LanguageTag = Type.String({
+  pattern: '^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$',
+  maxLength: 35,
+  says: 'language-form',
+});
+
 /** What holds for the whole site: its name and address, its language, widths, fonts, the theme it stands in. */
 export const SiteDoc = document('site', {
   name: Label,
   slug: Slug,
-  /** BCP 47 language tag of the pages. */
-  language: Type.String({
-    pattern: '^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$',
-    says: 'language-form',
-  }),
+  /** The language of the pages. */
+  language: LanguageTag,
   surround: Type.Union([Id, Type.Null()]),
   /** The theme of every page; without one, tokens have the values they were given. */
   theme: Type.Optional(Id),
@@ -173,6 +177,8 @@ export const PageDoc = document('page', {
   /** The picture that stands for it where somebody shares its address. */
   image: Type.Optional(Source),
   draft: Type.Boolean(),
+  /** The language it is in, where that is not the site's. */
+  language: Type.Optional(LanguageTag),
   /** Where it stands among the pages beside it, for whoever works on the site. */
   order: Type.Optional(OrderKey),
   /** The content type of which this is the page of each entry; then the path ends in `<slug>`. */

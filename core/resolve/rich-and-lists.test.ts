@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { languageOf } from '../locale';
 import { parseFragment, serialize } from 'parse5';
 import {
   kindOnly,
@@ -411,6 +412,8 @@ describe('a repeat over a list', () => {
       if (is === 'atMost') return has <= (wanted as string);
       return String(has).includes(String(wanted as string));
     };
+    const sortedBy = (value: string | number) =>
+      typeof value === 'string' ? languageOf('en').sortingKey(value) : value;
     const found = list.filter((record) => where.every((each) => meets(record, each)));
     if (order.length > 0)
       found.sort((a, b) => {
@@ -418,7 +421,7 @@ describe('a repeat over a list', () => {
           const [left, right] = [held(a, path), held(b, path)];
           if (left === right) continue;
           if (left === null || right === null) return left === null ? 1 : -1;
-          return left < right === descending ? 1 : -1;
+          return sortedBy(left) < sortedBy(right) === descending ? 1 : -1;
         }
         return a.id < b.id ? -1 : 1;
       });

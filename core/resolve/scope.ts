@@ -6,6 +6,7 @@ import {
   type Property,
   type PropertyId,
   type SlotId,
+  type TreeDoc,
 } from '../model';
 import {
   evaluate,
@@ -63,17 +64,23 @@ const NOTHING = Object.freeze({});
 /** Options of a definition's axes, by axis: in which of its variants it is looked at. */
 export type Picks = Readonly<Record<PropertyId, string>>;
 
+/** The data of a site as a document reads it: a page may be in a language of its own. */
+export function dataFor(doc: TreeDoc, site: Data): Data {
+  return doc.kind === 'page' && doc.language !== undefined ? site.inLanguage(doc.language) : site;
+}
+
 /**
  * The scope of a document that is opened by itself: a page (with the entry it is made for) or a definition with its defaults.
  * @param picks options that axes have in the place of their defaults
  */
 export function rootScope(
   linked: Linked,
-  data: Data,
+  site: Data,
   page: EntryDoc | LaterItem | undefined,
   before?: Scope,
   picks: Picks = NOTHING,
 ): Scope {
+  const data = dataFor(linked.source, site);
   const names: Names = {
     data,
     properties: NOTHING,

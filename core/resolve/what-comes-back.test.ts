@@ -73,10 +73,10 @@ describe('a field is read by its declared type', () => {
   test('what does not convert to it counts as empty and stays stored', () => {
     const documents = documentsOf(each, shed, one, dated);
     expect(shown(new Linker(), documents, 'each', one)).toBe('<p>yes</p>');
-    expect(shown(new Linker(), documents, 'each', dated)).toBe('<p>16 March 2026</p>');
+    expect(shown(new Linker(), documents, 'each', dated)).toBe('<p>March 16, 2026</p>');
     const asDate = documents.with(retyped({ kind: 'date' }));
     expect(shown(new Linker(), asDate, 'each', one)).toBe('<p>none</p>');
-    expect(shown(new Linker(), asDate, 'each', dated)).toBe('<p>16 March 2026</p>');
+    expect(shown(new Linker(), asDate, 'each', dated)).toBe('<p>March 16, 2026</p>');
     const gone = documents.with({ ...shed, fields: { name: shed.fields['name']! } });
     expect(shown(new Linker(), gone, 'each', one)).toBe('<p>none</p>');
   });

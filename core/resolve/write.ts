@@ -28,7 +28,7 @@ import {
 import { sharedClassOf } from './look';
 import { NO_LOOK, type LookAt } from './look-at';
 import { type Test } from './varied';
-import { instanceScope, itemScope, rootScope, type Scope } from './scope';
+import { dataFor, instanceScope, itemScope, rootScope, type Scope } from './scope';
 
 /** A page's body, ready to be written for any entry, and what of the styles it may show. */
 export interface Template {
@@ -80,7 +80,8 @@ export function noteLook(
  * Evaluates everything that does not depend on the entry of a page, definitions written out in place,
  * and leaves the rest as a program over runs of finished HTML.
  */
-export function prepare(linked: Linked, data: Data): Template {
+export function prepare(linked: Linked, site: Data): Template {
+  const data = dataFor(linked.source, site);
   const entries = linked.source.kind === 'page' ? linked.source.entries : null;
   const page = entries === null ? undefined : new LaterItem((run) => run.page, 'page', entries);
   const parts = new Parts({ classes: new Map(), tags: new Set(), fed: new Set(), words: false });

@@ -1176,6 +1176,7 @@ class Chooser {
           { description: words },
           { image: choices.below(2) === 0 ? null : this.literal(IMAGE) },
           { order: choices.of(['a0', 'a3'])! },
+          { language: choices.of(['de', 'pl', null]) ?? null },
         ])!;
         return { name, args: { page: page.id, set } };
       }

@@ -19,7 +19,7 @@ export function convert(value: Typed, to: TypeSpec, data: Data): Typed | null {
   if (isEmpty(value, data)) return null;
   if (value.type === to.kind) return isWide(to) ? value : within(value, to, data);
   const offered = conversion(value.type, to.kind);
-  const made = offered ? offered(value.value as never, data) : inWords(value, to);
+  const made = offered ? offered(value.value as never, data) : inWords(value, to, data);
   if (made === null) return null;
   const converted = { type: to.kind, value: made } as Typed;
   if (isEmpty(converted, data)) return null;
@@ -27,8 +27,9 @@ export function convert(value: Typed, to: TypeSpec, data: Data): Typed | null {
 }
 
 /** What words mean as a type, or a value is in words: where a type has changed since it was written. */
-function inWords(value: Typed, to: TypeSpec): unknown {
-  if (value.type === 'text') return kindOf(to.kind).parse?.(value.value as string, to) ?? null;
+function inWords(value: Typed, to: TypeSpec, data: Data): unknown {
+  if (value.type === 'text')
+    return kindOf(to.kind).parse?.(value.value as string, to, data) ?? null;
   return to.kind === 'text' ? (kindOf(value.type).spell?.(value.value) ?? null) : null;
 }
 

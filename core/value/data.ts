@@ -1,3 +1,4 @@
+import { languageOf, type Language } from '../locale';
 import {
   addressOfContact,
   docOf,
@@ -27,6 +28,8 @@ export interface Data extends SiteValues {
   /** All entries of a type that visitors may see, by id. */
   entriesOf(type: string): readonly EntryDoc[];
   type(id: string): TypeDoc | undefined;
+  /** The same data as a page in another language reads it; the same object for the same language. */
+  inLanguage(tag: string): Data;
   /**
    * How often something was asked for that is there and not loaded. That is not empty: who reads compares this before
    * and after, and answers `WAITING` where it grew. What was asked for is in `wanted`.
@@ -53,6 +56,8 @@ export const ALL_LOADED: Unloaded = Object.freeze({
 /** The published view of a site's documents. */
 class DocumentsData implements Data {
   private readonly pages = new Map<string, string | undefined>();
+  private readonly languages = new Map<string, Data>();
+  readonly language: Language;
   missed = 0;
   readonly wanted = new Set<string>();
 
@@ -61,7 +66,9 @@ class DocumentsData implements Data {
     /** Entries that visitors may see, by type, each list by id; a list is never changed. */
     private readonly byType: ReadonlyMap<string, readonly EntryDoc[]>,
     readonly unloaded: Unloaded,
-  ) {}
+  ) {
+    this.language = languageOf(documents.site.language);
+  }
 
   static of(documents: Documents, unloaded: Unloaded): DocumentsData {
     const byType = new Map<string, EntryDoc[]>();
@@ -151,6 +158,20 @@ class DocumentsData implements Data {
     return entry && entry.type === page.entries ? pathOf(page, entry) + anchor : '';
   }
 
+  inLanguage(tag: string): Data {
+    if (tag === this.language.tag) return this;
+    let other = this.languages.get(tag);
+    if (!other) {
+      other = {
+        ...over(this),
+        language: languageOf(tag),
+        inLanguage: (next) => this.inLanguage(next),
+      };
+      this.languages.set(tag, other);
+    }
+    return other;
+  }
+
   /** Nobody listens here; `recording` does. */
   note(): void {}
 }
@@ -175,6 +196,7 @@ export function wordBaseOf(doc: Doc | undefined): string | null | undefined {
 /** Whether a change is of something that data says: of pages only where they are found, of styles whether words may have them. */
 function isRead({ before, after }: DocDifference): boolean {
   const kind = (after ?? before)!.kind;
+  if (kind === 'site') return languageIn(before) !== languageIn(after);
   if (kind === 'entry' || kind === 'type' || kind === 'asset') return true;
   if (kind === 'style') return wordBaseOf(before) !== wordBaseOf(after);
   if (kind !== 'page') return before?.kind === 'page';
@@ -182,6 +204,10 @@ function isRead({ before, after }: DocDifference): boolean {
   return (
     before.path !== after.path || before.draft !== after.draft || before.entries !== after.entries
   );
+}
+
+function languageIn(doc: Doc | undefined): string | undefined {
+  return doc?.kind === 'site' ? doc.language : undefined;
 }
 
 /** A list by id with another entry of an id, or none. */
@@ -219,9 +245,39 @@ export function tokensOfType(tokens: string, type: string): string {
   return recordOf(tokens, `type:${type}`);
 }
 
+/** The same data, asked through another object: for those who answer something of it otherwise. */
+function over(data: Data): Data {
+  return {
+    language: data.language,
+    inLanguage: (tag) => data.inLanguage(tag),
+    entry: (id) => data.entry(id),
+    entriesOf: (type) => data.entriesOf(type),
+    type: (id) => data.type(id),
+    asset: (id) => data.asset(id),
+    isWordStyle: (id) => data.isWordStyle(id),
+    title: (entry) => data.title(entry),
+    pageOf: (type) => data.pageOf(type),
+    href: (link) => data.href(link),
+    get missed() {
+      return data.missed;
+    },
+    get wanted() {
+      return data.wanted;
+    },
+    note: (read) => data.note(read),
+  };
+}
+
 /** The same data, noting into `into()` what is read. The sink may change between readings. */
 export function recording(data: Data, into: () => Recorded): Data {
+  const languages = new Map<string, Data>();
   return {
+    language: data.language,
+    inLanguage(tag) {
+      let other = languages.get(tag);
+      if (!other) languages.set(tag, (other = recording(data.inLanguage(tag), into)));
+      return other;
+    },
     entry(id) {
       into().add(id);
       return data.entry(id);

@@ -276,12 +276,12 @@ function sortKey(value: Known, data: Data): string | number | null {
   if (value.type === 'number' || value.type === 'date') return value.value;
   if (value.type === 'boolean') return Number(value.value);
   const text = convert(value, TEXT, data);
-  return text?.type === 'text' ? text.value : null;
+  return text?.type === 'text' && text.value !== null ? data.language.sortingKey(text.value) : null;
 }
 
 /**
- * Empty values come last, upwards and downwards; texts compare by code unit, so the order never depends on
- * the machine.
+ * Empty values come last, upwards and downwards; texts compare by their keys in the language of the page, which
+ * come from data that ships, so the order never depends on the machine.
  */
 function compare(
   a: string | number | null,

@@ -109,7 +109,7 @@ export function Canvas({
   const frameWidth = Math.min(max, full);
   const { frame, body, onLoad, height, natural } = useFrame({
     css,
-    language: site.language,
+    language: built?.scope.data.language.tag ?? site.language,
     built,
     width: frameWidth,
     registry,

@@ -53,7 +53,7 @@ export function Picture({
     [shared, styles, documents, built, room],
   );
   const places = useMemo(() => placesOf(documents, built.linked.doc), [documents, built]);
-  const { language } = documents.site;
+  const { language } = built.scope.data;
   const {
     frame,
     body,
@@ -62,7 +62,7 @@ export function Picture({
     natural: wide,
   } = useFrame({
     css,
-    language,
+    language: language.tag,
     built,
     width: drawn,
     registry,

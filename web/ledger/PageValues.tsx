@@ -21,7 +21,7 @@ import { ChoiceCell } from '../parts/ChoiceCell';
 import { fieldLabel, fittingFields } from '../values/fields';
 import { ValueCell } from '../values/ValueCell';
 import { WordsField } from '../values/WordsField';
-import { componentWords } from '../words';
+import { componentWords, languageSample } from '../words';
 import { BoundTo } from './BoundTo';
 import { DraftField } from '../values/DraftField';
 import { GroupCell } from './GroupCell';
@@ -76,9 +76,25 @@ export function PageValues({ page }: { page: PageDoc }): ReactNode {
       </tbody>
       <LandmarkRow page={page} />
       <tbody>
-        <WordsRow page={page} member="title" rows={3} />
+        <WordsRow page={page} member="title" rows={4} />
         <WordsRow page={page} member="description" rows={undefined} />
         <SharedPicture page={page} />
+        <tr>
+          <th scope="row">language</th>
+          <td className={page.language === undefined ? 'cell' : 'cell set wins'}>
+            <DraftField
+              mono
+              label="Language of the page"
+              stored={page.language ?? ''}
+              placeholder={`as the site: ${documents.site.language}`}
+              edit={(tag) => ({
+                name: 'setPage',
+                args: { page: page.id, set: { language: tag.trim() === '' ? null : tag.trim() } },
+              })}
+            />
+          </td>
+          <td className="quiet">{languageSample(page.language ?? documents.site.language)}</td>
+        </tr>
       </tbody>
       <tbody>
         <tr>

@@ -19,6 +19,7 @@ export function WorkedOut({
   wanted,
   source,
   gives,
+  isShort = false,
   onGive,
   onRelease,
 }: {
@@ -29,6 +30,8 @@ export function WorkedOut({
   wanted: TypeSpec;
   source: Source | undefined;
   gives: ((source: Source) => string) | undefined;
+  /** Whether there is room for a sign alone: what it is worked out from is told where one points at it. */
+  isShort?: boolean;
   onGive: (source: Source) => void;
   /** Lets it be what it was without. */
   onRelease: () => void;
@@ -48,6 +51,16 @@ export function WorkedOut({
           title="Work it out from other values"
           onPress={() => setOpen(true)}
         />
+      ) : isShort ? (
+        <button
+          type="button"
+          className="icon-button is-worked-out"
+          aria-label={`${label}, worked out: ${typed}`}
+          title={`Worked out: ${typed}`}
+          onClick={() => setOpen(true)}
+        >
+          <SquareFunction size={13} aria-hidden />
+        </button>
       ) : (
         <span className="worked-out">
           <button
@@ -79,6 +92,7 @@ export function WorkedOut({
             source={source}
             gives={gives}
             onDone={onGive}
+            onRelease={typed === undefined ? undefined : onRelease}
             onClose={() => setOpen(false)}
           />
         </Suspense>

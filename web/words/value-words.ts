@@ -1,6 +1,6 @@
+import { languageOf } from '@sormet/core/locale';
 import {
   allOf,
-  dateInWords,
   docOf,
   entryTitle,
   kindOf,
@@ -65,11 +65,11 @@ export function valueWords(
     case 'boolean':
       return value.value ? 'yes' : 'no';
     case 'number':
-      return String(value.value);
+      return languageOf(documents.site.language).number(value.value, {});
     case 'choice':
       return optionLabel(documents, value.value, type);
     case 'date':
-      return dateInWords(value.value);
+      return languageOf(documents.site.language).date(value.value, 'long');
     case 'link':
       return linkWords(documents, value.value);
     case 'image':

@@ -6,6 +6,7 @@ import {
   docOf,
   type Documents,
   inOrder,
+  LanguageTag,
   OrderKey,
   own,
   PageDoc,
@@ -95,6 +96,8 @@ export const setPage = defineEdit({
         Type.Object({ description: Source }, exact),
         Type.Object({ image: Type.Union([Source, Type.Null()]) }, exact),
         Type.Object({ order: OrderKey }, exact),
+        // Without one it is in the language of the site.
+        Type.Object({ language: Type.Union([LanguageTag, Type.Null()]) }, exact),
       ]),
     },
     exact,

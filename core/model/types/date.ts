@@ -1,7 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { format } from 'date-fns/format';
-import { enGB } from 'date-fns/locale/en-GB';
-import { parseISO } from 'date-fns/parseISO';
+import { isDay } from '../../locale';
 import { defineKind, specSchema } from './kind';
 
 /** A full-date (RFC 3339, 5.6); `''` for none. */
@@ -16,16 +14,9 @@ export const dateKind = defineKind({
   isEmpty: (value) => value === '',
   parse(words) {
     const date = words.trim();
-    return /^\d{4}-\d{2}-\d{2}$/.test(date) && dateInWords(date) !== '' ? date : null;
+    return isDay(date) ? date : null;
   },
-  to: { text: dateInWords },
-  fragments: (value) => [dateInWords(value)],
+  to: { text: (value, site) => site.language.date(value, 'long') },
   attribute: (name, value) => [[name, value]],
   asksSite: false,
 });
-
-/** A full-date (RFC 3339) in words, British English: `3 December 2026`. Never depends on the time zone. */
-export function dateInWords(date: string): string {
-  const parsed = parseISO(date);
-  return Number.isNaN(parsed.getTime()) ? '' : format(parsed, 'd MMMM yyyy', { locale: enGB });
-}

@@ -74,7 +74,6 @@ export function isWide(spec: TypeSpec): boolean {
 }
 
 export { ColourValue } from './colour';
-export { dateInWords } from './date';
 export { TokenOf, tokenProperty } from './token-of';
 export { ICON_SHAPES, IconValue, type IconPaint } from './icon';
 export { ImageValue } from './image';

@@ -1,4 +1,5 @@
 import { Type, type Static, type TObject, type TProperties, type TSchema } from '@sinclair/typebox';
+import type { Language } from '../../locale';
 import type { Said } from '../../said';
 import type { MediaType } from '../assets';
 import type { LinkValue } from './link-value';
@@ -18,6 +19,8 @@ export interface KnownAsset {
 
 /** What reading a value may ask of a site; `Data` of core/value answers it, and notes what was asked. */
 export interface SiteValues {
+  /** The language that dates and numbers are written in, and texts are sorted by. */
+  readonly language: Language;
   entry(id: string): KnownEntry | undefined;
   asset(id: string): KnownAsset | undefined;
   /** The text by which people know an entry. */
@@ -77,7 +80,7 @@ export interface KindOf<
   /** What values of other kinds become as this one: for kinds that came later than those. */
   readonly from?: Conversions<never, Static<V>>;
   /** What words mean as this kind: read where a type has changed, never offered as something to bind to. */
-  parse?(words: string, spec: Static<S>): Static<V> | null;
+  parse?(words: string, spec: Static<S>, site?: Pick<SiteValues, 'language'>): Static<V> | null;
   /** A value in words, read back by `parse`: for the same. */
   spell?(value: Static<V>): string;
   /** What is written where text stands; left out for kinds that are not written there. */

@@ -1,4 +1,5 @@
 import { Type } from '@sinclair/typebox';
+import { languageOf } from '../../locale';
 import { say } from '../../said';
 import { defineKind, specSchema } from './kind';
 
@@ -18,14 +19,9 @@ export const numberKind = defineKind({
     value >= (least ?? -Infinity) && value <= (most ?? Infinity)
       ? null
       : say('number-out-of-range', { value, least: least ?? '…', most: most ?? '…' }),
-  parse(words) {
-    if (!/^\s*-?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?\s*$/i.test(words)) return null;
-    const number = Number(words);
-    // What is larger than a double holds is no number that could be stored.
-    return Number.isFinite(number) ? number : null;
-  },
-  to: { text: (value) => String(value) },
-  fragments: (value) => [String(value)],
+  parse: (words, _, site) => (site?.language ?? languageOf('en')).readNumber(words),
+  // Years and house numbers are numbers too: thousands stand apart only where somebody asks for it.
+  to: { text: (value, site) => site.language.number(value, {}) },
   attribute: (name, value) => [[name, String(value)]],
   css: (value) => String(value),
   asksSite: false,

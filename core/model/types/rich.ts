@@ -44,7 +44,8 @@ export const richKind = defineKind({
   to: { text: (value) => richWords(value) },
   from: {
     text: (value: string) => [value],
-    number: (value: number) => [String(value)],
+    number: (value: number, site) => [site.language.number(value, {})],
+    date: (value: string, site) => [site.language.date(value, 'long')],
   },
   fragments: (value, site) => value.map((piece) => fragmentOf(piece, site)),
   asksSite: true,

@@ -127,6 +127,7 @@ export function PropertyLine({
             wanted={made.type}
             source={made.default}
             gives={undefined}
+            isShort
             onGive={(value) => sync.edit({ name: 'setDefault', args: { ...args, value } })}
             onRelease={() =>
               sync.edit({ name: 'setDefault', args: { ...args, value: emptyLiteral(made.type) } })

@@ -1,3 +1,4 @@
+import { languageOf } from '@sormet/core/locale';
 import {
   allOf,
   entryTitle,
@@ -18,6 +19,7 @@ export type ReadCell =
 /** The words of a cell, as a spreadsheet holds them, as a value of a type; or why they are none. */
 export function readCell(documents: Documents, type: TypeSpec, words: string): ReadCell {
   const text = words.trim();
+  const inLanguage = { language: languageOf(documents.site.language) };
   const made = (value: unknown): ReadCell =>
     value === null || value === undefined
       ? {
@@ -36,7 +38,7 @@ export function readCell(documents: Documents, type: TypeSpec, words: string): R
     case 'rich':
       return made([words]);
     case 'number': {
-      const value = kindOf('number').parse?.(text, type) as number | null;
+      const value = kindOf('number').parse?.(text, type, inLanguage) as number | null;
       return value === null ? made(null) : within(value);
     }
     case 'length':
@@ -83,7 +85,7 @@ export function readCell(documents: Documents, type: TypeSpec, words: string): R
     case 'list':
       return { ok: false, reason: 'It is set in its own editor, not by words.' };
     default:
-      return made(kindOf(type.kind).parse?.(text, type));
+      return made(kindOf(type.kind).parse?.(text, type, inLanguage));
   }
 }
 

@@ -1,3 +1,4 @@
+import { knownTag } from '@sormet/core/locale';
 import { useMemo } from 'react';
 import {
   inOrder,
@@ -119,7 +120,8 @@ export function useRoster(
     );
     if (!sort) return shown;
     const keyed = shown.map((row) => ({ row, key: words(row, sort.by) }));
-    const compare = new Intl.Collator('en', { numeric: true }).compare;
+    const compare = new Intl.Collator(knownTag(documents.site.language) ?? 'en', { numeric: true })
+      .compare;
     keyed.sort((a, b) => (sort.down ? compare(b.key, a.key) : compare(a.key, b.key)));
     return keyed.map(({ row }) => row);
   }, [all, columns, documents, filter, standing, sort]);

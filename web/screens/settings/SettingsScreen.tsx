@@ -6,7 +6,7 @@ import { useSayLost } from '../../values/use-say-lost';
 import { allOf, blocksOfNode, IMAGE, newId, own, type Documents } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
 import { keyParts, widthsOf } from '@sormet/core/style';
-import { count } from '../../words';
+import { count, languageName, languageSample } from '../../words';
 import { Keys } from '../../parts/Keys';
 import { DraftField } from '../../values/DraftField';
 import { useDerived, useSync } from '../../site/SiteProvider';
@@ -57,7 +57,10 @@ export function SettingsScreen(): ReactNode {
               edit={(slug) => ({ name: 'setSite', args: { set: { slug } } })}
             />
           </Row>
-          <Row label="language" note="of its pages, as a language tag (BCP 47): en, de-AT">
+          <Row
+            label="language"
+            note={`of its pages, as a language tag (BCP 47): en, de-AT. Here ${languageName(site.language)}: ${languageSample(site.language)}`}
+          >
             <DraftField
               mono
               label="Language of the pages"

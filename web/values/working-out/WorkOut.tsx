@@ -39,6 +39,7 @@ export function WorkOut({
   source,
   gives: shows,
   onDone,
+  onRelease,
   onClose,
 }: {
   label: string;
@@ -54,6 +55,8 @@ export function WorkOut({
   /** What a source gives where one is looking, in words. */
   gives: ((source: Source) => string) | undefined;
   onDone: (source: Source) => void;
+  /** Lets it be what it was without; nothing where it is not worked out yet. */
+  onRelease: (() => void) | undefined;
   onClose: () => void;
 }): ReactNode {
   // What was there when it was opened is what one goes on from, whatever comes meanwhile.
@@ -147,6 +150,18 @@ export function WorkOut({
           <span className="quiet">It is not saved until it fits together.</span>
         )}
       </p>
+      {onRelease ? (
+        <button
+          type="button"
+          className="as-link"
+          onClick={() => {
+            onRelease();
+            onClose();
+          }}
+        >
+          work it out no more
+        </button>
+      ) : null}
       <details className="work-names">
         <summary>What can be named here</summary>
         <ul>
