@@ -1,10 +1,12 @@
 import {
   own,
+  isMade,
   queriedType,
   text,
   type ComponentDoc,
-  type Expression,
   type Literal,
+  type Made,
+  type RichPiece,
   type Source,
   type TreeNode,
   type Typed,
@@ -118,7 +120,7 @@ export class SourcesThere {
 
   private read(source: Source, at: Reader): Source | undefined {
     if (source.is === 'value') return this.literal(source);
-    if (source.is === 'expression') return this.expression(source, at);
+    if (isMade(source)) return this.made(source, at);
     if (at !== 'here') return this.readInside(source, at);
     const { clip, target, there, ids } = this.carrying;
     if (source.is === 'property')
@@ -142,15 +144,17 @@ export class SourcesThere {
     return path && reader && { ...source, from: reader, path };
   }
 
-  /** An expression whose names are read there; for what cannot be, what it held; nothing where that is not known either. */
-  private expression(source: Expression, at: Reader): Expression | undefined {
+  /** What is made from names that are read there; for what cannot be, what it held; nothing where that is not known either. */
+  private made<M extends Made>(source: M, at: Reader): M | undefined {
     const names: Record<string, Source> = {};
     for (const name of Object.keys(source.names).sort()) {
       const now = this.read(source.names[name]!, at) ?? this.held(source.names[name]!);
       if (!now) return undefined;
       names[name] = now;
     }
-    return { ...source, names };
+    if (source.is !== 'words') return { ...source, names };
+    const pieces = this.value({ type: 'rich', value: source.pieces as RichPiece[] });
+    return { ...source, names, pieces } as M;
   }
 
   /** What gives an entry of a type at the place: the one it was read from, else the nearest that does. */
@@ -169,7 +173,7 @@ export class SourcesThere {
 
   /** In a definition that comes along: its properties are its own, fields are those of its repeats. */
   private readInside(
-    source: Exclude<Source, { is: 'value' | 'expression' }>,
+    source: Exclude<Source, { is: 'value' | 'expression' | 'words' }>,
     component: ComponentDoc,
   ): Source | undefined {
     if (source.is === 'property') return source;

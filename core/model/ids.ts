@@ -29,3 +29,6 @@ export type FieldId = string;
 export type WidthId = string;
 /** The id of a rule, within its component. */
 export type RuleId = string;
+
+/** A name of a value in an expression or among words: nobody sees it, what it stands for has its own. */
+export const NAME_PATTERN = '^[a-z][a-zA-Z0-9]{0,39}$';

@@ -3,6 +3,7 @@ export * from './json';
 export * from './own';
 export * from './well-formed';
 export * from './limits';
+export * from './format';
 export * from './types';
 export * from './addresses';
 export * from './source';

@@ -13,7 +13,7 @@ import { blockSources, chainOf, ruleSources, sourcesOf } from './node-sources';
 import { own } from './own';
 import { addressesAt, isPerEntry, pathsOfEntry, pathsOfPage } from './paths';
 import { pointer } from './pointer';
-import type { Source } from './source';
+import { isMade, type Source } from './source';
 import { NEVER_CONTENT } from './types';
 import { NONE, type Block, type TreeNode } from './tree';
 import type { Finding } from './well-formed';
@@ -267,7 +267,7 @@ function pageFindings(doc: Extract<Doc, { kind: 'page' }>): Finding[] {
     const fits = (given ? chainOf(given) : []).every(
       (source) =>
         source.is === 'value' ||
-        source.is === 'expression' ||
+        isMade(source) ||
         (source.is === 'field' && source.from === 'page' && doc.entries !== null),
     );
     return fits ? [] : [{ path: '/' + which, reason: say('page-has-not') }];
@@ -310,18 +310,18 @@ function defaultReason(doc: ComponentDoc, property: string, source: Source): Sai
   if (source.is === 'value') return null;
   const isOwn = (each: Source) =>
     each.is === 'value' ||
-    each.is === 'expression' ||
+    isMade(each) ||
     (each.is === 'property' && own(doc.properties, each.property) !== undefined);
-  if (source.is !== 'expression' || !chainOf(source).every(isOwn)) return say('default-no-value');
+  if (!isMade(source) || !chainOf(source).every(isOwn)) return say('default-no-value');
   const seen = new Set<string>();
-  const open = [source];
+  const open: Source[] = [source];
   for (let at = open.pop(); at !== undefined; at = open.pop())
     for (const each of chainOf(at)) {
       if (each.is !== 'property' || seen.has(each.property)) continue;
       if (each.property === property) return say('works-out-itself');
       seen.add(each.property);
       const next = own(doc.properties, each.property)?.default;
-      if (next?.is === 'expression') open.push(next);
+      if (next && isMade(next)) open.push(next);
     }
   return null;
 }

@@ -1,6 +1,6 @@
 import type { ComponentDoc, Patch } from './documents';
 import type { NodeId } from './ids';
-import type { Source } from './source';
+import { isMade, type Source } from './source';
 import { mapBlock, mapNode, mapPatch, mapQuery, type Naming } from './named';
 import type { Block, Query, TreeNode } from './tree';
 
@@ -67,8 +67,7 @@ export function chainOf(source: Source): Source[] {
   const found: Source[] = [];
   const add = (each: Source): void => {
     found.push(each);
-    if (each.is === 'expression')
-      for (const name of Object.keys(each.names).sort()) add(each.names[name]!);
+    if (isMade(each)) for (const name of Object.keys(each.names).sort()) add(each.names[name]!);
     if (typeof each.whenEmpty === 'object') add(each.whenEmpty.use);
   };
   add(source);
@@ -83,7 +82,7 @@ export function withSources(source: Source, replace: Replace): Source {
   const put = replace(source);
   if (put !== source) return put;
   let now = source;
-  if (source.is === 'expression') {
+  if (isMade(source)) {
     const names = Object.entries(source.names).map(
       ([name, each]) => [name, withSources(each, replace)] as const,
     );

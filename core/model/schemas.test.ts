@@ -1,13 +1,15 @@
 import { Ajv } from 'ajv';
 import type { TSchema } from '@sinclair/typebox';
-import { SCHEMAS, SOURCE_SCHEMA, VALUE_KINDS } from '.';
-import { RICH_PIECE } from './types';
+import { FORMAT_OF_VALUE, SCHEMAS, SOURCE_SCHEMA, VALUE_KINDS } from '.';
+import { RICH_PIECE, WORDS_PIECE } from './types';
 
 /** Every schema of the model: of documents, of sources, of each kind of value and its type. */
 const ALL: [string, TSchema][] = [
   ...Object.entries(SCHEMAS).map(([kind, schema]): [string, TSchema] => [`the ${kind}`, schema]),
   ['a source', SOURCE_SCHEMA],
   ['a piece of rich text', RICH_PIECE],
+  ['a piece of words around values', WORDS_PIECE],
+  ['a format', FORMAT_OF_VALUE],
   ...VALUE_KINDS.flatMap(({ kind, spec, value }): [string, TSchema][] => [
     [`the type of ${kind}`, spec],
     [`a value of ${kind}`, value],

@@ -1,9 +1,6 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
-import { ID_PATTERN } from './ids';
-import { VALUE_KINDS, type Typed } from './types';
-
-/** A name in an expression: nobody sees it, what it stands for has its own. */
-const NAME = '^[a-z][a-zA-Z0-9]{0,39}$';
+import { ID_PATTERN, NAME_PATTERN } from './ids';
+import { ValuePlace, VALUE_KINDS, type Typed, type WordsPiece } from './types';
 
 const Id = Type.String({ pattern: ID_PATTERN });
 
@@ -55,6 +52,11 @@ export const SOURCE_SCHEMA = Type.Recursive(
         Type.Literal('hide'),
       ]),
     );
+    /** What the names in it stand for: so that renaming rewrites nothing. */
+    const names = Type.Record(Type.String({ pattern: NAME_PATTERN }), Self, {
+      additionalProperties: false,
+      maxProperties: 60,
+    });
     return Type.Union([
       ...literalSchemas(VALUE_KINDS, whenEmpty),
       Type.Object(
@@ -80,11 +82,29 @@ export const SOURCE_SCHEMA = Type.Recursive(
           is: Type.Literal('expression'),
           /** CEL, in which every name is one of `names`. */
           cel: Type.String({ minLength: 1, maxLength: 2000 }),
-          /** What the names in it stand for: so that renaming rewrites nothing. */
-          names: Type.Record(Type.String({ pattern: NAME }), Self, {
-            additionalProperties: false,
-            maxProperties: 60,
+          names,
+          whenEmpty,
+        },
+        { additionalProperties: false },
+      ),
+      Type.Object(
+        {
+          is: Type.Literal('words'),
+          of: Type.Literal('text'),
+          pieces: Type.Array(Type.Union([Type.String({ maxLength: 20000 }), ValuePlace]), {
+            maxItems: 200,
           }),
+          names,
+          whenEmpty,
+        },
+        { additionalProperties: false },
+      ),
+      Type.Object(
+        {
+          is: Type.Literal('words'),
+          of: Type.Literal('rich'),
+          pieces: Type.Array(Type.Unsafe<WordsPiece>(Type.Ref('WordsPiece')), { maxItems: 2000 }),
+          names,
           whenEmpty,
         },
         { additionalProperties: false },
@@ -112,6 +132,17 @@ export function literal(value: Typed): Literal {
 /** The value that a source is, where it is written where it stands; nothing for one that is read or worked out. */
 export function writtenIn(source: Source | undefined): Typed | undefined {
   return source?.is === 'value' ? source : undefined;
+}
+
+/** A source that is words with values among them. */
+export type Words = Extract<Source, { is: 'words' }>;
+
+/** A source that is made from what its names stand for. */
+export type Made = Expression | Words;
+
+/** Whether a source is made from others: worked out, or words around them. */
+export function isMade(source: Source | undefined): source is Made {
+  return source?.is === 'expression' || source?.is === 'words';
 }
 
 /** A literal source of type text. */

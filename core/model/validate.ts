@@ -5,8 +5,9 @@ import { say } from '../said';
 import { own } from './own';
 import { isOrderKey } from './order';
 import { pointer } from './pointer';
+import { FORMAT_OF_VALUE } from './format';
 import { SOURCE_SCHEMA } from './source';
-import { RICH_PIECE } from './types';
+import { RICH_PIECE, WORDS_PIECE } from './types';
 import { SCHEMAS, type Doc } from './documents';
 import { whyNot } from './why-not';
 import { illFormedText, type Finding } from './well-formed';
@@ -17,7 +18,7 @@ FormatRegistry.Set('order-key', isOrderKey);
 type Check = (value: unknown) => boolean;
 
 /** The recursive schemas that others refer to. */
-const REFERRED = [SOURCE_SCHEMA, RICH_PIECE];
+const REFERRED = [SOURCE_SCHEMA, RICH_PIECE, WORDS_PIECE, FORMAT_OF_VALUE];
 
 const compiled = new Map<TSchema, Check>();
 

@@ -1,5 +1,6 @@
 import {
   chainOf,
+  isMade,
   own,
   shareChildren,
   treeDifference,
@@ -173,9 +174,7 @@ function movesHeadings(
 /** The properties that are worked out from others, each after those that it reads. None reads itself, however indirectly. */
 function inOrderOfReading(properties: Linked['properties']): Linked['properties'] {
   const left = new Map(
-    properties
-      .filter(({ property }) => property.default.is === 'expression')
-      .map((each) => [each.id, each]),
+    properties.filter(({ property }) => isMade(property.default)).map((each) => [each.id, each]),
   );
   const found: Linked['properties'][number][] = [];
   const add = (id: string): void => {

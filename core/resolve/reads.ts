@@ -48,6 +48,7 @@ export class ReadsBuilder {
     if (kindOf(type.kind).asksSite || !isWide(type)) this.data = true;
     switch (source.is) {
       case 'expression':
+      case 'words':
         // Its names are read each as it is declared.
         this.data = true;
         break;

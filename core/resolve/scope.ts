@@ -1,4 +1,5 @@
 import {
+  isMade,
   own,
   type DocId,
   type EntryDoc,
@@ -148,7 +149,7 @@ function valuesOf(
 ): Record<PropertyId, Result> {
   const properties: Record<PropertyId, Result> = {};
   for (const { id, property } of list)
-    if (property.default.is !== 'expression')
+    if (!isMade(property.default))
       properties[id] = valueOf(id, property, evaluate(property.default, property.type, outside));
   if (workedOut.length === 0) return properties;
   const inside: Names = { data, properties, types, page: undefined, repeats: NOTHING };

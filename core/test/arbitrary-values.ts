@@ -1,11 +1,16 @@
 import fc from 'fast-check';
+import { DATE_STYLES, PLURAL_FORMS } from '../locale';
 import {
   LENGTH_UNITS,
   VALUE_KINDS,
+  type Format,
   type ListRecord,
+  type NumberFormat,
   type RichPiece,
   type Typed,
   type ValueKind,
+  type Words,
+  type WordsPiece,
 } from '../model';
 
 const words = fc.oneof(
@@ -47,28 +52,84 @@ const RICH_TAGS = [
   'blockquote',
 ] as const;
 
+const element = <P>(piece: fc.Arbitrary<P>) =>
+  fc
+    .record({
+      tag: fc.constantFrom(...RICH_TAGS),
+      link: fc.option(link, { nil: undefined }),
+      style: fc.constantFrom(undefined, 'pill', 'pill-wide', 'gone'),
+      children: fc.array(piece, { maxLength: 3 }),
+    })
+    .map(({ tag, link: to, style, children }) => ({
+      tag,
+      ...(to ? { link: to } : {}),
+      ...(style === undefined ? {} : { style }),
+      children,
+    }));
+
 /** Rich text of any shape that its schema lets through, nesting that no parser keeps included. */
 export const rich: fc.Arbitrary<RichPiece[]> = fc
   .letrec<{ piece: RichPiece }>((tie) => ({
-    piece: fc.oneof(
-      { depthSize: 'small', withCrossShrink: true },
-      words,
-      fc
-        .record({
-          tag: fc.constantFrom(...RICH_TAGS),
-          link: fc.option(link, { nil: undefined }),
-          style: fc.constantFrom(undefined, 'pill', 'pill-wide', 'gone'),
-          children: fc.array(tie('piece'), { maxLength: 3 }),
-        })
-        .map(({ tag, link: to, style, children }) => ({
-          tag,
-          ...(to ? { link: to } : {}),
-          ...(style === undefined ? {} : { style }),
-          children,
-        })),
-    ),
+    piece: fc.oneof({ depthSize: 'small', withCrossShrink: true }, words, element(tie('piece'))),
   }))
   .piece.chain((first) => fc.array(fc.constant(first), { minLength: 1, maxLength: 2 }));
+
+const digits = fc.option(fc.nat(10), { nil: undefined });
+const numberFormat: fc.Arbitrary<NumberFormat> = fc
+  .record({
+    least: digits,
+    most: digits,
+    grouped: fc.option(fc.boolean(), { nil: undefined }),
+    of: fc.oneof(
+      fc.constant(undefined),
+      fc.constant({ is: 'percent' as const }),
+      fc.constantFrom('EUR', 'JPY', 'XXX').map((currency) => ({ is: 'money' as const, currency })),
+      fc
+        .tuple(fc.constantFrom('meter', 'year', 'no-unit'), fc.constantFrom({}, { short: true }))
+        .map(([unit, short]) => ({ is: 'unit' as const, unit, ...short })),
+    ),
+  })
+  .map((style) => JSON.parse(JSON.stringify({ as: 'number', ...style })) as NumberFormat);
+
+/** Every way in which a value can be written among words. */
+export const formats: fc.Arbitrary<Format> = fc.oneof(
+  numberFormat,
+  fc.constantFrom(...DATE_STYLES).map((style) => ({ as: 'date' as const, style })),
+  fc
+    .tuple(fc.constantFrom('and' as const, 'or' as const), fc.constantFrom({}, { field: 'name' }))
+    .map(([by, field]) => ({ as: 'list' as const, by, ...field })),
+  fc
+    .tuple(
+      fc.dictionary(fc.constantFrom(...PLURAL_FORMS), fc.constantFrom('# year', '##', '', 'years')),
+      fc.option(numberFormat, { nil: undefined }),
+      fc.constantFrom({}, { none: 'none' }),
+    )
+    .map(([forms, number, none]) => ({
+      as: 'plural' as const,
+      forms,
+      ...(number ? { number } : {}),
+      ...none,
+    })),
+);
+
+const place = fc
+  .tuple(fc.constantFrom('n0', 'n1', 'n2'), fc.option(formats, { nil: undefined }))
+  .map(([name, format]) => ({ place: name, ...(format ? { format } : {}) }));
+
+/** Words around values of any shape, plain and rich: their places are called n0, n1 and n2. */
+export const wordsAround: fc.Arbitrary<Pick<Words, 'of' | 'pieces'>> = fc.oneof(
+  fc
+    .array(fc.oneof(words, place), { maxLength: 5 })
+    .map((pieces) => ({ of: 'text' as const, pieces })),
+  fc
+    .array(
+      fc.letrec<{ piece: WordsPiece }>((tie) => ({
+        piece: fc.oneof({ depthSize: 'small' }, words, place, element(tie('piece'))),
+      })).piece,
+      { maxLength: 3 },
+    )
+    .map((pieces) => ({ of: 'rich' as const, pieces })),
+) as fc.Arbitrary<Pick<Words, 'of' | 'pieces'>>;
 
 const plain = {
   text: words,

@@ -34,6 +34,7 @@ import {
   text,
   type ComponentDoc,
   type Documents,
+  type Format,
   type EntryDoc,
   type PageDoc,
   type Place,
@@ -314,7 +315,7 @@ class Chooser {
   /** Something that gives a value at a place of a document: a literal, or what can be read there. */
   private source(type: TypeSpec, at: TreeDoc = this.doc): Source {
     if (this.choices.below(2) === 0) return this.literal(type);
-    if (this.choices.below(4) === 0) return this.workedOut(type, at);
+    if (this.choices.below(type.kind === 'rich' ? 2 : 4) === 0) return this.workedOut(type, at);
     const read = at.kind === 'page' ? this.bound(type, at) : this.handedIn(type, at);
     return read ?? this.literal(type);
   }
@@ -327,7 +328,42 @@ class Chooser {
     const cel = choices.of(['empty(n0) ? n1 : n0', 'n1', '!empty(n0) && n1 == n0 ? n0 : n1'])!;
     const whenEmpty = choices.of([undefined, 'hide', { use: this.usual(type) }] as const);
     const names = { n0: read, n1: this.usual(type) };
+    if ((type.kind === 'text' || type.kind === 'rich') && choices.below(2) === 0)
+      return this.aroundValues(type.kind, names, whenEmpty);
     return { is: 'expression', cel, names, ...(whenEmpty ? { whenEmpty } : {}) };
+  }
+
+  /** Words around what names stand for, written in one of the ways there are. */
+  private aroundValues(
+    of: 'text' | 'rich',
+    names: Record<string, Source>,
+    whenEmpty: Source['whenEmpty'],
+  ): Source {
+    const { choices } = this;
+    const format = choices.of<Format | undefined>([
+      undefined,
+      { as: 'number', most: 2, of: { is: 'unit', unit: 'meter' } },
+      { as: 'plural', forms: { one: '# year', other: '# years' } },
+    ]);
+    const place = { place: 'n0', ...(format ? { format } : {}) };
+    const rest = { names, ...(whenEmpty ? { whenEmpty } : {}) };
+    const style = this.style();
+    return of === 'text'
+      ? { is: 'words', of, pieces: [this.words(), place, { place: 'n1' }], ...rest }
+      : {
+          is: 'words',
+          of,
+          pieces: [
+            place,
+            { tag: 'span', ...(style === undefined ? {} : { style }), children: [this.words()] },
+            {
+              tag: 'a',
+              link: { to: 'page', page: this.page().id },
+              children: [{ place: 'n1' }],
+            },
+          ],
+          ...rest,
+        };
   }
 
   /** A property of a definition that may feed a type. */

@@ -1,8 +1,18 @@
 import { Kind as TYPE, type TSchema } from '@sinclair/typebox';
 import { Value } from '@sinclair/typebox/value';
-import { Block, Declared, Ref, RICH_PIECE, SOURCE_SCHEMA, Typed, VALUE_KINDS } from '../model';
+import {
+  Block,
+  FORMAT_OF_VALUE,
+  Declared,
+  Ref,
+  RICH_PIECE,
+  SOURCE_SCHEMA,
+  Typed,
+  VALUE_KINDS,
+  WORDS_PIECE,
+} from '../model';
 
-const REFERRED = [SOURCE_SCHEMA, RICH_PIECE];
+const REFERRED = [SOURCE_SCHEMA, RICH_PIECE, WORDS_PIECE, FORMAT_OF_VALUE];
 
 interface Described extends TSchema {
   readonly anyOf?: readonly TSchema[];

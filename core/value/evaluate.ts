@@ -1,6 +1,8 @@
 import {
   isWide,
   own,
+  RICH,
+  TEXT,
   type EntryDoc,
   type Expression,
   type FieldId,
@@ -9,7 +11,9 @@ import {
   type Source,
   type Typed,
   type TypeSpec,
+  type Words,
 } from '../model';
+import { withValues, writtenAs } from './among-words';
 import { convert, passesAsIs } from './convert';
 import type { Data } from './data';
 import { declaredType, isEntry, type Item } from './items';
@@ -157,7 +161,70 @@ function read(source: Source, names: Names): Result {
     }
     case 'expression':
       return reckoned(source, names);
+    case 'words':
+      return amongWords(source, names);
   }
+}
+
+/**
+ * Words around values: all of them are there, or it was decided what stands for one that is not; else they are empty as a
+ * whole. What stands in may be words, whatever the value would have been.
+ */
+function amongWords(source: Words, names: Names): Result {
+  const { data } = names;
+  const order = Object.keys(source.names).sort();
+  const places = order.map((name) => {
+    const { whenEmpty, ...alone } = source.names[name]!;
+    const standIn =
+      typeof whenEmpty === 'object'
+        ? evaluate(whenEmpty.use, TEXT, names)
+        : HOW_EMPTY[whenEmpty ?? 'default'];
+    return {
+      value: givenBy(alone as Source, names),
+      type: typeOf(alone as Source, names),
+      standIn,
+    };
+  });
+  const given = [...places.map(({ value }) => value), ...places.map(({ standIn }) => standIn)];
+  return sooner(given, (values) => {
+    // The first value without which they cannot be decides what they are.
+    let outcome: Hide | Waiting | typeof EMPTY | undefined;
+    const words = withValues(source, (name, format) => {
+      const at = order.indexOf(name);
+      const value = values[at] ?? null;
+      if (value === HIDE || value === WAITING) {
+        outcome ??= value;
+        return '';
+      }
+      const written =
+        value?.value == null ? null : writtenAs(value as Typed, places[at]!.type, format, data);
+      if (written !== null) return written;
+      const other = values[order.length + at] ?? null;
+      if (other?.type === 'text' && other.value !== null) return other.value;
+      outcome ??= other === HIDE || other === WAITING ? other : EMPTY;
+      return '';
+    });
+    return outcome === undefined ? words : outcome === EMPTY ? null : outcome;
+  });
+}
+
+const EMPTY = Symbol('empty');
+
+/** What is there in the place of an empty value: words, none of the words around it, or not even the element. */
+const HOW_EMPTY: Readonly<Record<'default' | 'nothing' | 'hide', Known>> = {
+  default: null,
+  nothing: { type: 'text', value: '' },
+  hide: HIDE,
+};
+
+/** What is made from others: at once where all of them are known, else when a page is written. */
+function sooner(given: readonly Result[], make: (values: readonly Known[]) => Known): Result {
+  if (!given.some((each) => each instanceof Later)) return make(given as Known[]);
+  const mayHide = given.some((each) => each === HIDE || (each instanceof Later && each.mayHide));
+  return new Later(
+    (run) => make(given.map((each) => (each instanceof Later ? each.read(run) : each))),
+    mayHide,
+  );
 }
 
 /** What an expression gives at a place: at once where all its names are known, else when a page is written. */
@@ -165,16 +232,7 @@ function reckoned(source: Expression, names: Names): Result {
   const made = workedOutAt(source, names);
   if (!made.ok) return null;
   const given = made.names.map((name) => givenBy(source.names[name]!, names));
-  if (!given.some((each) => each instanceof Later)) return resultOf(made, given as Known[]);
-  const mayHide = given.some((each) => each === HIDE || (each instanceof Later && each.mayHide));
-  return new Later(
-    (run) =>
-      resultOf(
-        made,
-        given.map((each) => (each instanceof Later ? each.read(run) : each)),
-      ),
-    mayHide,
-  );
+  return sooner(given, (values) => resultOf(made, values));
 }
 
 /** What stands behind a name: a value as it was written, else what is read, as it is declared. */
@@ -270,6 +328,8 @@ export function typeOf(source: Source, names: Names): TypeSpec | undefined {
       const made = workedOutAt(source, names);
       return made.ok ? typeGiven(made.gives) : undefined;
     }
+    case 'words':
+      return source.of === 'rich' ? RICH : TEXT;
     case 'value':
       return undefined;
     case 'property': {

@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { docOf, nodeIn, own, Source } from '../../model';
+import { docOf, isMade, nodeIn, own, Source } from '../../model';
 import { say } from '../../said';
 import { exact, Id } from '../args';
 import { changeTo } from '../changes';
@@ -12,8 +12,7 @@ export const setDefault = defineEdit({
   args: Type.Object({ component: Id, property: Id, value: Source }, exact),
   run(documents, { component, property, value }) {
     if (!propertyOf(documents, component, property)) return gone('the-property', component);
-    if (value.is !== 'value' && value.is !== 'expression')
-      return refuse(say('default-is-a-value'), component);
+    if (value.is !== 'value' && !isMade(value)) return refuse(say('default-is-a-value'), component);
     return changeTo(documents, component, ['properties', property, 'default'], value);
   },
   told: (documents, { component, property }) => {

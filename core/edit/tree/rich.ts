@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { docOf, nodeIn, own, type Source } from '../../model';
+import { docOf, nodeIn, own, type Literal, type Source, type Words } from '../../model';
 import { say } from '../../said';
 import { exact, Id } from '../args';
 import { changeTo } from '../changes';
@@ -19,7 +19,7 @@ export const makeRich = defineEdit({
     const at = ['nodes', node];
     const rich = changeTo(documents, doc, [...at, 'rich'], 'line');
     const { text } = stored;
-    if (text.is === 'value')
+    if (text.is === 'value' || text.is === 'words')
       return [...rich, ...changeTo(documents, doc, [...at, 'text'], richer(text))];
     if (text.is !== 'property') return rich;
     const type = own(docOf(documents, 'component', doc)?.properties ?? {}, text.property)?.type;
@@ -35,7 +35,8 @@ export const makeRich = defineEdit({
 });
 
 /** A value as rich text of the same words. */
-function richer(source: Source & { readonly is: 'value' }): Source {
+function richer(source: Literal | Words): Source {
+  if (source.is === 'words') return { ...source, of: 'rich' } as Words;
   if (source.type !== 'text') return source;
   return { ...source, type: 'rich', value: source.value ? [source.value] : [] };
 }

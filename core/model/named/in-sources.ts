@@ -1,5 +1,6 @@
-import type { Source } from '../source';
-import { mapTyped } from './in-values';
+import type { Made, Source, Words } from '../source';
+import type { WordsPiece } from '../types';
+import { mapPieces, mapTyped } from './in-values';
 import type { At, Naming } from './naming';
 
 type SourceOf<K extends Source['is']> = Extract<Source, { is: K }>;
@@ -27,17 +28,29 @@ const SOURCES: Sources = {
   field: (source, on) => withPath(source, on),
   // What means nothing any more leaves a name that stands for nothing: the whole fails where it is read, and is told.
   expression: (source, on, at) => {
-    let same = true;
-    const names: Record<string, Source> = {};
-    for (const name of Object.keys(source.names).sort()) {
-      const held = source.names[name]!;
-      const now = mapSource(held, on, at);
-      if (now !== held) same = false;
-      names[name] = now ?? GONE;
-    }
-    return same ? source : { ...source, names };
+    const names = mapNames(source, on, at);
+    return names === source.names ? source : { ...source, names };
+  },
+  words: (source, on, at) => {
+    const names = mapNames(source, on, at);
+    const pieces = mapPieces(source.pieces as WordsPiece[], on);
+    return names === source.names && pieces === source.pieces
+      ? source
+      : ({ ...source, names, pieces } as Words);
   },
 };
+
+function mapNames({ names: before }: Made, on: Naming, at: At): Record<string, Source> {
+  let same = true;
+  const names: Record<string, Source> = {};
+  for (const name of Object.keys(before).sort()) {
+    const held = before[name]!;
+    const now = mapSource(held, on, at);
+    if (now !== held) same = false;
+    names[name] = now ?? GONE;
+  }
+  return same ? before : names;
+}
 
 /** What stands in the place of something that is gone: nothing, of a kind that everything can be asked about. */
 const GONE: Source = Object.freeze({ is: 'value', type: 'text', value: null });

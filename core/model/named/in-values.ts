@@ -1,4 +1,4 @@
-import type { LinkValue, ListRecord, RichPiece, Typed, TypedOf, ValueKind } from '../types';
+import type { LinkValue, ListRecord, Typed, TypedOf, ValueKind, WordsPiece } from '../types';
 import { mapList, mapRecord, plain, type Naming } from './naming';
 
 type Values = {
@@ -17,7 +17,7 @@ const VALUES: Values = {
   date: plain,
   icon: plain,
   tag: plain,
-  rich: (value, on) => mapList(value, (piece) => mapPiece(piece, on)),
+  rich: (value, on) => mapPieces(value, on),
   link: (value, on) => mapLink(value, on) ?? null,
   image(value, on) {
     const asset = on.named({ is: 'asset', id: value.asset, as: 'picture' });
@@ -68,12 +68,12 @@ function mapToken<T>(kind: 'colour' | 'length', value: T, on: Naming): T | null 
 }
 
 /** Words keep what is said of them where it can be; a link or a style that means nothing there leaves its words. */
-function mapPiece(piece: RichPiece, on: Naming): RichPiece {
-  if (typeof piece === 'string') return piece;
+function mapPiece(piece: WordsPiece, on: Naming): WordsPiece {
+  if (typeof piece === 'string' || 'place' in piece) return piece;
   const { link, style, children, ...rest } = piece;
   const to = link && mapLink(link, on);
   const worn = style === undefined ? undefined : on.named({ is: 'style', id: style, by: 'words' });
-  const inner = mapList(children, (each) => mapPiece(each, on));
+  const inner = mapPieces(children, on);
   if (to === link && worn === style && inner === children) return piece;
   return {
     ...rest,
@@ -81,6 +81,11 @@ function mapPiece(piece: RichPiece, on: Naming): RichPiece {
     ...(worn === undefined ? {} : { style: worn }),
     children: inner,
   };
+}
+
+/** The pieces of rich text, and of words around values, as what they name is called now. */
+export function mapPieces<P extends WordsPiece>(pieces: P[], on: Naming): P[] {
+  return mapList(pieces, (piece) => mapPiece(piece, on) as P);
 }
 
 function mapListRecord(record: ListRecord, on: Naming): ListRecord {

@@ -82,4 +82,12 @@ export { LENGTH_UNITS, lengthCss, LengthValue } from './length';
 export { addressOfContact, LinkValue, opensBeside } from './link-value';
 export { ListRecord, RecordField } from './list';
 export { VideoValue } from './video';
-export { RICH_PIECE, RICH_TAGS, richWords, type RichPiece } from './rich';
+export {
+  RICH_PIECE,
+  RICH_TAGS,
+  richWords,
+  ValuePlace,
+  WORDS_PIECE,
+  type RichPiece,
+  type WordsPiece,
+} from './rich';

@@ -1,5 +1,6 @@
-import { Type, type Static } from '@sinclair/typebox';
-import { ID_PATTERN } from '../ids';
+import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import { Format } from '../format';
+import { ID_PATTERN, NAME_PATTERN } from '../ids';
 import { LinkValue, opensBeside } from './link-value';
 import { defineKind, specSchema, type Fragment, type SiteValues } from './kind';
 
@@ -10,27 +11,43 @@ const BLOCKS = ['p', 'h2', 'h3', 'h4', 'ul', 'ol', 'li', 'blockquote'] as const;
 /** Every element that rich text may be made of. */
 export const RICH_TAGS: readonly string[] = [...INLINE, ...BLOCKS];
 
+/** An element of a closed list around more pieces. */
+function richElement<T extends TSchema>(Piece: T) {
+  return Type.Object(
+    {
+      tag: Type.Union([...INLINE, ...BLOCKS].map((tag) => Type.Literal(tag))),
+      /** Where an `a` leads. */
+      link: Type.Optional(LinkValue),
+      /** The shared style of a `span`. */
+      style: Type.Optional(Type.String({ pattern: ID_PATTERN })),
+      children: Type.Array(Piece, { maxItems: 2000 }),
+    },
+    { additionalProperties: false },
+  );
+}
+
 /** One piece of rich text: words, or an element of a closed list around more of them. Never HTML in a string. */
 export const RICH_PIECE = Type.Recursive(
-  (Self) =>
-    Type.Union([
-      Type.String({ maxLength: 20000 }),
-      Type.Object(
-        {
-          tag: Type.Union([...INLINE, ...BLOCKS].map((tag) => Type.Literal(tag))),
-          /** Where an `a` leads. */
-          link: Type.Optional(LinkValue),
-          /** The shared style of a `span`. */
-          style: Type.Optional(Type.String({ pattern: ID_PATTERN })),
-          children: Type.Array(Self, { maxItems: 2000 }),
-        },
-        { additionalProperties: false },
-      ),
-    ]),
+  (Self) => Type.Union([Type.String({ maxLength: 20000 }), richElement(Self)]),
   { $id: 'RichPiece' },
 );
 /** A piece of rich text: words, or an element with pieces in it. */
 export type RichPiece = Static<typeof RICH_PIECE>;
+
+/** Where a value stands among words: what its name stands for is said beside them. */
+export const ValuePlace = Type.Object(
+  { place: Type.String({ pattern: NAME_PATTERN }), format: Type.Optional(Format) },
+  { additionalProperties: false },
+);
+export type ValuePlace = Static<typeof ValuePlace>;
+
+/** A piece of words around values: as of rich text, or the place of a value. */
+export const WORDS_PIECE = Type.Recursive(
+  (Self) => Type.Union([Type.String({ maxLength: 20000 }), ValuePlace, richElement(Self)]),
+  { $id: 'WordsPiece' },
+);
+/** A piece of words around values. */
+export type WordsPiece = Static<typeof WORDS_PIECE>;
 
 const RichValue = Type.Array(Type.Unsafe<RichPiece>(Type.Ref('RichPiece')), { maxItems: 2000 });
 

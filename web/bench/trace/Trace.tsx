@@ -212,6 +212,7 @@ function sourceWords(documents: Documents, source: Source, doc: string): string 
   if (source.is === 'property')
     return `the property ${propertyOf(documents, doc, source.property)?.label ?? ''}`;
   if (source.is === 'expression') return 'worked out';
+  if (source.is === 'words') return 'words around values';
   const tree = treeDocOf(documents, doc);
   return tree ? `bound to ${fieldLabel(documents, tree, source)}` : 'bound';
 }
