@@ -14,6 +14,8 @@ export default tseslint.config(
       'playwright-report',
       '.data',
       '.data-dev',
+      // Made by scripts, not written by anybody.
+      'core/locale/data',
     ],
   },
   eslint.configs.recommended,

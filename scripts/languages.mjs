@@ -1,5 +1,5 @@
 /**
- * `node scripts/languages.mjs`: writes core/locale/languages.json anew from Unicode's CLDR (the packages `cldr-*-full` of
+ * `node scripts/languages.mjs`: writes core/locale/data/languages.ts anew from Unicode's CLDR (the packages `cldr-*-full` of
  * the registry, fetched for the while): of each language what its dates, numbers, lists and units are written with. It is
  * committed, since the packages are three hundred megabytes; it is run again when a new CLDR is wanted.
  */
@@ -73,12 +73,15 @@ try {
   }
   const languages = {};
   for (const tag of LANGUAGES) languages[tag] = language(tag);
-  const file = join(root, 'core', 'locale', 'languages.json');
+  const file = join(root, 'core', 'locale', 'data', 'languages.ts');
   const lines = Object.entries(languages).map(
     ([tag, data]) =>
       `  ${JSON.stringify(tag)}: ${JSON.stringify(withoutCommon(data, tag, languages))}`,
   );
-  writeFileSync(file, `{\n${lines.join(',\n')}\n}\n`);
+  writeFileSync(
+    file,
+    `// Made by scripts/languages.mjs from CLDR ${VERSION} (Unicode License V3).\nexport const LANGUAGES: unknown = {\n${lines.join(',\n')},\n};\n`,
+  );
   say(`${LANGUAGES.length} languages of CLDR ${VERSION}`);
 } finally {
   rmSync(folder, { recursive: true });

@@ -1,5 +1,5 @@
 /**
- * `node scripts/order-of-letters.mjs`: writes core/locale/order-of-letters.json anew: the order in which letters and signs
+ * `node scripts/order-of-letters.mjs`: writes core/locale/data/order-of-letters.ts anew: the order in which letters and signs
  * are sorted where no language says otherwise (the root collation of CLDR), as the ICU in Node.js gives it. It is committed,
  * since what is published may not depend on the machine that publishes.
  */
@@ -87,13 +87,23 @@ letters.forEach((letter, i) => {
   else order.at(-1)[order.at(-1).length - 1] += letter;
 });
 
-const file = join(root, 'core', 'locale', 'order-of-letters.json');
+const file = join(root, 'core', 'locale', 'data', 'order-of-letters.ts');
+const places = order.map((place) => `    ${JSON.stringify(place)},`);
 writeFileSync(
   file,
-  JSON.stringify({ order, marks: marks.join(''), as }, null, 1).replace(
-    /\[\n\s+("[^\n]*")\n\s+\]/g,
-    '[$1]',
-  ) + '\n',
+  `// Made by scripts/order-of-letters.mjs from the root collation of CLDR (Unicode License V3).
+export const ORDER: {
+  readonly order: readonly (readonly string[])[];
+  readonly marks: string;
+  readonly as: Readonly<Record<string, string>>;
+} = {
+  order: [
+${places.join('\n')}
+  ],
+  marks: ${JSON.stringify(marks.join(''))},
+  as: ${JSON.stringify(as)},
+};
+`,
 );
 say(`${letters.length} letters and signs in ${order.length} places, ${marks.length} marks`);
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { SCHEMAS, SOURCE_SCHEMA, VALUE_KINDS } from '../model';
+import { SCHEMAS, SOURCE_SCHEMA, text, VALUE_KINDS } from '../model';
 import { membersOf, noteMembers, valuesOf, wordsAround } from '../test';
 import { demo } from '../test/law-site';
 import { runEdits } from '../test/random-edits';
@@ -41,7 +41,7 @@ test('random edits make every member of every schema there is', () => {
     for (const typed of fc.sample(valuesOf(kind), { numRuns: 400, seed: 1 }))
       if (typed.value !== null) noteMembers(value, typed.value, `value of ${kind}`, seen);
   for (const words of fc.sample(wordsAround, { numRuns: 2000, seed: 1 }))
-    noteMembers(SOURCE_SCHEMA, { is: 'words', ...words, names: {} }, 'Source', seen);
+    noteMembers(SOURCE_SCHEMA, { is: 'words', ...words, names: { n0: text('') } }, 'Source', seen);
   const all = new Set<string>();
   for (const [kind, schema] of Object.entries(SCHEMAS)) membersOf(schema, kind, all);
   const missing = [...all].filter((each) => !seen.has(each));

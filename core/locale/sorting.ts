@@ -1,4 +1,4 @@
-import root from './order-of-letters.json';
+import { ORDER as root } from './data/order-of-letters';
 import {
   CAPITALS_FIRST,
   MARKS_FROM_THE_END,

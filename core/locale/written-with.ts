@@ -1,4 +1,4 @@
-import languages from './languages.json';
+import { LANGUAGES } from './data/languages';
 
 /** Names of months or of days: as they stand in a date, and by themselves where that is otherwise. */
 type NamesOf = readonly [inDate: readonly string[], alone?: readonly string[]];
@@ -21,7 +21,7 @@ export type DateStyle = (typeof DATE_STYLES)[number];
 /** The forms that a unit has in a language, by what its plural rules are called. */
 type Forms = Readonly<Partial<Record<string, string>>>;
 
-/** What a language is written with (CLDR; languages.json is made by scripts/languages.mjs). */
+/** What a language is written with (CLDR; data/languages.ts is made by scripts/languages.mjs). */
 export interface WrittenWith {
   readonly months: NamesOf;
   readonly monthsShort: NamesOf;
@@ -45,7 +45,7 @@ export interface WrittenWith {
   readonly units: Readonly<Record<string, { readonly long: Forms; readonly short: Forms }>>;
 }
 
-const ALL = languages as unknown as Readonly<Record<string, Partial<WrittenWith>>>;
+const ALL = LANGUAGES as Readonly<Record<string, Partial<WrittenWith>>>;
 
 /** The tags of the languages whose dates, numbers and lists are known here (BCP 47). */
 export const KNOWN_LANGUAGES: readonly string[] = Object.keys(ALL);

@@ -158,7 +158,11 @@ function WithinBench(): ReactNode {
             </div>
             {folded.ledger ? null : (
               <div className="ledger-and-trace">
-                <Ledger doc={outlined} selected={selected} />
+                <Ledger
+                  doc={outlined}
+                  entry={outlined.id === doc.id ? entry : undefined}
+                  selected={selected}
+                />
                 {tracing ? <Trace page={doc.id} selected={selected?.inside ?? selected} /> : null}
               </div>
             )}

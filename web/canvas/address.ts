@@ -1,9 +1,11 @@
 import {
   docOf,
+  isMade,
   treeDocOf,
   type DocId,
   type Documents,
   type EntryDoc,
+  type Made,
   type NodeId,
   nodeIn,
   own,
@@ -171,6 +173,8 @@ function wordsTarget(documents: Documents, built: Built, text: ResolvedText): Te
   const { within } = text.scope;
   if (isOwn(text, open)) {
     const stored = nodeIn(documents, open, text.from.id);
+    const made = stored?.kind === 'text' ? madeFrom(documents, open, stored.text) : undefined;
+    if (made) return notTyped(made);
     if (stored?.kind === 'text' && stored.text.is === 'property') {
       return { ok: true, doc: open, node: text.from.id, control: { of: 'text' } };
     }
@@ -193,6 +197,7 @@ function wordsTarget(documents: Documents, built: Built, text: ResolvedText): Te
         return { ok: false, why: 'A rule of this definition says this text; change it there.' };
       if (step.by === 'set' && step.source.is === 'field')
         return boundTo(documents, built, within, step.source);
+      if (step.by === 'set' && isMade(step.source)) return notTyped(step.source);
       return { ok: true, doc: open, node: instance.node, control: { of: 'value', property } };
     }
     if (step.by === 'default') break;
@@ -205,6 +210,25 @@ function wordsTarget(documents: Documents, built: Built, text: ResolvedText): Te
     ...(definition
       ? { offer: { is: 'expose' as const, definition: definition.id, node: text.from.id } }
       : {}),
+  };
+}
+
+/** What a text is made from in an open document: itself, or as the property that says it begins. */
+function madeFrom(documents: Documents, doc: DocId, source: Source): Made | undefined {
+  if (isMade(source)) return source;
+  const byDefault =
+    source.is === 'property' ? propertyOf(documents, doc, source.property)?.default : undefined;
+  return isMade(byDefault) ? byDefault : undefined;
+}
+
+/** What is made from values is not typed over where it shows: it would be gone. */
+function notTyped(made: Made): TextTarget {
+  return {
+    ok: false,
+    why:
+      made.is === 'words'
+        ? 'There are values among these words: they are edited in the ledger, on Values.'
+        : 'This text is worked out; what from, is said in the ledger, on Values.',
   };
 }
 

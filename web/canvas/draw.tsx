@@ -1,6 +1,7 @@
 import {
   createElement,
   memo,
+  use,
   useContext,
   useLayoutEffect,
   useRef,
@@ -49,12 +50,14 @@ export const Draw = memo(function Draw({ node, registry }: DrawProps): ReactNode
     if (node.waiting) return '…';
     return node.from.kind === 'slot' ? <EmptySlot node={node} registry={registry} /> : null;
   }
-  if (mayBeEmpty(node)) return <DrawEmpty node={node} registry={registry} />;
   const content = onlyContent(node);
-  return content === undefined ? (
-    <DrawElement node={node} registry={registry} />
+  // One that is typed into stays the same element, whether anything stands in it or not.
+  if (content !== undefined)
+    return <DrawTextElement node={node} registry={registry} content={content} />;
+  return mayBeEmpty(node) ? (
+    <DrawEmpty node={node} registry={registry} />
   ) : (
-    <DrawTextElement node={node} registry={registry} content={content} />
+    <DrawElement node={node} registry={registry} />
   );
 });
 
@@ -124,12 +127,7 @@ interface DrawElementProps {
 /** An element in which nothing may be seen, with the words for that: it alone asks for them, so that no other waits for them. */
 function DrawEmpty({ node, registry }: DrawElementProps): ReactNode {
   const empty = { [EMPTY]: useContext(Places).box(node) };
-  const content = onlyContent(node);
-  return content === undefined ? (
-    <DrawElement node={node} registry={registry} empty={empty} />
-  ) : (
-    <DrawTextElement node={node} registry={registry} content={content} empty={empty} />
-  );
+  return <DrawElement node={node} registry={registry} empty={empty} />;
 }
 
 function DrawElement({ node, registry, empty }: DrawElementProps): ReactNode {
@@ -154,12 +152,15 @@ function DrawTextElement({
   node,
   registry,
   content,
-  empty,
 }: DrawElementProps & { content: Content }): ReactNode {
   const ref = useRef<HTMLElement>(null);
+  // Asked for only where it is wanted, so that texts with words in them wait for nothing (React, `use` of a context).
+  const empty = content.length === 0 ? { [EMPTY]: use(Places).box(node) } : undefined;
   useLayoutEffect(() => {
     const element = ref.current!;
     registry.set(element, node);
+    // What was measured while it was empty holds no longer.
+    if (content.length > 0) delete element.dataset['sormetPlace'];
     writeContent(element, content);
   });
   const Tag = node.tag as 'div';

@@ -13,6 +13,7 @@ export function useTyping({
   onEnd,
   onFull,
   onMarked,
+  onPlace,
 }: {
   frame: RefObject<HTMLIFrameElement | null>;
   onEnd: (element: HTMLElement) => void;
@@ -20,6 +21,8 @@ export function useTyping({
   onFull: (longest: number) => void;
   /** Told of what should have emphasis, a link or a style; typing has ended by then. */
   onMarked: (element: HTMLElement, target: TypedTarget, marked: Marked) => void;
+  /** Told of a brace, behind how many characters: a value may stand there; typing has ended by then. */
+  onPlace: (target: TypedTarget, at: number) => void;
 }): {
   active: boolean;
   start: (element: HTMLElement, target: TypedTarget) => void;
@@ -57,6 +60,13 @@ export function useTyping({
           const { from, to } = selectedIn(element);
           end();
           onMarked(element, target, { by, from, to });
+          return;
+        }
+        if (event.key === '{') {
+          event.preventDefault();
+          const { from } = selectedIn(element);
+          end();
+          onPlace(target, from);
           return;
         }
         if (event.key === 'Escape' || (event.key === 'Enter' && !event.shiftKey)) {
@@ -100,7 +110,7 @@ export function useTyping({
       selection?.addRange(range);
       setActive(true);
     },
-    [sync, frame, latest, onEnd, onFull, onMarked],
+    [sync, frame, latest, onEnd, onFull, onMarked, onPlace],
   );
 
   useEffect(() => () => stop.current?.(), []);

@@ -14,7 +14,7 @@ import { useRichTyping } from './typing-rich';
 import { NOW_RICH, type Marked } from '../values/rich/marking';
 import { plainInDefinition } from '../values/rich/plain-in-definition';
 import { refusalWords } from '../words';
-import type { TypedTarget } from './words-edit';
+import { wordsKey, type TypedTarget } from './words-edit';
 import { forgetContent, writeContent } from './written-content';
 
 /** The smallest size at which text is typed, in px of the screen: what is drawn smaller is drawn larger meanwhile. */
@@ -78,7 +78,12 @@ export function useTypingHere(
     },
     [dispatch, latest, sync, typeRich],
   );
-  const { active, start: type } = useTyping({ frame, onEnd, onFull, onMarked });
+  const onPlace = useCallback(
+    ({ doc: within, node, control }: TypedTarget, at: number) =>
+      dispatch(benchActions.placeValue({ words: wordsKey(within, node, control), at })),
+    [dispatch],
+  );
+  const { active, start: type } = useTyping({ frame, onEnd, onFull, onMarked, onPlace });
 
   const start = useCallback(
     (element: ResolvedElement, all = false) => {

@@ -1,6 +1,6 @@
 import { docOf, nodeIn, type Documents, type Literal } from '@sormet/core/model';
-import { sourceAt } from '@sormet/core/resolve';
-import type { NamedEdit } from '@sormet/core/edit';
+import { sourceAt, type Control } from '@sormet/core/resolve';
+import { controlPath, type NamedEdit } from '@sormet/core/edit';
 import type { TextTarget } from './address';
 
 /** Where words that are typed on the canvas go. */
@@ -21,4 +21,9 @@ export function wordsEdit(
       args: { component: component.id, property: source.property, value: words },
     };
   return { name: 'setControl', args: { doc, node, control, source: words } };
+}
+
+/** How words are told apart by where they are said: in which document, by which node, as what. */
+export function wordsKey(doc: string, node: string, control: Control): string {
+  return [doc, node, ...controlPath(control)].join(' ');
 }

@@ -30,7 +30,9 @@ import { ExposedCells } from './ExposedCells';
 import { TraceButton } from './TraceButton';
 import { saidByVariant } from './style/picked';
 import type { Selected } from './use-selected';
+import { TextWithValues } from './TextWithValues';
 import { holdsAt } from './what-shows';
+import { wordsKey } from '../canvas/words-edit';
 import { WorkedOut } from './WorkedOut';
 
 /** One control of an element: its value, and what it is bound to or, in a definition, exposed as. */
@@ -53,8 +55,7 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
       { name: 'setControl', args: { doc: doc.id, node, control, source: next } },
       inSession(group),
     );
-  const change = (value: Typed, group: string | null) => {
-    const given = literal(value);
+  const change = (given: Source, group: string | null) => {
     // What a variant says is said of it alone, whatever the base has from its property.
     if (!component || source?.is !== 'property' || selected.picked) return give(given, group);
     const args = { component: component.id, property: source.property, value: given };
@@ -65,6 +66,9 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
     component && source?.is === 'property' ? own(component.properties, source.property) : undefined;
   // A property that is worked out is edited where the definition says what it is.
   const byProperty = read?.default.is === 'expression' && !selected.picked;
+  // What is edited is what the property begins with, unless a variant says its own.
+  const isDefault = read !== undefined && !selected.picked;
+  const stored = own(doc.nodes, node);
   // What something declares, or what is chosen for it, is fed by a property of its own.
   const workedOut =
     control.of === 'declaration' || control.of === 'chosen' ? null : (
@@ -91,7 +95,29 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
           {isWorkedOut ? null : byProperty ? (
             <span className="cell-words quiet">worked out</span>
           ) : (
-            <ControlValue documents={documents} doc={doc} row={row} onChange={change} />
+            <TextWithValues
+              label={`${row.elementName} ${row.what}`}
+              doc={doc}
+              {...(isDefault && source?.is === 'property'
+                ? { node: null, without: source.property }
+                : { node })}
+              of={wordsKey(doc.id, node, control)}
+              wanted={row.type}
+              source={isDefault ? read.default : source}
+              gives={holdsAt(documents, selected, row.type)}
+              isLine={stored?.kind !== 'text' || stored.rich !== 'blocks'}
+              onGive={change}
+            >
+              {(onPlace) => (
+                <ControlValue
+                  documents={documents}
+                  doc={doc}
+                  row={row}
+                  onPlace={onPlace}
+                  onChange={(value, group) => change(literal(value), group)}
+                />
+              )}
+            </TextWithValues>
           )}
           {isWorkedOut || component ? workedOut : null}
           <RefusedMark doc={doc.id} path={path} />
@@ -142,11 +168,13 @@ function ControlValue({
   documents,
   doc,
   row,
+  onPlace,
   onChange,
 }: {
   documents: Documents;
   doc: TreeDoc;
   row: ControlRow;
+  onPlace: ((at: number) => void) | undefined;
   onChange: (value: Typed, group: string | null) => void;
 }): ReactNode {
   const sync = useSync();
@@ -191,6 +219,7 @@ function ControlValue({
       value={isBound ? undefined : (value ?? row.byDefault)}
       label={`${row.elementName} ${row.what}`}
       onChange={onChange}
+      onPlace={isBound ? undefined : onPlace}
       {...(control.of === 'text' && !isBound ? { onMarked: becomeRich, marked } : {})}
     />
   );

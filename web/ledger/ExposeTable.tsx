@@ -1,4 +1,4 @@
-import { own } from '@sormet/core/model';
+import { isMade, own } from '@sormet/core/model';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Button, Checkbox } from 'antd';
 import type { ComponentDoc, Typed } from '@sormet/core/model';
@@ -7,7 +7,7 @@ import { HeadedTable } from '../parts/HeadedTable';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { fieldLabel } from '../values/fields';
 import { ShowValue } from '../values/show-value';
-import { count } from '../words';
+import { count, madeWords } from '../words';
 import { exposureOf, useExposing } from './exposing';
 import { GroupCell } from './GroupCell';
 import { useTakingBack } from './property/TakeBack';
@@ -107,8 +107,10 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
                       <span className="cell-words quiet">
                         bound to {fieldLabel(documents, component, row.source)}
                       </span>
-                    ) : row.source?.is === 'expression' || property?.default.is === 'expression' ? (
-                      <span className="cell-words quiet">worked out</span>
+                    ) : isMade(property?.default ?? row.source) ? (
+                      <span className="cell-words quiet">
+                        {madeWords((property?.default ?? row.source)!)}
+                      </span>
                     ) : (
                       <ShowValue
                         documents={documents}

@@ -1,5 +1,5 @@
 import { useRef, type ReactNode } from 'react';
-import { docOf, type TreeDoc } from '@sormet/core/model';
+import { docOf, type EntryDoc, type TreeDoc } from '@sormet/core/model';
 import { useApp } from '../store/store';
 import { useDerived } from '../site/SiteProvider';
 import type { Selected } from './use-selected';
@@ -21,10 +21,13 @@ import './Ledger.css';
 /** The ledger: one row for each value, one column for each place it can come from. */
 export function Ledger({
   doc,
+  entry,
   selected,
 }: {
   /** What is open: its own values are shown while nothing in it is selected. */
   doc: TreeDoc;
+  /** The entry that is looked at, on a page made from entries. */
+  entry: EntryDoc | undefined;
   selected: Selected | undefined;
 }): ReactNode {
   const tab = useApp((state) => state.bench.tab);
@@ -56,14 +59,22 @@ export function Ledger({
         ) : selected ? (
           <Body selected={selected} tab={tab} />
         ) : (
-          <OfDocument doc={doc} tab={tab} />
+          <OfDocument doc={doc} entry={entry} tab={tab} />
         )}
       </div>
     </section>
   );
 }
 
-function OfDocument({ doc, tab }: { doc: TreeDoc; tab: 'values' | 'style' }): ReactNode {
+function OfDocument({
+  doc,
+  entry,
+  tab,
+}: {
+  doc: TreeDoc;
+  entry: EntryDoc | undefined;
+  tab: 'values' | 'style';
+}): ReactNode {
   if (tab === 'style')
     return (
       <p className="ledger-empty">
@@ -75,7 +86,7 @@ function OfDocument({ doc, tab }: { doc: TreeDoc; tab: 'values' | 'style' }): Re
     <>
       <Gaps doc={doc} />
       {doc.kind === 'page' ? (
-        <PageValues key={doc.id} page={doc} />
+        <PageValues key={doc.id} page={doc} entry={entry} />
       ) : (
         <ComponentValues key={doc.id} component={doc} />
       )}

@@ -9,10 +9,12 @@ import {
   rootOf,
   TEXT,
   yesNo,
+  type EntryDoc,
   type PageDoc,
   type Source,
 } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
+import { evaluate, Later } from '@sormet/core/value';
 import { HeadedTable } from '../parts/HeadedTable';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
@@ -21,18 +23,26 @@ import { ChoiceCell } from '../parts/ChoiceCell';
 import { fieldLabel, fittingFields } from '../values/fields';
 import { ValueCell } from '../values/ValueCell';
 import { WordsField } from '../values/WordsField';
-import { componentWords, languageSample } from '../words';
+import { componentWords, languageSample, valueWords } from '../words';
 import { BoundTo } from './BoundTo';
 import { DraftField } from '../values/DraftField';
 import { GroupCell } from './GroupCell';
 import { IconButton } from '../parts/IconButton';
 import { LandmarkRow } from './LandmarkRow';
+import { TextWithValues } from './TextWithValues';
 
 /** Stands for no surround where one is chosen. */
 const NO_SURROUND = '';
 
 /** What a page says of itself: shown while nothing on it is selected. */
-export function PageValues({ page }: { page: PageDoc }): ReactNode {
+export function PageValues({
+  page,
+  entry,
+}: {
+  page: PageDoc;
+  /** The entry that is looked at, on a page made from entries. */
+  entry: EntryDoc | undefined;
+}): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
   const dispatch = useAppDispatch();
@@ -76,8 +86,8 @@ export function PageValues({ page }: { page: PageDoc }): ReactNode {
       </tbody>
       <LandmarkRow page={page} />
       <tbody>
-        <WordsRow page={page} member="title" rows={4} />
-        <WordsRow page={page} member="description" rows={undefined} />
+        <WordsRow page={page} entry={entry} member="title" rows={4} />
+        <WordsRow page={page} entry={entry} member="description" rows={undefined} />
         <SharedPicture page={page} />
         <tr>
           <th scope="row">language</th>
@@ -204,16 +214,23 @@ function SharedPicture({ page }: { page: PageDoc }): ReactNode {
 /** What visitors and machines are told of the page: words, or on a page made from entries a field of each. */
 function WordsRow({
   page,
+  entry,
   member,
   rows,
 }: {
   page: PageDoc;
+  entry: EntryDoc | undefined;
   member: 'title' | 'description';
   rows: number | undefined;
 }): ReactNode {
-  const { documents } = useDerived();
+  const { documents, builtOf } = useDerived();
   const sync = useSync();
   const [session] = useState(newId);
+  const gives = (each: Source) => {
+    const scope = builtOf(page.id, entry)?.scope;
+    const value = scope ? evaluate(each, TEXT, scope) : null;
+    return value instanceof Later ? 'nothing' : valueWords(documents, value);
+  };
   const source = page[member];
   const bound = source.is === 'field' ? source : undefined;
   const words = source.is === 'value' && source.type === 'text' ? (source.value ?? '') : '';
@@ -233,12 +250,26 @@ function WordsRow({
       {rows === undefined ? null : <GroupCell label="For visitors" rows={rows} />}
       <th scope="row">{member}</th>
       <td className={bound ? 'cell' : 'cell set wins'}>
-        <WordsField
+        <TextWithValues
           label={`The page's ${member}`}
-          value={words}
-          placeholder={bound ? '' : member === 'title' ? 'the name of the site' : 'none yet'}
-          onChange={(typed, group) => give(literal({ type: 'text', value: typed }), group)}
-        />
+          doc={page}
+          node={null}
+          of={`${page.id} ${member}`}
+          wanted={TEXT}
+          source={source}
+          gives={gives}
+          onGive={give}
+        >
+          {(onPlace) => (
+            <WordsField
+              label={`The page's ${member}`}
+              value={words}
+              placeholder={bound ? '' : member === 'title' ? 'the name of the site' : 'none yet'}
+              onPlace={page.entries === null ? undefined : onPlace}
+              onChange={(typed, group) => give(literal({ type: 'text', value: typed }), group)}
+            />
+          )}
+        </TextWithValues>
       </td>
       <td className={bound ? 'cell bound tight wins' : 'cell bound tight'}>
         {page.entries === null ? null : (

@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Popconfirm } from 'antd';
 import { Milestone, Undo2 } from 'lucide-react';
 import {
+  isMade,
   literal,
   newId,
   own,
@@ -23,15 +24,17 @@ import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';
 import { plainInDefinition } from '../values/rich/plain-in-definition';
 import { ShowValue } from '../values/show-value';
-import { valueWords, count } from '../words';
+import { valueWords, count, madeWords } from '../words';
 import { steppedTyped } from '../values/stepped-typed';
 import { ValueCell } from '../values/ValueCell';
 import type { Selected } from './use-selected';
 import { BoundTo } from './BoundTo';
 import { GroupCell, RowName } from './GroupCell';
 import { IconButton } from '../parts/IconButton';
+import { TextWithValues } from './TextWithValues';
 import { TraceButton } from './TraceButton';
 import { holdsAt } from './what-shows';
+import { wordsKey } from '../canvas/words-edit';
 import { WorkedOut } from './WorkedOut';
 
 /** A property of an instance: its default, what is set here, what it is bound to, what shows. */
@@ -59,6 +62,7 @@ export function PropertyRow({
   if (node.kind !== 'instance') return null;
   const source: Source | undefined = own(node.values, property);
   const set = source?.is === 'value' ? (source as Typed) : undefined;
+  const around = source?.is === 'words' ? source : undefined;
   const bound = source?.is === 'field' ? source : undefined;
   const lifted = source?.is === 'property' ? source : undefined;
   const shows = shownValue(selected, property);
@@ -70,8 +74,8 @@ export function PropertyRow({
     );
   const isLoose = selected.component !== undefined && unconnected(selected.component).has(property);
   const worked = source?.is === 'expression' ? source : undefined;
-  const byItself = made.default.is === 'expression';
-  const winner = set ? 'set' : bound || lifted || worked ? 'bound' : 'default';
+  const byItself = isMade(made.default);
+  const winner = set || around ? 'set' : bound || lifted || worked ? 'bound' : 'default';
   return (
     <tr>
       {rows === undefined ? null : <GroupCell label={group} rows={rows} />}
@@ -92,34 +96,49 @@ export function PropertyRow({
       />
       <td className={winner === 'default' ? 'cell default wins' : 'cell default'}>
         {byItself ? (
-          <span className="cell-words quiet">worked out</span>
+          <span className="cell-words quiet">{madeWords(made.default)}</span>
         ) : (
           <ShowValue documents={documents} value={literalOf(made.default)} type={made.type} />
         )}
       </td>
       <td className={`cell set ${winner === 'set' ? 'wins' : ''} ${isRefused ? 'is-wrong' : ''}`}>
         <div className="cell-with-actions">
-          {isLoose && !set ? (
+          {isLoose && !set && !around ? (
             <span className="cell-words quiet">nothing is connected to it</span>
-          ) : byItself && !set ? (
-            <span className="cell-words quiet">worked out in the definition</span>
+          ) : byItself && !set && !around ? (
+            <span className="cell-words quiet">{madeWords(made.default)} in the definition</span>
           ) : (
-            <ValueCell
-              type={made.type}
-              value={set}
+            <TextWithValues
               label={`${made.label}, set here`}
-              begin={literalOf(made.default) ?? undefined}
-              placeholder={set && valueWords(documents, set) === 'nothing' ? 'empty' : ''}
-              onChange={(value, group) => give(literal(value), group)}
-              onMarked={() => {
-                const { component } = selected;
-                if (component && made.type.kind === 'text')
-                  dispatch(benchActions.offer(plainInDefinition(component, property)));
-              }}
-            />
+              doc={doc}
+              node={id}
+              of={wordsKey(doc.id, id, control)}
+              wanted={made.type}
+              source={source}
+              gives={holdsAt(documents, selected, made.type)}
+              isLine={false}
+              onGive={give}
+            >
+              {(onPlace) => (
+                <ValueCell
+                  type={made.type}
+                  value={set}
+                  label={`${made.label}, set here`}
+                  begin={literalOf(made.default) ?? undefined}
+                  placeholder={set && valueWords(documents, set) === 'nothing' ? 'empty' : ''}
+                  onPlace={made.typedOnly ? undefined : onPlace}
+                  onChange={(value, group) => give(literal(value), group)}
+                  onMarked={() => {
+                    const { component } = selected;
+                    if (component && made.type.kind === 'text')
+                      dispatch(benchActions.offer(plainInDefinition(component, property)));
+                  }}
+                />
+              )}
+            </TextWithValues>
           )}
           <RefusedMark doc={doc.id} path={path} />
-          {set ? (
+          {set || around ? (
             <span className="cell-actions">
               <IconButton
                 icon={Undo2}
@@ -127,7 +146,9 @@ export function PropertyRow({
                 title="Back to default"
                 onPress={() => give(null)}
               />
-              <MakeDefault selected={selected} property={property} label={made.label} set={set} />
+              {set ? (
+                <MakeDefault selected={selected} property={property} label={made.label} set={set} />
+              ) : null}
             </span>
           ) : null}
         </div>

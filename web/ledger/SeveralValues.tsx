@@ -11,6 +11,7 @@ import {
   type Documents,
   type Source,
   type Typed,
+  isMade,
 } from '@sormet/core/model';
 import { feeds } from '@sormet/core/value';
 import { HeadedTable } from '../parts/HeadedTable';
@@ -106,7 +107,7 @@ function CommonLine({
     );
   const byDefault = writtenIn(made?.default ?? first.byDefault);
   const worked =
-    source?.is === 'expression' || (source === undefined && made?.default.is === 'expression');
+    isMade(source) || (source === undefined && made !== undefined && isMade(made.default));
   const shown = source === undefined && !isMixed && !made ? byDefault : value;
   return (
     <tr>
@@ -249,7 +250,7 @@ function standing(documents: Documents, { rows, holds }: CommonControl): string 
   const sets = rows.filter(({ source }) => source?.is === 'value').length;
   const bound = rows.filter(({ source }) => source?.is === 'field').length;
   const lifted = rows.filter(({ source }) => source?.is === 'property').length;
-  const worked = rows.filter(({ source }) => source?.is === 'expression').length;
+  const worked = rows.filter(({ source }) => isMade(source)).length;
   const left = rows.length - sets - bound - lifted - worked;
   const different = new Set(
     rows.flatMap(({ source }) =>

@@ -72,6 +72,8 @@ export interface BenchState {
   readonly layout: Layout;
   /** A text to put the cursor into: the node whose first text is meant, after placing. */
   readonly typeInto: { readonly doc: string; readonly node: string } | null;
+  /** Where a brace was typed on the page: behind how many characters of which words a value is to stand. */
+  readonly placing: { readonly words: string; readonly at: number } | null;
   /** A short word to the person, shown in the sentence. */
   readonly notice: string | null;
   /** What can be done about what the notice says. */
@@ -112,6 +114,7 @@ const initialState: BenchState = {
   folded: { left: false, ledger: false },
   layout: { left: null, ledger: false },
   typeInto: null,
+  placing: null,
   notice: null,
   offer: null,
   zoom: { page: null, definition: null },
@@ -284,6 +287,13 @@ export const benchSlice = createSlice({
     },
     typeInto(state, { payload }: PayloadAction<BenchState['typeInto']>) {
       state.typeInto = payload;
+    },
+    placeValue(state, { payload }: PayloadAction<BenchState['placing']>) {
+      state.placing = payload;
+      if (payload) {
+        state.tab = 'values';
+        state.folded.ledger = false;
+      }
     },
     notice(state, { payload }: PayloadAction<string | null>) {
       state.notice = payload;

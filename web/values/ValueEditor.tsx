@@ -68,6 +68,7 @@ export function ValueEditor(given: EditorProps): ReactNode {
           value={typeof held === 'string' ? held : ''}
           placeholder={placeholder}
           onMarked={props.onMarked}
+          onPlace={props.onPlace}
           onChange={(typed, group) => onChange({ type: 'text', value: typed }, group)}
         />
       );

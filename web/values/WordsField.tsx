@@ -15,6 +15,7 @@ export function WordsField({
   placeholder = '',
   maxLength,
   onMarked,
+  onPlace,
   onChange,
 }: {
   label: string;
@@ -23,6 +24,8 @@ export function WordsField({
   maxLength?: number;
   /** Told of what should have emphasis, a link or a style; without it, that these words stay plain is said. */
   onMarked?: ((marked: Marked) => void) | undefined;
+  /** Told of a brace: a value may stand there. Without it, a brace is a letter. */
+  onPlace?: ((at: number) => void) | undefined;
   onChange: (value: string, group: string) => void;
 }): ReactNode {
   const dispatch = useAppDispatch();
@@ -46,6 +49,11 @@ export function WordsField({
             const { selectionStart: from, selectionEnd: to } = event.currentTarget;
             if (onMarked) onMarked({ by, from, to });
             else dispatch(benchActions.notice(STAYS_PLAIN));
+            return;
+          }
+          if (event.key === '{' && onPlace) {
+            event.preventDefault();
+            onPlace(event.currentTarget.selectionStart);
             return;
           }
           if (event.key !== 'Enter' || event.nativeEvent.isComposing) return;

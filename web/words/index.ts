@@ -2,6 +2,7 @@ export { chosenOptions } from './chosen-options';
 export { count } from './count';
 export { KIND_WORDS, typeWords } from './kind-words';
 export { languageName, languageSample } from './language-words';
+export { madeWords } from './made-words';
 export { momentWords } from './moment';
 export { componentWords, documentWords, namesOf } from './names';
 export { optionReachWords, reachWords, shortReach } from './reach-words';

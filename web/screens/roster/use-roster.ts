@@ -8,10 +8,11 @@ import {
   type Property,
   type PropertyId,
   type Typed,
+  isMade,
 } from '@sormet/core/model';
 import { nodeName, rosterOf, type RosterRow } from '@sormet/core/edit';
 import type { Reach } from '@sormet/core/reach';
-import { documentWords, valueWords } from '../../words';
+import { documentWords, madeWords, valueWords } from '../../words';
 import { fieldLabel } from '../../values/fields';
 
 /** What an instance has for a property: the default, something set on it, or something it is bound to. */
@@ -39,10 +40,9 @@ export function cellOf(
   if (!source)
     return {
       standing: 'default',
-      words:
-        property.default.is === 'expression'
-          ? 'worked out'
-          : wordsOf(documents, property.default as Typed),
+      words: isMade(property.default)
+        ? madeWords(property.default)
+        : wordsOf(documents, property.default as Typed),
       value: undefined,
     };
   if (source.is === 'value') {
@@ -53,8 +53,8 @@ export function cellOf(
   const words =
     source.is === 'field' && (tree?.kind === 'page' || tree?.kind === 'component')
       ? fieldLabel(documents, tree, source)
-      : source.is === 'expression'
-        ? 'worked out'
+      : isMade(source)
+        ? madeWords(source)
         : 'a property of this definition';
   return { standing: 'bound', words, value: undefined };
 }

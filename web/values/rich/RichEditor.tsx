@@ -24,6 +24,7 @@ export function RichEditor({
   label,
   onChange,
   marked,
+  onPlace,
   line = false,
 }: EditorProps & { line?: boolean }): ReactNode {
   const shown = value ?? begin;
@@ -31,6 +32,7 @@ export function RichEditor({
   const last = useRef(given);
   const session = useRef(newId());
   const tell = useLatest(onChange);
+  const placing = useLatest(onPlace);
   const editor = useEditor({
     extensions: richExtensions({ line }),
     content: toEditor(given ?? []),
@@ -41,6 +43,11 @@ export function RichEditor({
         role: 'textbox',
         'aria-multiline': 'true',
         class: 'rich-text',
+      },
+      handleTextInput: (view, _from, _to, typed) => {
+        if (typed !== '{' || !placing.current) return false;
+        placing.current(view.state.selection.from - FIRST);
+        return true;
       },
     },
     onFocus: () => {

@@ -107,6 +107,7 @@ export function richExtensions({
   line,
   bare = false,
   lowered = 0,
+  plain = false,
 }: {
   /** Whether it is a line of words: no headings, lists and quotations. */
   readonly line: boolean;
@@ -114,6 +115,8 @@ export function richExtensions({
   readonly bare?: boolean;
   /** By how many levels its headings show lower than they are stored. */
   readonly lowered?: number;
+  /** Whether it is words alone: no emphasis, links and styles, and no second line. */
+  readonly plain?: boolean;
 }): Extensions {
   const LoweredHeading = Heading.extend({
     renderHTML({ node }) {
@@ -139,13 +142,11 @@ export function richExtensions({
           }
         : {}),
       ...(bare ? { document: false, paragraph: false } : {}),
+      ...(plain ? { bold: false, italic: false, code: false, hardBreak: false } : {}),
     }),
     ...(bare ? [BareLine] : []),
     ...(line ? [] : [LoweredHeading.configure({ levels: [...HEADINGS] })]),
-    Link,
-    Styled,
-    Small,
-    Asking,
+    ...(plain ? [] : [Link, Styled, Small, Asking]),
     SelectionAsShown,
   ];
 }

@@ -1,5 +1,5 @@
 import type { JSONContent } from '@tiptap/react';
-import type { LinkValue, RichPiece } from '@sormet/core/model';
+import type { Format, LinkValue, RichPiece, ValuePlace, WordsPiece } from '@sormet/core/model';
 
 /**
  * Rich text as it is stored, and as the editor's document (ProseMirror's JSON): the same words, the same elements. Marks
@@ -24,6 +24,9 @@ const BLOCK_NAMES: Readonly<Record<string, string>> = {
   blockquote: 'blockquote',
 };
 
+/** What the place of a value is called in the editor. */
+export const PLACE = 'valuePlace';
+
 interface Marked {
   readonly tag: Mark;
   readonly link?: LinkValue;
@@ -34,13 +37,13 @@ interface Marked {
  * Stored pieces as a document of the editor: words that stand alone are a paragraph.
  * @param bare whether the document is a line of words itself, as where one types into an element of the page
  */
-export function toEditor(pieces: readonly RichPiece[], bare = false): JSONContent {
+export function toEditor(pieces: readonly WordsPiece[], bare = false): JSONContent {
   if (bare) return { type: 'doc', content: inlineOf(pieces) };
   const content = blocks(pieces);
   return { type: 'doc', content: content.length > 0 ? content : [{ type: 'paragraph' }] };
 }
 
-function blocks(pieces: readonly RichPiece[]): JSONContent[] {
+function blocks(pieces: readonly WordsPiece[]): JSONContent[] {
   const out: JSONContent[] = [];
   let line: JSONContent[] = [];
   const end = () => {
@@ -48,7 +51,7 @@ function blocks(pieces: readonly RichPiece[]): JSONContent[] {
     line = [];
   };
   for (const piece of pieces) {
-    if (typeof piece === 'string' || isInline(piece.tag)) {
+    if (typeof piece === 'string' || 'place' in piece || isInline(piece.tag)) {
       line.push(...inline(piece, []));
       continue;
     }
@@ -72,7 +75,9 @@ function blocks(pieces: readonly RichPiece[]): JSONContent[] {
                 {
                   type: 'listItem',
                   content: filledItem(
-                    typeof each !== 'string' && each.tag === 'li' ? each.children : [each],
+                    typeof each !== 'string' && !('place' in each) && each.tag === 'li'
+                      ? each.children
+                      : [each],
                   ),
                 },
               ],
@@ -86,14 +91,15 @@ function blocks(pieces: readonly RichPiece[]): JSONContent[] {
 }
 
 /** A line of words without anything around it: blocks give their words, apart by a space. */
-function inlineOf(pieces: readonly RichPiece[]): JSONContent[] {
+function inlineOf(pieces: readonly WordsPiece[]): JSONContent[] {
   return pieces.flatMap((piece, i): JSONContent[] => {
-    if (typeof piece === 'string' || isInline(piece.tag)) return inline(piece, []);
+    if (typeof piece === 'string' || 'place' in piece || isInline(piece.tag))
+      return inline(piece, []);
     return [...(i > 0 ? [{ type: 'text', text: ' ' }] : []), ...inlineOf(piece.children)];
   });
 }
 
-function filledItem(children: readonly RichPiece[]): JSONContent[] {
+function filledItem(children: readonly WordsPiece[]): JSONContent[] {
   const content = blocks(children);
   return content.length > 0 ? content : [{ type: 'paragraph' }];
 }
@@ -102,7 +108,18 @@ function isInline(tag: string): boolean {
   return tag === 'br' || (MARKS as readonly string[]).includes(tag);
 }
 
-function inline(piece: RichPiece, marks: readonly Marked[]): JSONContent[] {
+function marksOf(marks: readonly Marked[]): Pick<JSONContent, 'marks'> {
+  if (marks.length === 0) return {};
+  return {
+    marks: marks.map(({ tag, link, style }) => ({
+      type: MARK_NAMES[tag],
+      ...(link ? { attrs: { to: link } } : {}),
+      ...(style === undefined ? {} : { attrs: { style } }),
+    })),
+  };
+}
+
+function inline(piece: WordsPiece, marks: readonly Marked[]): JSONContent[] {
   if (typeof piece === 'string')
     return piece === ''
       ? []
@@ -110,17 +127,17 @@ function inline(piece: RichPiece, marks: readonly Marked[]): JSONContent[] {
           {
             type: 'text',
             text: piece,
-            ...(marks.length > 0
-              ? {
-                  marks: marks.map(({ tag, link, style }) => ({
-                    type: MARK_NAMES[tag],
-                    ...(link ? { attrs: { to: link } } : {}),
-                    ...(style === undefined ? {} : { attrs: { style } }),
-                  })),
-                }
-              : {}),
+            ...marksOf(marks),
           },
         ];
+  if ('place' in piece)
+    return [
+      {
+        type: PLACE,
+        attrs: { name: piece.place, format: piece.format ?? null },
+        ...marksOf(marks),
+      },
+    ];
   const { tag, link, style, children } = piece;
   if (tag === 'br') return [{ type: 'hardBreak' }];
   // Words with no style are words: so the inner of two styles is the one that shows.
@@ -142,15 +159,25 @@ function inline(piece: RichPiece, marks: readonly Marked[]): JSONContent[] {
  * A document of the editor as pieces to be stored. One paragraph alone is its words, unless paragraphs are meant.
  */
 export function fromEditor(doc: JSONContent, line: boolean, paragraphs = false): RichPiece[] {
+  return aroundFromEditor(doc, line, paragraphs) as RichPiece[];
+}
+
+/** The same, where values may have places among the words. */
+export function aroundFromEditor(
+  doc: JSONContent,
+  line: boolean,
+  paragraphs = false,
+): WordsPiece[] {
   const content = doc.content ?? [];
-  if (content.every(({ type }) => type === 'text' || type === 'hardBreak')) return words(doc);
+  if (content.every(({ type }) => type === 'text' || type === 'hardBreak' || type === PLACE))
+    return words(doc);
   if (content.length === 1 && content[0]!.type === 'paragraph' && !(paragraphs && !line))
     return words(content[0]!);
   if (line) return content.flatMap((each, i) => [...(i > 0 ? [' '] : []), ...words(each)]);
   return content.map(block);
 }
 
-function block(node: JSONContent): RichPiece {
+function block(node: JSONContent): WordsPiece {
   switch (node.type) {
     case 'heading':
       return { tag: `h${node.attrs?.['level'] ?? 2}` as 'h2', children: words(node) };
@@ -174,27 +201,37 @@ function block(node: JSONContent): RichPiece {
   }
 }
 
-function words(node: JSONContent): RichPiece[] {
+function words(node: JSONContent): WordsPiece[] {
   if (node.type !== 'paragraph' && node.type !== 'heading' && node.type !== 'doc')
     return (node.content ?? []).flatMap((each, i) => [...(i > 0 ? [' '] : []), ...words(each)]);
   return joined(
-    (node.content ?? []).map((each): RichPiece => {
+    (node.content ?? []).map((each): WordsPiece => {
       if (each.type === 'hardBreak') return { tag: 'br', children: [] };
       const marks = MARKS.filter((tag) => each.marks?.some(({ type }) => type === MARK_NAMES[tag]));
-      return marks.reduceRight<RichPiece>((inner, tag) => {
-        const mark = each.marks?.find(({ type }) => type === MARK_NAMES[tag]);
-        const link = mark?.attrs?.['to'] as LinkValue | undefined;
-        const style = mark?.attrs?.['style'] as string | undefined;
-        if (tag === 'span' && style) return { tag, style, children: [inner] };
-        return tag === 'a' && link ? { tag, link, children: [inner] } : { tag, children: [inner] };
-      }, each.text ?? '');
+      return marks.reduceRight<WordsPiece>(
+        (inner, tag) => {
+          const mark = each.marks?.find(({ type }) => type === MARK_NAMES[tag]);
+          const link = mark?.attrs?.['to'] as LinkValue | undefined;
+          const style = mark?.attrs?.['style'] as string | undefined;
+          if (tag === 'span' && style) return { tag, style, children: [inner] };
+          return tag === 'a' && link
+            ? { tag, link, children: [inner] }
+            : { tag, children: [inner] };
+        },
+        each.type === PLACE ? placeOf(each) : (each.text ?? ''),
+      );
     }),
   );
 }
 
+function placeOf({ attrs }: JSONContent): ValuePlace {
+  const { name, format } = attrs as { name: string; format: Format | null };
+  return { place: name, ...(format ? { format } : {}) };
+}
+
 /** Neighbours in the same element are one: a link with a bold word in it is one link. */
-function joined(pieces: readonly RichPiece[]): RichPiece[] {
-  const out: RichPiece[] = [];
+function joined(pieces: readonly WordsPiece[]): WordsPiece[] {
+  const out: WordsPiece[] = [];
   for (const piece of pieces) {
     const last = out.at(-1);
     if (typeof last === 'string' && typeof piece === 'string') out[out.length - 1] = last + piece;
@@ -202,6 +239,8 @@ function joined(pieces: readonly RichPiece[]): RichPiece[] {
       last !== undefined &&
       typeof last !== 'string' &&
       typeof piece !== 'string' &&
+      !('place' in last) &&
+      !('place' in piece) &&
       last.tag !== 'br' &&
       last.tag === piece.tag &&
       JSON.stringify(last.link) === JSON.stringify(piece.link) &&

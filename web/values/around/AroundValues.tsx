@@ -1,0 +1,394 @@
+import { lazy, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { createPortal } from 'react-dom';
+import { EditorContent, Extension, useEditor, type Editor } from '@tiptap/react';
+import { furtherName, namesAt } from '@sormet/core/edit';
+import { shownWith, typedWith } from '@sormet/core/expression';
+import {
+  literal,
+  newId,
+  sameJson,
+  TEXT,
+  type Format,
+  type Literal,
+  type NodeId,
+  type Source,
+  type TreeDoc,
+  type TypeSpec,
+  type ValueKind,
+  type WhenEmpty,
+  type Words,
+  type WordsPiece,
+} from '@sormet/core/model';
+import { useCovering } from '../../parts/covering';
+import { useLatest } from '../../parts/use-latest';
+import { useDerived } from '../../site/SiteProvider';
+import { richExtensions } from '../rich/extensions';
+import { aroundFromEditor, PLACE, toEditor } from '../rich/rich-json';
+import { RichButtons } from '../rich/RichButtons';
+import { ChoosePlace } from './ChoosePlace';
+import { placeNode, type PlaceAttributes } from './place-node';
+import { PlaceFormat } from './PlaceFormat';
+import '../rich/rich.css';
+import './around.css';
+
+const WorkOut = lazy(() =>
+  import('../working-out/WorkOut').then(({ WorkOut: loaded }) => ({ default: loaded })),
+);
+
+/** Words that may have values among them: words alone, or those around values. */
+export type MayHoldValues = Words | Literal;
+
+/** What is open over the words. */
+type Open =
+  | { readonly is: 'choosing'; readonly at: number; readonly instead?: PlaceAttributes }
+  | { readonly is: 'format'; readonly at: number }
+  | { readonly is: 'working out'; readonly at: number; readonly instead?: PlaceAttributes };
+
+/**
+ * Words with values between them, plain or rich: a brace opens the choice of a value, which then stands among the words as
+ * one thing, with a format of its own.
+ */
+export function AroundValues({
+  label,
+  doc,
+  node,
+  without,
+  wanted,
+  source,
+  gives,
+  isLine = true,
+  begin,
+  onChange,
+  onLeave,
+}: {
+  label: string;
+  doc: TreeDoc;
+  node: NodeId | null;
+  /** The property that the words are for, which cannot stand among them. */
+  without?: string;
+  wanted: TypeSpec;
+  source: MayHoldValues;
+  /** What a source gives where one is looking, in words. */
+  gives: ((source: Source) => string) | undefined;
+  /** Whether rich text is a line of words. */
+  isLine?: boolean;
+  /** Where a brace was typed while it held words alone. */
+  begin?: number | undefined;
+  onChange: (source: MayHoldValues, group: string) => void;
+  /** Told when the focus has gone elsewhere. */
+  onLeave?: () => void;
+}): ReactNode {
+  const { documents, data } = useDerived();
+  const of = wanted.kind === 'rich' ? 'rich' : 'text';
+  const language =
+    doc.kind === 'page' && doc.language !== undefined
+      ? data.inLanguage(doc.language).language
+      : data.language;
+  const names = useMemo(
+    () =>
+      namesAt(documents, doc, node, wanted).filter(
+        (each) =>
+          each.source.is !== 'value' &&
+          (each.source.is !== 'property' || each.source.property !== without),
+      ),
+    [documents, doc, node, wanted, without],
+  );
+  const [open, setOpen] = useState<Open | null>(null);
+  useCovering(open !== null);
+  /** What stands behind the names, beside what is stored: what was chosen and is not among the words yet. */
+  const held = useRef<Record<string, Source>>(source.is === 'words' ? source.names : {});
+  const last = useRef<Source>(source);
+  const session = useRef(newId());
+  const latest = useLatest({ names, gives, onChange, source });
+
+  const called = (held: Source): { label: string; kind: ValueKind | 'nothing' } => {
+    const { whenEmpty: _, ...alone } = held;
+    const found = latest.current.names.find((each) => sameJson(each.source, alone));
+    if (found) return { label: found.label, kind: found.gives.of };
+    if (held.is === 'expression') {
+      const { typed, names: all } = shownWith(held, latest.current.names, furtherName);
+      const typing = typedWith(typed, all);
+      return { label: `= ${typed}`, kind: typing.ok ? typing.gives.of : 'nothing' };
+    }
+    const further = furtherName(held);
+    return further
+      ? { label: further.label, kind: further.gives.of }
+      : { label: 'something that is gone', kind: 'nothing' };
+  };
+  const onePlace = (name: string, format: Format | null): Words => ({
+    is: 'words',
+    of: 'text',
+    pieces: [{ place: name, ...(format ? { format } : {}) }],
+    names: { [name]: held.current[name] ?? GONE },
+  });
+  const writtenAt = (name: string, format: Format | null): string =>
+    latest.current.gives?.(onePlace(name, format)) ?? '';
+
+  const editor = useEditor({
+    extensions: [
+      ...richExtensions({ line: of === 'text' || isLine, plain: of === 'text' }),
+      placeNode(({ name, format }) => ({
+        label: called(held.current[name] ?? GONE).label,
+        holds: writtenAt(name, format),
+      })),
+      Extension.create({
+        name: 'placing',
+        // Enter on a place is for the place, before it breaks the line.
+        priority: 1000,
+        addKeyboardShortcuts: () => ({
+          Enter: ({ editor: at }) => {
+            const place = placeAt(at);
+            if (place === null) return of === 'text';
+            setOpen({ is: 'format', at: place });
+            return true;
+          },
+        }),
+      }),
+    ],
+    content: toEditor(source.is === 'words' ? source.pieces : piecesOf(source)),
+    injectCSS: false,
+    editorProps: {
+      attributes: {
+        'aria-label': label,
+        role: 'textbox',
+        'aria-multiline': String(of === 'rich'),
+        class: `rich-text around-values ${of === 'text' ? 'is-plain' : ''}`,
+      },
+      handleTextInput: (view, _from, _to, typed) => {
+        if (typed !== '{') return false;
+        setOpen({ is: 'choosing', at: view.state.selection.from });
+        return true;
+      },
+      handleClickOn: (_view, _pos, clicked, at) => {
+        if (clicked.type.name !== PLACE) return false;
+        setOpen({ is: 'format', at });
+        return false;
+      },
+    },
+    onFocus: () => {
+      session.current = newId();
+    },
+    onBlur: ({ event }) => {
+      const to = event.relatedTarget;
+      if (!(to instanceof Element && to.closest('.place-over, .ant-modal'))) onLeave?.();
+    },
+    onUpdate: ({ editor: now }) => tell(now),
+  });
+
+  const tell = (now: Editor): void => {
+    const pieces = aroundFromEditor(now.getJSON(), of === 'text' || isLine);
+    const used = new Set(placesIn(pieces));
+    const next: MayHoldValues =
+      used.size === 0
+        ? of === 'text'
+          ? literal({ type: 'text', value: (pieces as string[]).join('') })
+          : (literal({ type: 'rich', value: pieces as never }) as Literal)
+        : ({
+            is: 'words',
+            of,
+            pieces,
+            names: Object.fromEntries(
+              Object.entries(held.current).filter(([name]) => used.has(name)),
+            ),
+            ...(source.whenEmpty === undefined ? {} : { whenEmpty: source.whenEmpty }),
+          } as Words);
+    last.current = next;
+    latest.current.onChange(next, session.current);
+  };
+
+  // Somebody else, or a step back, has changed it: what is shown follows.
+  useEffect(() => {
+    if (!editor || editor.isDestroyed || sameJson(source, last.current)) return;
+    last.current = source;
+    if (source.is === 'words') held.current = { ...held.current, ...source.names };
+    const pieces = source.is === 'words' ? source.pieces : piecesOf(source);
+    editor.commands.setContent(toEditor(pieces), { emitUpdate: false });
+  }, [editor, source]);
+
+  // A brace was typed while these were words alone: it goes on here.
+  const began = useRef(begin);
+  useEffect(() => {
+    if (!editor || editor.isDestroyed || began.current === undefined) return;
+    const at = began.current;
+    began.current = undefined;
+    editor.commands.setTextSelection(at + 1);
+    setOpen({ is: 'choosing', at: Math.min(at + 1, editor.state.doc.content.size) });
+  }, [editor]);
+
+  // A dialog gives the focus back to what had it, which is gone by then: one goes on among the words.
+  const isWorkingOut = open?.is === 'working out';
+  useEffect(() => {
+    if (!isWorkingOut || !editor) return;
+    return () => {
+      setTimeout(() => {
+        if (!editor.isDestroyed) editor.view.focus();
+      });
+    };
+  }, [isWorkingOut, editor]);
+
+  if (!editor) return null;
+
+  const close = () => {
+    if (open?.is === 'format') editor.commands.setTextSelection(open.at + 1);
+    setOpen(null);
+    // The command of the package waits for a frame, and takes the focus from whoever has it by then.
+    editor.view.focus();
+  };
+  /** Puts a value among the words, or another in the place of one. */
+  const put = (value: Source, at: number, instead?: PlaceAttributes) => {
+    const same = Object.keys(held.current).find((name) => sameJson(held.current[name], value));
+    const name = same ?? freeName(held.current);
+    held.current = { ...held.current, [name]: value };
+    editor.view.focus();
+    const chain = editor.chain();
+    if (instead) chain.setNodeSelection(at).deleteSelection();
+    chain.insertContentAt(at, { type: PLACE, attrs: { name, format: null } }).run();
+    setOpen(null);
+  };
+  const place = open ? editor.state.doc.nodeAt(open.at) : null;
+  const attributes = place?.type.name === PLACE ? (place.attrs as PlaceAttributes) : undefined;
+  const standing = attributes && (held.current[attributes.name] ?? GONE);
+
+  return (
+    <div className="rich-editor">
+      {of === 'rich' ? <RichButtons editor={editor} label={label} line={isLine} /> : null}
+      <EditorContent editor={editor} />
+      {open && open.is !== 'working out' ? (
+        <Over editor={editor} at={open.at}>
+          {open.is === 'choosing' ? (
+            <ChoosePlace
+              names={names}
+              holds={(each) => gives?.(asWords(each)) ?? ''}
+              onChoose={({ source: value }) => put(value, open.at, open.instead)}
+              onWorkOut={() =>
+                setOpen({
+                  is: 'working out',
+                  at: open.at,
+                  ...(open.instead ? { instead: open.instead } : {}),
+                })
+              }
+              onLeave={() => {
+                if (!open.instead) editor.chain().insertContentAt(open.at, '{').run();
+                close();
+              }}
+            />
+          ) : attributes && standing ? (
+            <PlaceFormat
+              label={called(standing).label}
+              kind={called(standing).kind}
+              format={attributes.format ?? undefined}
+              whenEmpty={standing.whenEmpty}
+              language={language}
+              written={writtenAt(attributes.name, attributes.format)}
+              onFormat={(format) =>
+                editor
+                  .chain()
+                  .setNodeSelection(open.at)
+                  .updateAttributes(PLACE, { format: format ?? null })
+                  .run()
+              }
+              onEmpty={(whenEmpty) => {
+                held.current = {
+                  ...held.current,
+                  [attributes.name]: withEmpty(standing, whenEmpty),
+                };
+                tell(editor);
+                setOpen({ ...open });
+              }}
+              onExchange={() =>
+                setOpen(
+                  standing.is === 'expression'
+                    ? { is: 'working out', at: open.at, instead: attributes }
+                    : { is: 'choosing', at: open.at, instead: attributes },
+                )
+              }
+              onRemove={() => {
+                editor.chain().setNodeSelection(open.at).deleteSelection().run();
+                close();
+              }}
+              onClose={close}
+            />
+          ) : null}
+        </Over>
+      ) : null}
+      {open?.is === 'working out' ? (
+        <Suspense fallback={null}>
+          <WorkOut
+            label={`a value in ${label}`}
+            documents={documents}
+            doc={doc}
+            node={node}
+            {...(without === undefined ? {} : { without })}
+            wanted={TEXT}
+            source={open.instead ? held.current[open.instead.name] : undefined}
+            gives={gives}
+            onDone={(value) => put(value, open.at, open.instead)}
+            onRelease={undefined}
+            onClose={close}
+          />
+        </Suspense>
+      ) : null}
+    </div>
+  );
+}
+
+const GONE: Source = Object.freeze({ is: 'value', type: 'text', value: null });
+
+/** What lies over the words at a place of them. */
+function Over({
+  editor,
+  at,
+  children,
+}: {
+  editor: Editor;
+  at: number;
+  children: ReactNode;
+}): ReactNode {
+  const { left, bottom, top } = editor.view.coordsAtPos(at);
+  const above = bottom > window.innerHeight * 0.55;
+  return createPortal(
+    <div
+      className="place-over"
+      style={{
+        left: Math.max(8, Math.min(left, window.innerWidth - 348)),
+        ...(above ? { bottom: window.innerHeight - top + 4 } : { top: bottom + 4 }),
+      }}
+    >
+      {children}
+    </div>,
+    document.body,
+  );
+}
+
+/** Where the place of a value stands that is selected, or at which the cursor is. */
+function placeAt({ state }: Editor): number | null {
+  const { from, empty, $from } = state.selection;
+  if (!empty) return state.doc.nodeAt(from)?.type.name === PLACE ? from : null;
+  if ($from.nodeBefore?.type.name === PLACE) return from - $from.nodeBefore.nodeSize;
+  return $from.nodeAfter?.type.name === PLACE ? from : null;
+}
+
+function piecesOf(source: Literal): WordsPiece[] {
+  if (source.type === 'rich') return source.value ?? [];
+  return source.type === 'text' && source.value ? [source.value] : [];
+}
+
+function placesIn(pieces: readonly WordsPiece[]): string[] {
+  return pieces.flatMap((piece) => {
+    if (typeof piece === 'string') return [];
+    return 'place' in piece ? [piece.place] : placesIn(piece.children);
+  });
+}
+
+function freeName(held: Readonly<Record<string, Source>>): string {
+  for (let i = 0; ; i += 1) if (!(`n${i}` in held)) return `n${i}`;
+}
+
+function asWords(source: Source): Words {
+  return { is: 'words', of: 'text', pieces: [{ place: 'n0' }], names: { n0: source } };
+}
+
+function withEmpty(source: Source, whenEmpty: WhenEmpty | undefined): Source {
+  const { whenEmpty: _, ...alone } = source;
+  return whenEmpty === undefined ? (alone as Source) : ({ ...alone, whenEmpty } as Source);
+}
