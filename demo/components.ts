@@ -7,6 +7,7 @@ import {
   type Patch,
   type Property,
   type Rule,
+  type Source,
   kindOnly,
 } from '@sormet/core/model';
 import { keyFor } from '@sormet/core/edit';
@@ -318,6 +319,27 @@ const shedCard = component(
   },
 );
 
+const lies = axis('card-lies', 'Lies', ['upright', 'lying'], 'a4');
+Object.assign(shedCard.properties, lies.property);
+shedCard.rules = {
+  'card-lying': {
+    order: 'a0',
+    when: { axes: { [lies.id]: lies.optionOf('lying') } },
+    patch: {
+      'shed-card-n1': {
+        style: styled(
+          { display: 'flex', 'flex-direction': 'row', 'grid-column': 'span 2' },
+          { w600: { display: 'block', 'grid-column': 'auto' } },
+        ),
+      },
+      'shed-card-n2': {
+        style: styled({ width: '38%', 'object-fit': 'cover' }, { w600: { width: '100%' } }),
+      },
+      'shed-card-n3': { style: styled({ flex: '1 1 0' }) },
+    },
+  },
+};
+
 const sessionLine = component(
   'session-line',
   'Fittings/Session line',
@@ -580,7 +602,7 @@ const mender = component(
         tag: 'p',
         name: 'Since',
         style: styled({ 'margin-top': '{space 2}', 'font-size': '{small text}' }),
-        children: [{ text: 'since ' }, { tag: 'span', text: property('mender-since', 'hide') }],
+        text: sinceWords('mender-since'),
       },
     ],
   },
@@ -644,7 +666,123 @@ const hours = component(
 );
 hours.properties['hours-list']!.type = HOURS_TYPE;
 
-/** The components of the demo: the surround, six sections and four fittings. */
+/** A step of a guide: with its number or a picture, on paper or on night ground; four looks, two rules. */
+const step = component(
+  'guide-step',
+  'Fittings/Guide step',
+  {
+    tag: 'li',
+    name: 'Step',
+    style: styled({
+      display: 'flex',
+      gap: '{space 5}',
+      'align-items': 'flex-start',
+      padding: '{space 5}',
+      'background-color': '{paper}',
+      color: '{ink}',
+      'border-radius': '{medium round}',
+    }),
+    children: [
+      {
+        id: 'step-mark',
+        tag: 'strong',
+        name: 'Number',
+        text: property('step-number'),
+        style: styled({ 'font-size': '{title}', 'line-height': '{tight}' }),
+      },
+      {
+        id: 'step-drawn',
+        tag: 'img',
+        name: 'Picture',
+        attributes: { src: property('step-picture'), alt: text('') },
+        style: styled({ width: '7rem', height: 'auto', 'border-radius': '{small round}' }),
+        shown: { is: 'value', type: 'boolean', value: false },
+      },
+      {
+        tag: 'div',
+        name: 'Words',
+        children: [
+          { tag: 'h3', name: 'Heading', text: property('step-heading') },
+          { tag: 'p', name: 'Text', text: property('step-text') },
+        ],
+      },
+    ],
+  },
+  {
+    'step-number': { label: 'Number', byDefault: number(1) },
+    'step-picture': { label: 'Picture', byDefault: picture('picture-bench') },
+    'step-heading': { label: 'Heading', byDefault: text('Look before you unscrew') },
+    'step-text': {
+      label: 'Text',
+      byDefault: text('Take a photograph first: it knows where every part was.'),
+    },
+  },
+);
+const [marked, ground] = [
+  axis('step-marked', 'Marked by', ['number', 'picture'], 'a5'),
+  axis('step-ground', 'Ground', ['paper', 'night'], 'a6'),
+];
+Object.assign(step.properties, marked.property, ground.property);
+const shown = (value: boolean): Source => ({ is: 'value', type: 'boolean', value });
+step.rules = {
+  'step-pictured': {
+    order: 'a0',
+    when: { axes: { [marked.id]: marked.optionOf('picture') } },
+    patch: { 'step-mark': { shown: shown(false) }, 'step-drawn': { shown: shown(true) } },
+  },
+  'step-night': when(ground, 'night', { theme: 'night' }, 'guide-step-n1'),
+};
+
+/** A notice whose words follow from two choices: who is asked, and whether the doors are open. */
+const notice = component('notice', 'Fittings/Notice', {
+  tag: 'p',
+  name: 'Notice',
+  text: {
+    is: 'expression',
+    cel:
+      'n0 == n2 ? (n1 == n3 ? "Come in: the kettle is on." : "Closed today. The next evening stands below.")' +
+      ' : (n1 == n3 ? "Your bench is free: the side door is open." : "Closed today; your key opens the side door.")',
+    names: {
+      n0: property('notice-for'),
+      n1: property('notice-doors'),
+      n2: { is: 'value', type: 'choice', value: 'notice-for-visitors' },
+      n3: { is: 'value', type: 'choice', value: 'notice-doors-open' },
+    },
+  },
+  shared: on('lead'),
+});
+Object.assign(
+  notice.properties,
+  choice('notice-for', 'For', ['visitors', 'members'], 'a0'),
+  choice('notice-doors', 'Doors', ['open', 'closed'], 'a1'),
+);
+
+/** A choice of some words, the first of which it has by itself. */
+function choice(id: string, label: string, labels: readonly string[], order: string) {
+  const { axis: _, ...made } = axis(id, label, labels, order).property[id]!;
+  return { [id]: made };
+}
+
+/** "since 2014 · 11 years" from one number: when the demo was written, it was 2025. */
+function sinceWords(since: string): Source {
+  const year = property(since, 'hide');
+  return {
+    is: 'words',
+    of: 'text',
+    pieces: [
+      'since ',
+      { place: 'n0' },
+      ' · ',
+      {
+        place: 'n1',
+        format: { as: 'plural', forms: { one: '# year', other: '# years' }, none: 'new' },
+      },
+    ],
+    names: { n0: year, n1: { is: 'expression', cel: '2025 - n0', names: { n0: property(since) } } },
+  };
+}
+
+/** The components of the demo: the surround, six sections and six fittings. */
 export const components: readonly ComponentDoc[] = [
   surround,
   button,
@@ -657,4 +795,6 @@ export const components: readonly ComponentDoc[] = [
   joinBand,
   hours,
   quote,
+  step,
+  notice,
 ];

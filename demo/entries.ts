@@ -18,7 +18,7 @@ function contentType(
   name: string,
   plural: string,
   title: string,
-  fields: Record<string, [label: string, kind: ValueKind, of?: string]>,
+  fields: Record<string, [label: string, kind: ValueKind | TypeSpec, of?: string]>,
 ): TypeDoc {
   const orders = ordersFor(Object.keys(fields).length);
   const keys = new Set<string>();
@@ -33,12 +33,25 @@ function contentType(
       Object.entries(fields).map(([field, [label, kind, of]], i) => {
         const key = keyFor(label, keys);
         keys.add(key);
-        const type: TypeSpec = of ? { kind: 'entry', of } : kindOnly(kind);
+        const type: TypeSpec = of
+          ? { kind: 'entry', of }
+          : typeof kind === 'string'
+            ? kindOnly(kind)
+            : kind;
         return [field, { label, key, type, order: orders[i]! }];
       }),
     ),
   };
 }
+
+/** How the card of a shed lies in lists: the options of the card's own axis, so that one feeds the other. */
+const LIES: TypeSpec = {
+  kind: 'choice',
+  options: {
+    'card-lies-upright': { label: 'upright', order: 'a0' },
+    'card-lies-lying': { label: 'lying', order: 'a1' },
+  },
+};
 
 export const types: readonly TypeDoc[] = [
   contentType('shed', 'Shed', 'Sheds', 'shed-name', {
@@ -51,6 +64,7 @@ export const types: readonly TypeDoc[] = [
     'shed-booking': ['Booking', 'link'],
     'shed-benches': ['Benches', 'number'],
     'shed-opened': ['Opened', 'date'],
+    'shed-lies': ['Card', LIES],
   }),
   contentType('session', 'Session', 'Sessions', 'session-name', {
     'session-name': ['Title', 'text'],
@@ -106,6 +120,7 @@ export const entries: readonly EntryDoc[] = [
       },
       'shed-benches': { type: 'number', value: shed.benches },
       'shed-opened': { type: 'date', value: shed.opened },
+      'shed-lies': shed.lies ? { type: 'choice', value: 'card-lies-lying' } : undefined,
     }),
   ),
   ...SESSIONS.map((session) =>

@@ -34,8 +34,13 @@ function page({ id, name, path, title, description, entries, draft, main }: Writ
   };
 }
 
+/** An option of a choice. */
+function option(value: string): Source {
+  return { is: 'value', type: 'choice', value };
+}
+
 /** A card for each shed a query asks for. */
-function shedCards(id: string, limit?: number): Branch {
+function shedCards(id: string, limit?: number, lies?: Source): Branch {
   return {
     id,
     repeat: {
@@ -52,6 +57,7 @@ function shedCards(id: string, limit?: number): Branch {
           'card-name': ofItem(id, 'shed-name'),
           'card-address': ofItem(id, ''),
           'card-text': ofItem(id, 'shed-summary'),
+          ...(lies ? { 'card-lies': lies } : {}),
         },
       },
     ],
@@ -159,6 +165,24 @@ export const pages: readonly PageDoc[] = [
           },
         ],
       },
+      {
+        tag: 'section',
+        name: 'Where it began',
+        shared: plainSection,
+        children: [
+          { tag: 'h2', name: 'Heading', text: 'Where it began' },
+          {
+            component: 'shed-card',
+            values: {
+              'card-lies': option('card-lies-lying'),
+              'card-picture': picture('picture-1'),
+              'card-name': text('Alderhithe'),
+              'card-address': toPage('page-shed', 'shed-alderhithe'),
+              'card-text': text('A boathouse on the old landing, and the first of our benches.'),
+            },
+          },
+        ],
+      },
       { component: 'join-band', values: { 'join-heading': text('Open the door with us') } },
     ],
   }),
@@ -191,7 +215,7 @@ export const pages: readonly PageDoc[] = [
       {
         component: 'card-row',
         values: { 'row-heading': text('Every shed, in the order they opened') },
-        slots: { cards: [shedCards('all-sheds')] },
+        slots: { cards: [shedCards('all-sheds', undefined, ofItem('all-sheds', 'shed-lies'))] },
       },
       { component: 'join-band' },
     ],
@@ -280,7 +304,10 @@ export const pages: readonly PageDoc[] = [
         tag: 'section',
         name: 'Title',
         shared: plainSection,
-        children: [{ tag: 'h1', name: 'Heading', text: 'Sessions in December' }],
+        children: [
+          { tag: 'h1', name: 'Heading', text: 'Sessions in December' },
+          { component: 'notice', values: { 'notice-doors': option('notice-doors-closed') } },
+        ],
       },
       {
         component: 'lines',
@@ -333,6 +360,46 @@ export const pages: readonly PageDoc[] = [
             },
           ],
         },
+      },
+      {
+        tag: 'section',
+        name: 'In any guide',
+        shared: plainSection,
+        children: [
+          { tag: 'h2', name: 'Heading', text: 'In every one of them' },
+          {
+            tag: 'ol',
+            name: 'Steps',
+            style: styled({
+              display: 'grid',
+              'grid-template-columns': 'repeat(auto-fit,minmax(min(100%,18rem),1fr))',
+              gap: '{space 4}',
+              'margin-top': '{space 6}',
+              padding: '0',
+              'list-style': 'none',
+            }),
+            children: [
+              { component: 'guide-step' },
+              {
+                component: 'guide-step',
+                values: {
+                  'step-number': number(2),
+                  'step-heading': text('Lay the screws out in order'),
+                  'step-text': text('On a line of tape, in the way they came out.'),
+                },
+              },
+              {
+                component: 'guide-step',
+                values: {
+                  'step-marked': option('step-marked-picture'),
+                  'step-ground': option('step-ground-night'),
+                  'step-heading': text('Ask whoever sits beside you'),
+                  'step-text': text('Nobody here is an expert in everything.'),
+                },
+              },
+            ],
+          },
+        ],
       },
     ],
   }),

@@ -36,7 +36,7 @@ test('a slot is put into a definition, named and limited, and filled on a page b
   const name = page.getByLabel('Name of the slot');
   await name.fill('extras');
   await name.press('Enter');
-  await bench.choose('Layout of the slot', 'beside each other');
+  await page.getByRole('radio', { name: 'side by side, on as many lines as it takes' }).click();
   const most = page.getByLabel('How many the slot holds at most');
   await most.fill('1');
   await most.press('Enter');

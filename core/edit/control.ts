@@ -168,7 +168,7 @@ export function controlType(
             : TEXT
         : undefined;
     case 'shown':
-      return node.kind === 'slot' || node.kind === 'repeat' ? undefined : BOOLEAN;
+      return node.kind === 'repeat' ? undefined : BOOLEAN;
     case 'attribute':
       return node.kind === 'element' ? attributeType(node.tag, control.name) : undefined;
     case 'value':
@@ -325,6 +325,7 @@ export function controlsOf(documents: Documents, doc: TreeDoc, only?: NodeId): C
         for (const [property, { label }] of inOrder(component.properties))
           add(id, { of: 'value', property }, label.toLowerCase(), id);
     }
+    if (node.kind === 'slot') add(id, { of: 'shown' }, 'shown', id);
     if (id !== root && (node.kind === 'element' || node.kind === 'instance')) addLook(id, node);
     for (const child of children.all(id)) visit(child);
   };

@@ -6,6 +6,7 @@ export * from './edits';
 export * from './names';
 export * from './soundness/references';
 export * from './soundness/soundness';
+export { limitsWhat, slotTakes } from './soundness/slot-takes';
 export type { DocumentFinding } from './soundness/document-finding';
 export { EDIT_ID_PATTERN } from './upkeep/revert';
 export { movesTo, stepMoves, topmost, type Move, type Step } from './tree/moves';

@@ -363,7 +363,11 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     const tag = refused.about('tag') as string;
     return isVoid(tag) && Object.values(nodes).some(({ place }) => place.parent === args['node']);
   },
-  'attribute-no-spaces': ({ args }) => /\s/.test((args['source'] as { value: string }).value),
+  'attribute-no-spaces': ({ args, given, after }) => {
+    const { doc, path } = given.refusal;
+    const source = (args['source'] ?? readAt(after!.get(doc!), path!)) as { value: string };
+    return /\s/.test(source.value);
+  },
   'declaration-reads-around': ({ args, before }) => {
     const { nodes } = treeDocOf(before, args['doc'] as string)!;
     const inside = Object.entries(nodes).filter(
@@ -395,6 +399,11 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     // That there is no gap below 0 it leaves open (CSS Box Alignment 3, 8.1).
     const isNone = lexer.matchProperty(property, parse(css, { context: 'value' })).error !== null;
     return isNone || (/gap$/.test(property) && css.startsWith('-'));
+  },
+  'plain-slot-shown': ({ named: [instance], before }) => {
+    const of =
+      instance?.kind === 'instance' ? docOf(before, 'component', instance.component) : undefined;
+    return Object.values(of?.nodes ?? {}).some((node) => node.kind === 'slot' && node.shown);
   },
   'plain-variant-unknown': ({ named: [instance] }) =>
     instance?.kind === 'instance' &&

@@ -17,7 +17,7 @@ const Slug = Type.String({
 });
 
 /** The current format of every kind; older documents are upgraded on reading. */
-export const FORMAT = 2;
+export const FORMAT = 3;
 
 function document<K extends string, P extends Record<string, TSchema>>(kind: K, properties: P) {
   return Type.Object(
@@ -229,14 +229,21 @@ export const Slot = Type.Object(
   {
     label: Label,
     order: OrderKey,
-    /** Instances of these components alone; left out when anything may come in. */
+    /**
+     * What may come in, where not anything may: instances of these components, of all in these folders (as their names
+     * begin), and elements of these tags.
+     */
     allows: Type.Optional(Type.Record(Id, Type.Literal(true), { additionalProperties: false })),
+    allowsFolders: Type.Optional(
+      Type.Record(Type.String({ minLength: 1, maxLength: 120 }), Type.Literal(true)),
+    ),
+    allowsTags: Type.Optional(
+      Type.Record(Type.String({ pattern: '^[a-z][a-z0-9]*$' }), Type.Literal(true), {
+        additionalProperties: false,
+      }),
+    ),
     /** How many things it holds at most. */
     most: Type.Optional(Type.Integer({ minimum: 1, maximum: 1000 })),
-    /** Which way the definition lays out what comes in; down the page unless said otherwise. */
-    layout: Type.Optional(
-      Type.Union([Type.Literal('column'), Type.Literal('row'), Type.Literal('grid')]),
-    ),
   },
   { additionalProperties: false },
 );

@@ -371,7 +371,6 @@ function patchFindings(doc: ComponentDoc, { when, patch }: Rule, id: NodeId): [s
   if (tag !== undefined && node.kind !== 'element') found.push(['tag', say('tag-of-element')]);
   if (tag !== undefined && node.kind === 'element' && !tagFamily(node.tag).includes(tag))
     found.push(['tag', say('tag-of-another-family', { tag, family: [...tagFamily(node.tag)] })]);
-  if (shown && (node.kind === 'slot' || node.kind === 'repeat'))
-    found.push(['shown', say('always-shown')]);
+  if (shown && node.kind === 'repeat') found.push(['shown', say('always-shown')]);
   return found;
 }

@@ -197,9 +197,12 @@ export const InstanceNode = Type.Object(
 );
 export type InstanceNode = Static<typeof InstanceNode>;
 
-/** Where a slot of the definition is. What stands in it shows where an instance fills it with nothing. */
+/**
+ * Where a slot of the definition is. What stands in it shows where an instance fills it with nothing. Where it is not shown,
+ * what fills it stays stored.
+ */
 export const SlotNode = Type.Object(
-  { kind: Type.Literal('slot'), place: Place, name: Name, slot: Id },
+  { kind: Type.Literal('slot'), place: Place, name: Name, slot: Id, shown },
   { additionalProperties: false },
 );
 export type SlotNode = Static<typeof SlotNode>;

@@ -100,8 +100,8 @@ describe('whom the style of a tag reaches', () => {
 
     test('for tags, besides what stands there and is not shown now', () => {
       const notShown = {
-        // A card that is given no picture.
-        img: { elements: 1, pages: 1 },
+        // A card that is given no picture, and two steps that have a number in its place.
+        img: { elements: 3, pages: 0 },
         // What the list of sessions would show if there were none.
         li: { elements: 1, pages: 0 },
       };

@@ -87,7 +87,7 @@ function nodeOf(from: Branch, place: Place): TreeNode {
       ...(from.part === undefined ? {} : { part: from.part }),
       ...shown,
     };
-  if (from.slot) return { kind: 'slot', ...common, slot: from.slot };
+  if (from.slot) return { kind: 'slot', ...common, slot: from.slot, ...shown };
   if (from.repeat) return { kind: 'repeat', ...common, query: from.repeat };
   const source = from.text ?? '';
   return {

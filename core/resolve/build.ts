@@ -179,12 +179,14 @@ class Builder {
   }
 
   /** What fills a slot is resolved in the scope where it was put, what stands there otherwise in the definition's own. */
-  private slot(from: LinkedSlot, scope: Scope, before: ResolvedGroup | undefined): Resolved {
+  private slot(from: LinkedSlot, scope: Scope, before: ResolvedGroup | undefined): Resolved | null {
+    const shown = shownAt(from.shown, scope);
+    if (shown === false) return null;
     const fill = own(scope.slots, from.slot);
     const inner = fill ? fill.scope : scope;
     const nodes = fill ? fill.nodes : from.fallback;
     const children = this.list(nodes, inner, before?.children);
-    return this.group(from, scope, NO_OUTER, inner, undefined, children, before);
+    return this.group(from, scope, NO_OUTER, inner, undefined, children, before, shown === WAITING);
   }
 
   private repeat(from: LinkedRepeat, scope: Scope, before: ResolvedGroup | undefined): Resolved {

@@ -194,13 +194,15 @@ export class LinkPass {
     return { ...given, type: { kind: 'tag', of } };
   }
 
-  private slot(id: NodeId, { slot }: Stored<'slot'>): LinkedNode {
+  private slot(id: NodeId, { slot, shown: stored }: Stored<'slot'>): LinkedNode {
     const fallback = this.list(this.children.of(id));
+    const shown = shownOf(stored, patchesOf(this.doc, id));
     return {
       kind: 'slot',
       id,
-      reads: this.reads().slot(slot).nodes(fallback).done(),
+      reads: this.reads().shown(shown).slot(slot).nodes(fallback).done(),
       slot,
+      shown,
       fallback,
     };
   }
@@ -294,5 +296,12 @@ function shownOf(source: Source | undefined, patches: readonly NodePatch[]): Var
 
 /** A root whose component is gone resolves to nothing. */
 function emptyRoot(id: NodeId): LinkedNode {
-  return { kind: 'slot', id, slot: '', fallback: [], reads: new ReadsBuilder(null).done() };
+  return {
+    kind: 'slot',
+    id,
+    slot: '',
+    shown: undefined,
+    fallback: [],
+    reads: new ReadsBuilder(null).done(),
+  };
 }

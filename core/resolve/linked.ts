@@ -138,6 +138,7 @@ export interface LinkedPart {
 
 /** Where a slot of the definition around is. */
 export interface LinkedSlot extends LinkedBase {
+  readonly shown: Varied | undefined;
   readonly kind: 'slot';
   readonly slot: SlotId;
   readonly fallback: readonly LinkedNode[];

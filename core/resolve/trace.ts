@@ -44,7 +44,7 @@ export function sourceAt(node: TreeNode, control: Control): Source | undefined {
     case 'text':
       return node.kind === 'text' ? node.text : undefined;
     case 'shown':
-      return node.kind === 'slot' || node.kind === 'repeat' ? undefined : node.shown;
+      return node.kind === 'repeat' ? undefined : node.shown;
     case 'attribute':
       return node.kind === 'element' ? own(node.attributes, control.name) : undefined;
     case 'value':
@@ -81,7 +81,7 @@ function variedOf(node: LinkedNode, control: Control): Varied | undefined {
     case 'text':
       return node.kind === 'text' ? node.text : undefined;
     case 'shown':
-      return node.kind === 'slot' || node.kind === 'repeat' ? undefined : node.shown;
+      return node.kind === 'repeat' ? undefined : node.shown;
     case 'attribute':
       return node.kind === 'element'
         ? node.attributes.find(({ name }) => name === control.name)

@@ -151,7 +151,9 @@ function writeNode(node: LinkedNode, scope: Scope, outer: LookAt, parts: Parts):
       });
     case 'slot': {
       const fill = own(scope.slots, node.slot);
-      return writeList(fill ? fill.nodes : node.fallback, fill ? fill.scope : scope, parts);
+      return conditional(node.shown, scope, parts, (inner) =>
+        writeList(fill ? fill.nodes : node.fallback, fill ? fill.scope : scope, inner),
+      );
     }
     case 'repeat':
       return writeRepeat(node, scope, parts);

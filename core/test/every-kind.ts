@@ -181,14 +181,14 @@ function holder(): ComponentDoc {
     },
     ['more', 'side'],
   );
-  doc.slots['side']!.layout = 'grid';
+  doc.slots['side']!.allowsTags = { img: true };
+  doc.slots['side']!.allowsFolders = { Fittings: true };
   doc.properties['around']!.type = SPECS.theme;
   doc.properties['worn']!.type = SPECS.style;
   doc.slots['more'] = {
     ...doc.slots['more']!,
     allows: { every: true, badge: true },
     most: 3,
-    layout: 'row',
   };
   Object.assign(doc.nodes['holder-every']!, {
     chosen: {
@@ -205,11 +205,9 @@ function holder(): ComponentDoc {
   return doc;
 }
 
-/** A definition with nothing but a place that is filled, laid out in a column. */
+/** A definition with nothing but a place that is filled. */
 function holderSlot(): ComponentDoc {
-  const doc = component('holder-slot', { tag: 'div', children: [{ slot: 'more' }] }, {}, ['more']);
-  doc.slots['more']!.layout = 'column';
-  return doc;
+  return component('holder-slot', { tag: 'div', children: [{ slot: 'more' }] }, {}, ['more']);
 }
 
 /** Tokens of the kinds that are rarer, each used. */

@@ -1122,7 +1122,8 @@ class Chooser {
         const slot = choices.of(Object.keys(component.slots).sort());
         const set = choices.of([
           { label: `Slot ${step}` },
-          { layout: choices.of(['column', 'row', 'grid', null] as const)! },
+          { allowsTags: choices.of([{ div: true as const }, null])! },
+          { allowsFolders: choices.of([{ Fittings: true as const }, null])! },
           { most: choices.of([1, 3, null])! },
           { allows: choices.of([{ [allowed]: true as const }, null])! },
         ])!;

@@ -12,6 +12,8 @@ export interface ShedEntry {
   readonly phone: string;
   readonly alt?: string;
   readonly drawing?: ShedDrawing;
+  /** Whether its card lies in lists. */
+  readonly lies?: true;
 }
 
 /** The twelve sheds. One has a very long name, one has no picture yet. */
@@ -26,6 +28,7 @@ export const SHEDS: readonly ShedEntry[] = [
     benches: 6,
     opened: '2019-03-16',
     phone: '01632 960101',
+    lies: true,
     alt: 'A timber boathouse beside calm water',
     drawing: {
       sky: '#d5dfe0',

@@ -135,12 +135,16 @@ function childrenIn(
         .find(Boolean),
     );
   const shown = rects.filter((r): r is DOMRect => r !== undefined);
-  const layout =
-    slot === undefined ? undefined : layoutOf(documents, built.linked.doc, parent, slot);
   const sideways =
-    layout === undefined
-      ? shown.length > 1 && shown[0]!.right <= shown[1]!.left + 1
-      : layout !== 'column';
+    shown.length > 1
+      ? shown[0]!.right <= shown[1]!.left + 1
+      : childrenOf(tree)
+          .of(parent, slot)
+          .some((child) =>
+            resolvedOf(built, child).some((node) =>
+              registry.elementsOf(node).some((element) => liesSideways(element)),
+            ),
+          );
   return { rects, sideways };
 }
 
@@ -158,12 +162,13 @@ function landingIn({ rects, sideways }: ChildrenShown, rect: DOMRect, at: Landin
   return { at, line };
 }
 
-/** Which way a slot says that it lays out what comes in. */
-function layoutOf(documents: Documents, doc: string, instance: NodeId, slot: string) {
-  const node = nodeIn(documents, doc, instance);
-  const component =
-    node?.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined;
-  return component && own(component.slots, slot)?.layout;
+/** Whether what comes beside an element would stand at its side: as the style of what is around it says. */
+function liesSideways(element: Element): boolean {
+  const around = element.parentElement;
+  const style = around && element.ownerDocument.defaultView?.getComputedStyle(around);
+  if (!style) return false;
+  if (style.display.endsWith('flex')) return style.flexDirection.startsWith('row');
+  return style.display.endsWith('grid') && style.gridTemplateColumns.split(' ').length > 1;
 }
 
 function distance(rect: DOMRect, y: number): number {

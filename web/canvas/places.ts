@@ -33,11 +33,18 @@ export function placesOf(documents: Documents, doc: string): PlaceWords {
 }
 
 /** What a slot is called, what it lets in, how many. */
-function slotWords(documents: Documents, { label, allows, most }: Slot): string {
-  const names = Object.keys(allows ?? {}).flatMap((each) => {
-    const component = docOf(documents, 'component', each);
-    return component ? shortName(component.name) : [];
-  });
+function slotWords(
+  documents: Documents,
+  { label, allows, allowsFolders, allowsTags, most }: Slot,
+): string {
+  const names = [
+    ...Object.keys(allows ?? {}).flatMap((each) => {
+      const component = docOf(documents, 'component', each);
+      return component ? shortName(component.name) : [];
+    }),
+    ...Object.keys(allowsFolders ?? {}).map((folder) => `all of ${folder}/`),
+    ...Object.keys(allowsTags ?? {}).map((tag) => `<${tag}>`),
+  ];
   const takes = names.length > 0 ? `takes ${names.join(', ')}` : '';
   const many = most === undefined ? '' : `at most ${most}`;
   const limits = [takes, many].filter(Boolean).join(', ');

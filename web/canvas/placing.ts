@@ -9,7 +9,7 @@ import {
   type Slot,
   type Tree,
 } from '@sormet/core/model';
-import { doEdit, isRefusal, type NamedEdit } from '@sormet/core/edit';
+import { doEdit, isRefusal, slotTakes, type NamedEdit } from '@sormet/core/edit';
 import { plant, STARTERS, type Started } from '@sormet/core/ready';
 import { useAppDispatch } from '../store/store';
 import { useDerived, useSync } from '../site/SiteProvider';
@@ -37,6 +37,14 @@ function startedOf(documents: Documents, placeable: Exclude<Placeable, { is: 'sl
   const starter = STARTERS.find(({ key }) => key === placeable.key);
   if (!starter) throw new Error(`There is nothing to begin from named ${placeable.key}.`);
   return starter.make(documents);
+}
+
+/** Whether a slot lets something in that can be placed: what is told where one chooses what to place in it. */
+export function fitsSlot(documents: Documents, slot: Slot, placeable: Placeable): boolean {
+  if (placeable.is === 'slot') return true;
+  const { branch } = startedOf(documents, placeable);
+  const { root, nodes } = plant(branch, { parent: 'around', order: 'a0' });
+  return slotTakes(documents, slot, nodes[root]!);
 }
 
 /** A slot after those there are, with a name that none of them has. */

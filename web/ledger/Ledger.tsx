@@ -106,7 +106,7 @@ function Body({ selected, tab }: { selected: Selected; tab: 'values' | 'style' }
   if (node.kind === 'instance' && slot !== undefined)
     return <FilledSlot key={id + slot} selected={selected} slot={slot} />;
   if (node.kind === 'slot' && definition)
-    return <SlotValues key={id} component={definition} slot={node.slot} node={id} />;
+    return <SlotValues key={id} component={definition} slot={node.slot} selected={selected} />;
   if (node.kind === 'repeat') return <RepeatValues key={id} selected={selected} />;
   if (definition && selected.isRoot)
     return <ExposeTable key={definition.id} component={definition} />;

@@ -4,6 +4,7 @@ import { allOf, docOf, type ComponentDoc, type Documents } from '@sormet/core/mo
 import { useDerived } from '../site/SiteProvider';
 import { atSite } from '../test/at-site';
 import { SlotValues } from './SlotValues';
+import type { Selected } from './use-selected';
 
 /** A definition with a slot, and the node where that is. */
 function slotted(documents: Documents) {
@@ -14,7 +15,10 @@ function slotted(documents: Documents) {
 }
 
 function Slot(): ReactNode {
-  return <SlotValues {...slotted(useDerived().documents)} />;
+  const { component, slot, node: id } = slotted(useDerived().documents);
+  const node = component.nodes[id]!;
+  const selected = { doc: component, id, node } as unknown as Selected;
+  return <SlotValues component={component} slot={slot} selected={selected} />;
 }
 
 async function there() {
@@ -36,6 +40,25 @@ test('a slot is named and limited, and each limit is taken away again', async ()
   await user.clear(most);
   await user.type(most, '{Enter}');
   expect(now().most).toBeUndefined();
+});
+
+test('what comes in is limited to components, folders and tags, and lies as a picture says', async () => {
+  const { user, now, documents } = await there();
+  await user.click(screen.getByRole('radio', { name: 'two columns alike' }));
+  const { component, node } = slotted(documents());
+  const around = component.nodes[component.nodes[node]!.place.parent!]!;
+  expect(around).toMatchObject({
+    style: { display: { css: 'grid' }, 'grid-template-columns': { css: '1fr 1fr' } },
+  });
+  const choose = async (name: string) => {
+    await user.click(screen.getByRole('combobox', { name: 'What the slot takes' }));
+    await user.click(await screen.findByTitle(name));
+  };
+  await choose('all of Fittings/');
+  await choose('<img>');
+  expect(now()).toMatchObject({ allowsFolders: { Fittings: true }, allowsTags: { img: true } });
+  await user.click(screen.getByRole('button', { name: '<img>: no longer taken' }));
+  expect(now().allowsTags).toBeUndefined();
 });
 
 test('a name that is none is told where it was typed, and the slot keeps its own', async () => {

@@ -1,15 +1,23 @@
 import type { ReactNode } from 'react';
+import { Undo2 } from 'lucide-react';
 import {
   allOf,
+  BOOLEAN,
   childrenOf,
+  docOf,
   inOrder,
+  isMade,
+  literal,
   own,
+  yesNo,
   type ComponentDoc,
   type NodeId,
   type Slot,
+  type Source,
   type TreeDoc,
 } from '@sormet/core/model';
-import { nodeName, shortName } from '@sormet/core/edit';
+import { folderOf, nodeName, shortName } from '@sormet/core/edit';
+import type { Resolved } from '@sormet/core/resolve';
 import { HeadedTable } from '../parts/HeadedTable';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
@@ -18,24 +26,24 @@ import { ChoiceCell } from '../parts/ChoiceCell';
 import type { Selected } from './use-selected';
 import { count } from '../words';
 import { DraftField } from '../values/DraftField';
+import { ValueCell } from '../values/ValueCell';
+import { IconButton } from '../parts/IconButton';
 import { GroupCell } from './GroupCell';
-
-const LAYOUTS = [
-  { value: 'column', label: 'one below the other' },
-  { value: 'row', label: 'beside each other' },
-  { value: 'grid', label: 'in a grid' },
-] as const;
+import { SlotLying } from './SlotLying';
+import { saidByVariant } from './style/picked';
+import { holdsAt } from './what-shows';
+import { WorkedOut } from './WorkedOut';
 
 /** A slot of a definition: what it is called, how what comes in lies, what it takes, and what stands there otherwise. */
 export function SlotValues({
   component,
   slot,
-  node,
+  selected,
 }: {
   component: ComponentDoc;
   slot: string;
-  /** The node where it stands. */
-  node: string;
+  /** The node where it stands, in the variant that is lit. */
+  selected: Selected;
 }): ReactNode {
   const sync = useSync();
   const made = own(component.slots, slot);
@@ -53,7 +61,7 @@ export function SlotValues({
     >
       <tbody>
         <tr>
-          <GroupCell label="This slot" rows={2} />
+          <GroupCell label="This slot" rows={3} />
           <th scope="row">name</th>
           <td className="cell set wins">
             <DraftField
@@ -65,21 +73,18 @@ export function SlotValues({
           <td className="quiet">seen by whoever fills it</td>
         </tr>
         <tr>
-          <th scope="row">layout</th>
+          <th scope="row">shown</th>
           <td className="cell set wins">
-            <ChoiceCell
-              label="Layout of the slot"
-              chosen={made.layout ?? 'column'}
-              options={LAYOUTS}
-              onChoose={(layout) =>
-                sync.edit({
-                  name: 'setSlot',
-                  args: { ...args, set: { layout: layout as NonNullable<Slot['layout']> } },
-                })
-              }
-            />
+            <SlotShown selected={selected} label={made.label} />
           </td>
-          <td className="quiet">where things land; the look itself is style</td>
+          <td className="quiet">hidden, what fills it stays and comes back with it</td>
+        </tr>
+        <tr>
+          <th scope="row">lies</th>
+          <td className="cell set wins">
+            <SlotLying selected={selected} />
+          </td>
+          <td className="quiet">the style of what is around it, of a variant too</td>
         </tr>
       </tbody>
       <tbody>
@@ -115,7 +120,7 @@ export function SlotValues({
           <td colSpan={2}>
             <Standing
               doc={component}
-              nodes={childrenOf(component.nodes).of(node)}
+              nodes={childrenOf(component.nodes).of(selected.id)}
               nothing="nothing; place something with the slot selected, and that stands there"
             />
           </td>
@@ -125,7 +130,51 @@ export function SlotValues({
   );
 }
 
-/** Which components a slot takes; anything, where none is named. */
+/** Whether a slot shows: said, worked out, or by what a variant says. */
+function SlotShown({ selected, label }: { selected: Selected; label: string }): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const { doc, id, node } = selected;
+  const source = node.kind === 'slot' ? node.shown : undefined;
+  const give = (next: Source | null) =>
+    sync.edit({
+      name: 'setControl',
+      args: { doc: doc.id, node: id, control: { of: 'shown' }, source: next },
+    });
+  const isVaried = saidByVariant(selected.picked, id, { of: 'shown' }) !== undefined;
+  return (
+    <span className={isVaried ? 'cell-with-actions is-varied' : 'cell-with-actions'}>
+      {isMade(source) ? null : (
+        <ValueCell
+          type={BOOLEAN}
+          value={source?.is === 'value' ? source : yesNo(true)}
+          label={`Whether the slot ${label} is shown`}
+          onChange={(value) => give(literal(value))}
+        />
+      )}
+      <WorkedOut
+        label={`slot ${label} shown`}
+        doc={doc}
+        node={id}
+        wanted={BOOLEAN}
+        source={source}
+        gives={holdsAt(documents, selected, BOOLEAN)}
+        onGive={give}
+        onRelease={() => give(null)}
+      />
+      {isVaried ? (
+        <IconButton
+          icon={Undo2}
+          name="shown: back to the base"
+          title="Said of this variant alone: back to the base"
+          onPress={() => give(null)}
+        />
+      ) : null}
+    </span>
+  );
+}
+
+/** What a slot takes: components, all in a folder, elements of a tag; anything, where none is named. */
 function Taken({
   component,
   slot,
@@ -137,53 +186,74 @@ function Taken({
 }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
-  const args = { component: component.id, slot };
   const others = allOf(documents, 'component').filter(({ id }) => id !== component.id);
-  const allowed = Object.keys(made.allows ?? {});
+  const folders = [...new Set(others.flatMap(({ name }) => folderOf(name) || []))].sort();
+  const offered: Taking[] = [
+    ...others.map(({ id, name }): Taking => ({ in: 'allows', key: id, label: shortName(name) })),
+    ...folders.map((key): Taking => ({ in: 'allowsFolders', key, label: `all of ${key}/` })),
+    ...TAKEN_TAGS.map((key): Taking => ({ in: 'allowsTags', key, label: `<${key}>` })),
+  ];
+  const taken = (['allows', 'allowsFolders', 'allowsTags'] as const).flatMap((list) =>
+    Object.keys(made[list] ?? {}).map(
+      (key): Taking =>
+        offered.find((each) => each.in === list && each.key === key) ?? {
+          in: list,
+          key,
+          label: list === 'allows' ? 'gone' : key,
+        },
+    ),
+  );
+  const give = (list: Taking['in'], now: Readonly<Record<string, true>> | null) =>
+    sync.edit({
+      name: 'setSlot',
+      args: { component: component.id, slot, set: { [list]: now } as never },
+    });
   return (
     <span className="chips">
-      {allowed.map((each) => {
-        const name = shortName(others.find(({ id }) => id === each)?.name ?? 'gone');
-        const rest = Object.fromEntries(
-          allowed.filter((id) => id !== each).map((id) => [id, true as const]),
-        );
+      {taken.map((each) => {
+        const rest = Object.keys(made[each.in] ?? {}).filter((key) => key !== each.key);
         return (
           <button
-            key={each}
+            key={each.in + each.key}
             type="button"
             className="chip"
-            aria-label={`${name}: no longer taken`}
+            aria-label={`${each.label}: no longer taken`}
             onClick={() =>
-              sync.edit({
-                name: 'setSlot',
-                args: { ...args, set: { allows: allowed.length > 1 ? rest : null } },
-              })
+              give(
+                each.in,
+                rest.length > 0 ? Object.fromEntries(rest.map((key) => [key, true])) : null,
+              )
             }
           >
-            {name} ×
+            {each.label} ×
           </button>
         );
       })}
       <ChoiceCell
         label="What the slot takes"
         chosen={undefined}
-        placeholder={allowed.length === 0 ? 'anything; limit it to …' : 'and …'}
-        options={others
-          .filter(({ id }) => !allowed.includes(id))
-          .map(({ id, name }) => ({ value: id, label: shortName(name) }))}
-        onChoose={(chosen) =>
-          sync.edit({
-            name: 'setSlot',
-            args: {
-              ...args,
-              set: { allows: { ...made.allows, [chosen]: true } },
-            },
-          })
-        }
+        placeholder={taken.length === 0 ? 'anything; limit it to …' : 'and …'}
+        options={offered
+          .filter((each) => !own(made[each.in] ?? {}, each.key))
+          .map((each) => ({ value: `${each.in} ${each.key}`, label: each.label }))}
+        onChoose={(chosen) => {
+          const [list, ...key] = chosen.split(' ') as [Taking['in'], ...string[]];
+          give(list, { ...made[list], [key.join(' ')]: true });
+        }}
       />
     </span>
   );
 }
+
+/** Something that a slot takes: in which of its lists it stands, and as what. */
+interface Taking {
+  readonly in: 'allows' | 'allowsFolders' | 'allowsTags';
+  readonly key: string;
+  readonly label: string;
+}
+
+/** Elements that people fill slots with. */
+const TAKEN_TAGS = ['p', 'h2', 'h3', 'img', 'a', 'ul', 'ol', 'figure', 'blockquote', 'div'];
 
 /** What stands in a slot, each leading to it. */
 function Standing({
@@ -217,10 +287,16 @@ export function FilledSlot({ selected, slot }: { selected: Selected; slot: strin
   const { doc, id, component } = selected;
   const made = component && own(component.slots, slot);
   if (!made) return <p className="ledger-empty">The component has no such slot any more.</p>;
-  const takes = Object.keys(made.allows ?? {}).flatMap((each) => {
-    const name = allOf(documents, 'component').find((other) => other.id === each)?.name;
-    return name === undefined ? [] : [shortName(name)];
-  });
+  const takes = [
+    ...Object.keys(made.allows ?? {}).flatMap((each) => {
+      const name = docOf(documents, 'component', each)?.name;
+      return name === undefined ? [] : [shortName(name)];
+    }),
+    ...Object.keys(made.allowsFolders ?? {}).map((folder) => `all of ${folder}/`),
+    ...Object.keys(made.allowsTags ?? {}).map((tag) => `<${tag}>`),
+  ];
+  const isHidden =
+    selected.resolved !== undefined && !showsSlot(selected.resolved, component.id, slot);
   const standsThere = inOrder(component.slots).length;
   return (
     <HeadedTable
@@ -244,6 +320,13 @@ export function FilledSlot({ selected, slot }: { selected: Selected; slot: strin
               nodes={childrenOf(doc.nodes).of(id, slot)}
               nothing="nothing here: what the definition has in store stands there"
             />
+            {isHidden ? (
+              <span className="quiet">
+                {' '}
+                The definition hides this slot here: what fills it stays, and shows when the slot
+                does.
+              </span>
+            ) : null}
           </td>
         </tr>
         <tr>
@@ -265,4 +348,17 @@ export function FilledSlot({ selected, slot }: { selected: Selected; slot: strin
       </tbody>
     </HeadedTable>
   );
+}
+
+/** Whether a slot of an instance shows, with what fills it or what the definition has in store. */
+function showsSlot(resolved: Resolved, component: string, slot: string): boolean {
+  if (resolved.kind === 'text') return false;
+  if (
+    resolved.kind === 'group' &&
+    resolved.from.kind === 'slot' &&
+    resolved.from.slot === slot &&
+    resolved.scope.within.doc === component
+  )
+    return true;
+  return resolved.children.some((child) => showsSlot(child, component, slot));
 }

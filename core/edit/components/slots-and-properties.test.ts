@@ -74,7 +74,9 @@ describe('a slot', () => {
 
   test('is named, laid out and limited, and each limit is taken back alone', () => {
     expect(set({ label: 'more' })).toMatchObject({ slots: { extras: { label: 'more' } } });
-    expect(set({ layout: 'grid' })).toMatchObject({ slots: { extras: { layout: 'grid' } } });
+    expect(set({ allowsTags: { img: true } })).toMatchObject({
+      slots: { extras: { allowsTags: { img: true } } },
+    });
     expect(set({ most: 2 })).toMatchObject({ slots: { extras: { most: 2 } } });
     expect(set({ allows: null })).toMatchObject({ slots: { extras: { label: 'extras' } } });
     expect(set({ label: '' })).toBe('member-is');

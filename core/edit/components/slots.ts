@@ -28,17 +28,6 @@ export const addSlot = defineEdit({
 const SET = Type.Union([
   Type.Object({ label: Label }, exact),
   Type.Object(
-    {
-      layout: Type.Union([
-        Type.Literal('column'),
-        Type.Literal('row'),
-        Type.Literal('grid'),
-        Type.Null(),
-      ]),
-    },
-    exact,
-  ),
-  Type.Object(
     { most: Type.Union([Type.Integer({ minimum: 1, maximum: 1000 }), Type.Null()]) },
     exact,
   ),
@@ -46,6 +35,8 @@ const SET = Type.Union([
     { allows: Type.Union([Type.Record(Id, Type.Literal(true), exact), Type.Null()]) },
     exact,
   ),
+  Type.Object({ allowsFolders: Type.Union([Slot.properties.allowsFolders, Type.Null()]) }, exact),
+  Type.Object({ allowsTags: Type.Union([Slot.properties.allowsTags, Type.Null()]) }, exact),
 ]);
 
 /** Sets one thing about a slot. What stands in it already stays, also where it would not be let in any more. */
@@ -59,7 +50,7 @@ export const setSlot = defineEdit({
   },
   told(documents, { component, slot, set }) {
     const label = own(docOf(documents, 'component', component)?.slots ?? {}, slot)?.label ?? '';
-    const code = 'label' in set ? 'named-slot' : 'layout' in set ? 'laid-out-slot' : 'limited-slot';
+    const code = 'label' in set ? 'named-slot' : 'limited-slot';
     return say(code, { slot: label, component: componentName(documents, component) });
   },
 });

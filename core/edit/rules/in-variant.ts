@@ -14,8 +14,7 @@ export function withPatch(from: TreeNode, patch: Patch): TreeNode {
   let node = from;
   if (node.kind === 'element' || node.kind === 'instance') node = withLook(node, patch);
   if (patch.text && node.kind === 'text') node = { ...node, text: patch.text };
-  if (patch.shown && node.kind !== 'slot' && node.kind !== 'repeat')
-    node = { ...node, shown: patch.shown };
+  if (patch.shown && node.kind !== 'repeat') node = { ...node, shown: patch.shown };
   if (patch.attributes && node.kind === 'element')
     node = { ...node, attributes: { ...node.attributes, ...patch.attributes } };
   if (patch.values && node.kind === 'instance')

@@ -14,6 +14,7 @@ import {
 import { say, type Said } from '../../said';
 import { documentWord } from '../names';
 import { containmentLoop } from './containment';
+import { limitsWhat, slotTakes } from './slot-takes';
 import { TreeOutlines, type TreeOutline } from './outline-of-tree';
 import type { DocumentFinding } from './document-finding';
 
@@ -92,8 +93,9 @@ function slotFindingsAt(
 ): DocumentFinding[] {
   const findings: DocumentFinding[] = [];
   for (const slot in slots) {
-    const { label, allows, most } = slots[slot]!;
-    if (allows === undefined && most === undefined) continue;
+    const { label, most } = slots[slot]!;
+    const takes = slots[slot]!;
+    if (!limitsWhat(takes) && most === undefined) continue;
     const filled = childrenOf(doc.nodes).of(id, slot);
     if (most !== undefined && filled.length > most)
       findings.push({
@@ -101,12 +103,13 @@ function slotFindingsAt(
         path: pointer('nodes', id),
         reason: say('slot-holds-most', { slot: label, most }),
       });
-    const other = filled.find((child) => {
-      const inner = doc.nodes[child]!;
-      return allows && !(inner.kind === 'instance' && Object.hasOwn(allows, inner.component));
-    });
+    const other = filled.find((child) => !slotTakes(documents, takes, doc.nodes[child]!));
     if (other === undefined) continue;
-    const names = Object.keys(allows!).map((each) => documentWord(documents.get(each)));
+    const names = [
+      ...Object.keys(takes.allows ?? {}).map((each) => documentWord(documents.get(each))),
+      ...Object.keys(takes.allowsFolders ?? {}).map((folder) => `${folder}/…`),
+      ...Object.keys(takes.allowsTags ?? {}),
+    ];
     findings.push({
       doc: doc.id,
       path: pointer('nodes', other),

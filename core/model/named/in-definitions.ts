@@ -30,7 +30,8 @@ const SLOT: Members<Slot> = {
     return Object.keys(now).length === 0 && Object.keys(allows).length > 0 ? undefined : now;
   },
   most: plain,
-  layout: plain,
+  allowsFolders: plain,
+  allowsTags: plain,
 };
 
 const RULE: Members<Rule> & object = { order: plain, when: plain, patch: plain };

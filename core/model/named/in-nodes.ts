@@ -104,7 +104,13 @@ const TEXT: Members<NodeOf<'text'>> = {
   shown: source,
 };
 
-const SLOT: Members<NodeOf<'slot'>> = { kind: plain, place: plain, name: plain, slot: plain };
+const SLOT: Members<NodeOf<'slot'>> = {
+  kind: plain,
+  place: plain,
+  name: plain,
+  slot: plain,
+  shown: source,
+};
 
 const REPEAT: Members<NodeOf<'repeat'>> = {
   kind: plain,

@@ -1,9 +1,13 @@
 import { FORMAT, type Doc } from '../documents';
 import { toFormat2 } from './format-2';
+import { toFormat3 } from './format-3';
 import type { Stored, StoredDoc } from './stored';
 
 /** What brings the documents of a site from each older format to the next. */
-const UPGRADES: Readonly<Record<number, (documents: Stored) => Stored>> = { 1: toFormat2 };
+const UPGRADES: Readonly<Record<number, (documents: Stored) => Stored>> = {
+  1: toFormat2,
+  2: toFormat3,
+};
 
 /** The format of a site's documents: that of the oldest among them. */
 export function formatOf(documents: Stored): number {

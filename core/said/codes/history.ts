@@ -128,7 +128,6 @@ export const HISTORY = {
   'moved-group': { component: 'text' },
   'named-group': { component: 'text' },
   'named-slot': { slot: 'text', component: 'text' },
-  'laid-out-slot': { slot: 'text', component: 'text' },
   'limited-slot': { slot: 'text', component: 'text' },
   'set-of-page': { what: 'text', page: 'text' },
   'set-of-site': { what: 'text', value: 'text' },

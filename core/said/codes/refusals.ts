@@ -21,6 +21,7 @@ export const REFUSALS = {
   'plain-entry-chosen': {},
   'root-is-placed': {},
   'plain-records-unknown': {},
+  'plain-slot-shown': {},
   'plain-state-of-whole': {},
   'plain-variant-unknown': {},
   'stays-choice-while-axis': {},

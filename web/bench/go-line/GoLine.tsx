@@ -1,9 +1,9 @@
 import { useDeferredValue, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Dialog } from '../../parts/Dialog';
 import { SuggestField } from '../../parts/SuggestField';
-import { nodeIn, treeDocOf, type Documents } from '@sormet/core/model';
-import { nodeName } from '@sormet/core/edit';
-import { reasonAgainst } from '../../canvas/placing';
+import { docOf, nodeIn, own, treeDocOf, type Documents, type Slot } from '@sormet/core/model';
+import { limitsWhat, nodeName } from '@sormet/core/edit';
+import { fitsSlot, reasonAgainst } from '../../canvas/placing';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions, type Selection } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
@@ -76,10 +76,28 @@ function GoField({
   const [recent] = useState(recentChoices);
   // The list follows what is typed when there is time: drawn for each key, it would hold up those that come next.
   const followed = useDeferredValue(typed);
-  const fitting = useMemo(() => ranked(choices, followed, recent), [choices, followed, recent]);
+  const slot = slotSelected(documents, doc, selection);
+  const refused = useMemo(() => {
+    const found = new Set<Choice>();
+    if (slot && limitsWhat(slot))
+      for (const choice of choices)
+        if (choice.placeable && !fitsSlot(documents, slot, choice.placeable)) found.add(choice);
+    return found;
+  }, [documents, choices, slot]);
+  // What the slot lets in stands before what it does not.
+  const fitting = useMemo(() => {
+    const all = ranked(choices, followed, recent);
+    return refused.size === 0
+      ? all
+      : [...all].sort((a, b) => Number(refused.has(a)) - Number(refused.has(b)));
+  }, [choices, followed, recent, refused]);
   const suggestions = useMemo(
-    () => fitting.map((choice) => ({ value: choice.value, label: labelOf(choice) })),
-    [fitting],
+    () =>
+      fitting.map((choice) => ({
+        value: choice.value,
+        label: labelOf(choice, refused.has(choice) ? `not in the slot ${slot!.label}` : undefined),
+      })),
+    [fitting, refused, slot],
   );
   const placeable = fitting[0]?.placeable;
   const places = useMemo(
@@ -164,12 +182,27 @@ function GoField({
   );
 }
 
-function labelOf({ verb, name, note }: Choice): ReactNode {
+/** The slot that is selected, where one is. */
+function slotSelected(
+  documents: Documents,
+  doc: string,
+  selection: Selection | null,
+): Slot | undefined {
+  const [id] = selection?.nodes ?? [];
+  if (selection?.doc !== doc || selection.slot === undefined || id === undefined) return undefined;
+  const node = nodeIn(documents, doc, id);
+  const component =
+    node?.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined;
+  return component && own(component.slots, selection.slot);
+}
+
+/** @param against why it may not stand where it would */
+function labelOf({ verb, name, note }: Choice, against?: string): ReactNode {
   return (
-    <span className="go-option">
+    <span className={against ? 'go-option is-refused' : 'go-option'}>
       <span className="go-verb">{verb}</span>
       <span>{name}</span>
-      <span className="go-note">{note}</span>
+      <span className="go-note">{against ?? note}</span>
     </span>
   );
 }

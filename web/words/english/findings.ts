@@ -72,7 +72,7 @@ export const findings: WordsOf<typeof FINDINGS> = {
       ? `a variant may be one of ${family.join(', ')} here, not ${tag}: what is said of it must go on to hold`
       : `this has the same tag in all variants, so it cannot be ${tag} in one`,
   'only-placed-style': 'only an element or an instance has a style',
-  'always-shown': 'a slot and a repeat are always shown',
+  'always-shown': 'a repeat is always shown',
   'no-document': 'this is no document of a kind that is known here',
   'no-such-name': ({ name }) => `“${name}” is no name that can stand there`,
   'not-storable':

@@ -135,7 +135,6 @@ export const history: WordsOf<typeof HISTORY> = {
   'moved-group': ({ component }) => `moved a group of ${component}`,
   'named-group': ({ component }) => `named a group of ${component}`,
   'named-slot': ({ slot, component }) => `named the slot ${slot} of ${component}`,
-  'laid-out-slot': ({ slot, component }) => `laid out the slot ${slot} of ${component}`,
   'limited-slot': ({ slot, component }) => `limited the slot ${slot} of ${component}`,
   'set-of-page': ({ what, page }) => `set the ${what} of ${page}`,
   'set-of-site': ({ what, value }) => `set the ${what} of the site to ${value}`,

@@ -24,6 +24,8 @@ export const refusals: WordsOf<typeof REFUSALS> = {
     'It repeats by a condition read from outside; that cannot be handed in yet.',
   'plain-entry-chosen': 'It reads fields of an entry that was chosen; that cannot be made plain.',
   'root-is-placed': 'The root of a document is an element or an instance.',
+  'plain-slot-shown':
+    'Whether its slot shows depends on a value, and so does whether what stands in it shows; that cannot be made plain.',
   'plain-records-unknown': 'Which records it shows depends on content; that cannot be made plain.',
   'plain-state-of-whole':
     'Something in it changes when the whole is pointed at; plain elements cannot say that.',

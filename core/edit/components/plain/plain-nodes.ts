@@ -10,6 +10,7 @@ import {
   type Place,
   type RepeatNode,
   type SlotNode,
+  type Source,
   type TreeDoc,
   type TreeNode,
 } from '../../../model';
@@ -62,13 +63,19 @@ export class PlainNodes {
   }
 
   /** What fills a slot stands where the slot stood; nothing in it: what the definition shows then. */
-  private fill(id: NodeId, { slot }: SlotNode, place: Place, round: Round): void {
+  private fill(id: NodeId, from: SlotNode, place: Place, round: Round): void {
     const { nodes } = this.tree;
     const next = this.placesFrom(id, place);
-    const inside = childrenOf(nodes).of(this.here.node, slot);
-    for (const each of inside) this.moved[each] = { ...nodes[each]!, place: next() };
+    const { shown } = this.plain(id, from, round) as SlotNode;
+    const inside = childrenOf(nodes).of(this.here.node, from.slot);
+    for (const each of inside)
+      this.moved[each] = { ...shownWith(nodes[each]!, shown), place: next() };
     if (inside.length > 0) return;
-    for (const each of childrenOf(this.here.component.nodes).of(id)) this.grow(each, next(), round);
+    for (const each of childrenOf(this.here.component.nodes).of(id)) {
+      this.grow(each, next(), round);
+      const made = this.idOf(each, round);
+      if (this.grown[made]) this.grown[made] = shownWith(this.grown[made], shown);
+    }
   }
 
   /** Puts what a list shows in the place of the repeat: what stands in it once for each record, with what that holds. */
@@ -118,4 +125,12 @@ export class PlainNodes {
       ? plainLook(id, node, this.here, this.given, round)
       : node;
   }
+}
+
+/** What stood in a slot shows where the slot did. @throws CannotBePlain where it says of itself whether it shows, too */
+function shownWith(node: TreeNode, shown: Source | undefined): TreeNode {
+  if (!shown || (shown.is === 'value' && shown.value === true)) return node;
+  if (node.kind === 'repeat' || (node.shown && shown.is !== 'value'))
+    throw new CannotBePlain(say('plain-slot-shown'));
+  return { ...node, shown };
 }
