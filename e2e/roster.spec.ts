@@ -105,10 +105,12 @@ test('a property is made first and connected later; retyping it says beforehand 
   await page.keyboard.type('text');
   await page.keyboard.press('Enter');
   await expect(dialog).toContainText('24 are converted');
+  await expect(dialog).toContainText('One value is worked out from it, and would be empty: Since.');
   await dialog.getByRole('button', { name: 'Change the type' }).click();
   await expect(dialog).toBeHidden();
-  await expect(bench.definition.getByText('2024')).toBeVisible();
+  await expect(bench.definition.getByText('since 2024')).toBeHidden();
   await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(bench.definition.getByText('since 2024 · 1 year')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(label).toBeHidden();
 });

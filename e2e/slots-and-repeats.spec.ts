@@ -37,13 +37,16 @@ test('a slot is put into a definition, named and limited, and filled on a page b
   await name.fill('extras');
   await name.press('Enter');
   await page.getByRole('radio', { name: 'side by side, on as many lines as it takes' }).click();
+  // It takes a whole folder, and elements of a tag; what is not let in is told where one places.
+  await bench.choose('What the slot takes', 'all of Fittings/');
+  await bench.choose('What the slot takes', '<p>');
   const most = page.getByLabel('How many the slot holds at most');
   await most.fill('1');
   await most.press('Enter');
   await bench.saved();
   await expect(bench.definition.locator('[data-sormet-slot]')).toHaveAttribute(
     'data-sormet-place',
-    'slot: extras · empty · at most 1',
+    'slot: extras · empty · takes all of Fittings/, <p>, at most 1',
   );
 
   await ownPage(page, 'own-slots-and-repeats-2');
@@ -51,6 +54,12 @@ test('a slot is put into a definition, named and limited, and filled on a page b
   await expect(place).toHaveAttribute('data-sormet-place', /slot: extras/);
   await bench.clickOn(place);
   await expect(bench.sentence).toContainText('You are filling the slot extras of Join band');
+  await page.keyboard.press('g');
+  await page.getByRole('combobox', { name: 'Go line' }).fill('place heading');
+  await expect(
+    page.getByRole('option', { name: /Heading .*not in the slot extras/ }).first(),
+  ).toBeVisible();
+  await page.keyboard.press('Escape');
   await bench.go('place text');
   await page.keyboard.press('Escape');
   await expect(place).toHaveCount(0);

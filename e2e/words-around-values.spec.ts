@@ -9,9 +9,9 @@ test('a value stands between words: typed with a brace, written in a format, by 
   const bench = new BenchHand(page);
   const address = await ownSite(page, 'around');
   await page.goto(`${address}/bench/mender-card`);
-  await page.getByRole('treeitem', { name: /^Text/ }).click();
+  await page.getByRole('treeitem', { name: /^Since/ }).click();
   const words = bench.row('text').getByRole('textbox');
-  await words.click();
+  await words.click({ position: { x: 3, y: 8 } });
   await page.keyboard.press('Control+a');
   await page.keyboard.type('here since {');
   const choice = page.getByRole('combobox', { name: 'Value between the words' });

@@ -21,6 +21,7 @@ export { inVariant } from './rules/in-variant';
 export { differencesByNode, differencesOf, type Difference } from './rules/differences';
 export { rosterOf, type RosterRow } from './components/roster';
 export { MOST_CONTROLS } from './tree/setting';
+export { failsWithout, type ReckonedFrom } from './components/reckoned-from';
 export { whatBecomes, type Becomes, type Becoming } from './components/what-becomes';
 export { fitsOfType, type Fit } from './repeats/what-fits';
 export { listsAround, recordsOf, type ListAround, type Records } from './repeats/over';

@@ -102,6 +102,8 @@ describe('whom the style of a tag reaches', () => {
       const notShown = {
         // A card that is given no picture, and two steps that have a number in its place.
         img: { elements: 3, pages: 0 },
+        // The number of a step that has a picture in its place.
+        strong: { elements: 1, pages: 0 },
         // What the list of sessions would show if there were none.
         li: { elements: 1, pages: 0 },
       };

@@ -52,8 +52,7 @@ export function SlotLying({ selected }: { selected: Selected }): ReactNode {
   const stored = around === null ? undefined : own(doc.nodes, around);
   if (around === null || stored?.kind !== 'element')
     return <span className="quiet">as what is around it lays it out</span>;
-  const declared = (property: string) =>
-    own(stored.style, property)?.css.replace(/\s*,\s*/g, ',');
+  const declared = (property: string) => own(stored.style, property)?.css.replace(/\s*,\s*/g, ',');
   const chosen = WAYS.find(({ says }) =>
     Object.entries(says).every(([property, css]) => declared(property) === css),
   );

@@ -1,7 +1,13 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { nodeIn, type ComponentDoc, type PropertyId, type TypeSpec } from '@sormet/core/model';
-import { nodeName, whatBecomes, type Becomes, type Becoming } from '@sormet/core/edit';
+import { nodeIn, own, type ComponentDoc, type PropertyId, type TypeSpec } from '@sormet/core/model';
+import {
+  failsWithout,
+  nodeName,
+  whatBecomes,
+  type Becomes,
+  type Becoming,
+} from '@sormet/core/edit';
 import { member } from '@sormet/core/reach';
 import { Dialog } from '../../parts/Dialog';
 import { useDerived, useSync } from '../../site/SiteProvider';
@@ -79,6 +85,7 @@ export function BecomingDialog({
               .join(', ')}.`}{' '}
         Nothing that was written is lost: undo brings all of it back.
       </p>
+      <Failing component={component} property={property} type={type} />
       {(['empty', 'converted'] as const).map((becomes) => {
         const rows = of(becomes);
         return rows.length === 0 ? null : (
@@ -108,5 +115,37 @@ export function BecomingDialog({
         );
       })}
     </Dialog>
+  );
+}
+
+/** What is worked out from a property and cannot be any more: told before its type is another. */
+function Failing({
+  component,
+  property,
+  type,
+}: {
+  component: ComponentDoc;
+  property: string;
+  type: TypeSpec;
+}): ReactNode {
+  const { documents } = useDerived();
+  const failing = failsWithout(component, property, type);
+  if (failing.length === 0) return null;
+  const words = failing.map(({ property: other, node }) => {
+    const held = node === null ? undefined : own(component.nodes, node);
+    // A text is known by what it stands in.
+    const around = held?.kind === 'text' ? held.place.parent : node;
+    const stored = around === null ? undefined : own(component.nodes, around);
+    return other === null
+      ? stored
+        ? nodeName(documents, stored, component)
+        : ''
+      : (own(component.properties, other)?.label ?? '');
+  });
+  return (
+    <p role="note">
+      {failing.length === 1 ? 'One value is' : `${failing.length} values are`} worked out from it,
+      and would be empty: {[...new Set(words)].join(', ')}.
+    </p>
   );
 }

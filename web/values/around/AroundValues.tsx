@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { EditorContent, Extension, useEditor, type Editor } from '@tiptap/react';
+import { NodeSelection } from '@tiptap/pm/state';
 import { furtherName, namesAt } from '@sormet/core/edit';
 import { shownWith, typedWith } from '@sormet/core/expression';
 import {
@@ -159,10 +160,12 @@ export function AroundValues({
         setOpen({ is: 'choosing', at: view.state.selection.from });
         return true;
       },
-      handleClickOn: (_view, _pos, clicked, at) => {
+      handleClickOn: (view, _pos, clicked, at) => {
         if (clicked.type.name !== PLACE) return false;
+        view.dispatch(view.state.tr.setSelection(NodeSelection.create(view.state.doc, at)));
         setOpen({ is: 'format', at });
-        return false;
+        // The focus goes into what is opened.
+        return true;
       },
     },
     onFocus: () => {
@@ -172,7 +175,11 @@ export function AroundValues({
       const to = event.relatedTarget;
       if (!(to instanceof Element && to.closest('.place-over, .ant-modal'))) onLeave?.();
     },
-    onUpdate: ({ editor: now }) => tell(now),
+    onUpdate: ({ editor: now }) => {
+      // What was open over a place is over with it.
+      setOpen((was) => (was?.is === 'format' && !placeIn(now, was.at) ? null : was));
+      tell(now);
+    },
   });
 
   const tell = (now: Editor): void => {
@@ -245,8 +252,7 @@ export function AroundValues({
     chain.insertContentAt(at, { type: PLACE, attrs: { name, format: null } }).run();
     setOpen(null);
   };
-  const place = open ? editor.state.doc.nodeAt(open.at) : null;
-  const attributes = place?.type.name === PLACE ? (place.attrs as PlaceAttributes) : undefined;
+  const attributes = open ? placeIn(editor, open.at) : undefined;
   const standing = attributes && (held.current[attributes.name] ?? GONE);
 
   return (
@@ -358,6 +364,12 @@ function Over({
     </div>,
     document.body,
   );
+}
+
+/** The place of a value that stands somewhere among the words; nothing where none does. */
+function placeIn({ state: { doc } }: Editor, at: number): PlaceAttributes | undefined {
+  const node = at < doc.content.size ? doc.nodeAt(at) : null;
+  return node?.type.name === PLACE ? (node.attrs as PlaceAttributes) : undefined;
 }
 
 /** Where the place of a value stands that is selected, or at which the cursor is. */
