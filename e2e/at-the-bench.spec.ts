@@ -12,7 +12,10 @@ test.describe('at the bench', () => {
     await page.keyboard.press('ArrowLeft');
     await expect(page.locator('.outline-row.selected')).toContainText('How it works');
     await page.keyboard.press('ArrowDown');
-    await expect(page.locator('.outline-row.selected')).toContainText('Join band');
+    await expect(page.locator('.outline-row.selected')).toContainText('Where it began');
+    await page.keyboard.press('ArrowUp');
+    await page.keyboard.press('ArrowUp');
+    await expect(page.locator('.outline-row.selected')).toContainText('Opening');
     await expect(bench.sentence).toHaveAttribute('data-edge', 'instance');
   });
 

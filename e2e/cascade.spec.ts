@@ -113,6 +113,14 @@ const rule = fc.record({
   ),
   root: block,
   part: block,
+  /** Shared styles that it puts on or takes off, and the theme that it begins: where it is for no state. */
+  wears: fc.constantFrom<Record<string, boolean> | undefined>(
+    undefined,
+    undefined,
+    { pill: true },
+    { pill: false, 'pill-wide': false },
+  ),
+  begins: fc.constantFrom(undefined, undefined, undefined, 'night', 'dusk', null),
 });
 
 const definition = fc.record({
@@ -165,12 +173,16 @@ function made(id: string, given: Generated['inner'], root: Branch): ComponentDoc
   const option = (label: string) => ({ label, order: 'a0' });
   const type = { kind: 'choice', options: { left: option('left'), right: option('right') } };
   Object.assign(doc.properties['side']!, { type, axis: true });
-  given.rules.forEach(({ axes, pseudo, root: onRoot, part }, i) => {
+  given.rules.forEach(({ axes, pseudo, root: onRoot, part, wears, begins }, i) => {
     doc.rules[`rule${i}`] = {
       order: `a${i}`,
       when: { axes: axes as Record<string, string>, ...(pseudo ? { pseudo } : {}) },
       patch: {
-        [`${id}-root`]: { style: onRoot },
+        [`${id}-root`]: {
+          style: onRoot,
+          ...(pseudo || !wears ? {} : { shared: wears }),
+          ...(pseudo || begins === undefined ? {} : { theme: begins }),
+        },
         ...(id === 'inner' ? { 'inner-part': { style: part } } : {}),
       },
     };

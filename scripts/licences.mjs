@@ -57,7 +57,8 @@ function page() {
     '',
     'What ships with Sormet and runs when it is used, by licence. Made by `npm run licences` from what is installed; the text of each',
     'licence stands in the folder of its package. What only builds and tests Sormet is not among them. PostgreSQL and Chromium are',
-    'Debian’s packages and do not ship with it.',
+    'Debian’s packages and do not ship with it. The data in core/locale/data is made from Unicode’s CLDR (Unicode License V3,',
+    'Copyright © Unicode, Inc.).',
     '',
     ...parts.flatMap(([licence, names]) => [
       `## ${licence}`,

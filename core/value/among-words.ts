@@ -87,7 +87,7 @@ export function withValues(
   };
   const all = (pieces as WordsPiece[]).map(put);
   return of === 'text'
-    ? { type: 'text', value: all.join('') }
+    ? { type: 'text', value: all.map((piece) => (typeof piece === 'string' ? piece : '')).join('') }
     : { type: 'rich', value: joined(all) };
 }
 

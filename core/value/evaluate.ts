@@ -197,7 +197,9 @@ function amongWords(source: Words, names: Names): Result {
         return '';
       }
       const written =
-        value?.value == null ? null : writtenAs(value as Typed, places[at]!.type, format, data);
+        value === null || value.value === null
+          ? null
+          : writtenAs(value as Typed, places[at]!.type, format, data);
       if (written !== null) return written;
       const other = values[order.length + at] ?? null;
       if (other?.type === 'text' && other.value !== null) return other.value;

@@ -1,9 +1,6 @@
 import {
   ancestorsOf,
   childrenOf,
-  docOf,
-  nodeIn,
-  own,
   takesText,
   treeDocOf,
   type Documents,

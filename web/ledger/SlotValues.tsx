@@ -45,7 +45,6 @@ export function SlotValues({
   /** The node where it stands, in the variant that is lit. */
   selected: Selected;
 }): ReactNode {
-  const sync = useSync();
   const made = own(component.slots, slot);
   if (!made) return <p className="ledger-empty">This slot is not in the definition any more.</p>;
   const args = { component: component.id, slot };

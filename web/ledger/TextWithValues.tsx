@@ -42,11 +42,10 @@ export function TextWithValues({
   const dispatch = useAppDispatch();
   const { placing } = useBench('placing');
   const isMeant = placing !== null && placing.words === of;
+  if (isMeant && begin !== placing.at) setBegin(placing.at);
   useEffect(() => {
-    if (!isMeant) return;
-    setBegin(placing.at);
-    dispatch(benchActions.placeValue(null));
-  }, [isMeant, placing, dispatch]);
+    if (isMeant) dispatch(benchActions.placeValue(null));
+  }, [isMeant, dispatch]);
   // Whoever takes the last value away types on where they are.
   const [stays, setStays] = useState(false);
   const holdsWords = wanted.kind === 'text' || wanted.kind === 'rich';
@@ -55,7 +54,7 @@ export function TextWithValues({
     wordsIn(source) ?? (begin === undefined && !stays ? undefined : emptyLiteral(wanted));
   if (!words || (words.is === 'value' && begin === undefined && !stays)) return children(setBegin);
   return (
-    <Suspense fallback={children(undefined)}>
+    <Suspense fallback={<span className="cell-words quiet">…</span>}>
       <AroundValues
         label={label}
         doc={doc}

@@ -1,22 +1,27 @@
-import { lazy, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  lazy,
+  Suspense,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { createPortal } from 'react-dom';
 import { EditorContent, Extension, useEditor, type Editor } from '@tiptap/react';
 import { NodeSelection } from '@tiptap/pm/state';
-import { furtherName, namesAt } from '@sormet/core/edit';
-import { shownWith, typedWith } from '@sormet/core/expression';
+import { namesAt } from '@sormet/core/edit';
 import {
   literal,
   newId,
   sameJson,
   TEXT,
-  type Format,
   type Literal,
   type NodeId,
   type Source,
   type TreeDoc,
   type TypeSpec,
-  type ValueKind,
-  type WhenEmpty,
   type Words,
   type WordsPiece,
 } from '@sormet/core/model';
@@ -27,6 +32,7 @@ import { richExtensions } from '../rich/extensions';
 import { aroundFromEditor, PLACE, toEditor } from '../rich/rich-json';
 import { RichButtons } from '../rich/RichButtons';
 import { ChoosePlace } from './ChoosePlace';
+import { HeldSources } from './held-sources';
 import { placeNode, type PlaceAttributes } from './place-node';
 import { PlaceFormat } from './PlaceFormat';
 import '../rich/rich.css';
@@ -96,41 +102,18 @@ export function AroundValues({
   );
   const [open, setOpen] = useState<Open | null>(null);
   useCovering(open !== null);
-  /** What stands behind the names, beside what is stored: what was chosen and is not among the words yet. */
-  const held = useRef<Record<string, Source>>(source.is === 'words' ? source.names : {});
+  const [held] = useState(() => new HeldSources(source.is === 'words' ? source.names : {}));
+  useLayoutEffect(() => held.look(names, gives), [held, names, gives]);
   const last = useRef<Source>(source);
   const session = useRef(newId());
-  const latest = useLatest({ names, gives, onChange, source });
-
-  const called = (held: Source): { label: string; kind: ValueKind | 'nothing' } => {
-    const { whenEmpty: _, ...alone } = held;
-    const found = latest.current.names.find((each) => sameJson(each.source, alone));
-    if (found) return { label: found.label, kind: found.gives.of };
-    if (held.is === 'expression') {
-      const { typed, names: all } = shownWith(held, latest.current.names, furtherName);
-      const typing = typedWith(typed, all);
-      return { label: `= ${typed}`, kind: typing.ok ? typing.gives.of : 'nothing' };
-    }
-    const further = furtherName(held);
-    return further
-      ? { label: further.label, kind: further.gives.of }
-      : { label: 'something that is gone', kind: 'nothing' };
-  };
-  const onePlace = (name: string, format: Format | null): Words => ({
-    is: 'words',
-    of: 'text',
-    pieces: [{ place: name, ...(format ? { format } : {}) }],
-    names: { [name]: held.current[name] ?? GONE },
-  });
-  const writtenAt = (name: string, format: Format | null): string =>
-    latest.current.gives?.(onePlace(name, format)) ?? '';
+  const latest = useLatest({ onChange, whenEmpty: source.whenEmpty });
 
   const editor = useEditor({
     extensions: [
       ...richExtensions({ line: of === 'text' || isLine, plain: of === 'text' }),
       placeNode(({ name, format }) => ({
-        label: called(held.current[name] ?? GONE).label,
-        holds: writtenAt(name, format),
+        label: held.called(name).label,
+        holds: held.written(name, format),
       })),
       Extension.create({
         name: 'placing',
@@ -188,16 +171,16 @@ export function AroundValues({
     const next: MayHoldValues =
       used.size === 0
         ? of === 'text'
-          ? literal({ type: 'text', value: (pieces as string[]).join('') })
+          ? literal({ type: 'text', value: (pieces as readonly string[]).join('') })
           : (literal({ type: 'rich', value: pieces as never }) as Literal)
         : ({
             is: 'words',
             of,
             pieces,
-            names: Object.fromEntries(
-              Object.entries(held.current).filter(([name]) => used.has(name)),
-            ),
-            ...(source.whenEmpty === undefined ? {} : { whenEmpty: source.whenEmpty }),
+            names: held.among(used),
+            ...(latest.current.whenEmpty === undefined
+              ? {}
+              : { whenEmpty: latest.current.whenEmpty }),
           } as Words);
     last.current = next;
     latest.current.onChange(next, session.current);
@@ -207,10 +190,10 @@ export function AroundValues({
   useEffect(() => {
     if (!editor || editor.isDestroyed || sameJson(source, last.current)) return;
     last.current = source;
-    if (source.is === 'words') held.current = { ...held.current, ...source.names };
+    if (source.is === 'words') held.take(source.names);
     const pieces = source.is === 'words' ? source.pieces : piecesOf(source);
     editor.commands.setContent(toEditor(pieces), { emitUpdate: false });
-  }, [editor, source]);
+  }, [editor, held, source]);
 
   // A brace was typed while these were words alone: it goes on here.
   const began = useRef(begin);
@@ -243,9 +226,7 @@ export function AroundValues({
   };
   /** Puts a value among the words, or another in the place of one. */
   const put = (value: Source, at: number, instead?: PlaceAttributes) => {
-    const same = Object.keys(held.current).find((name) => sameJson(held.current[name], value));
-    const name = same ?? freeName(held.current);
-    held.current = { ...held.current, [name]: value };
+    const name = held.nameFor(value);
     editor.view.focus();
     const chain = editor.chain();
     if (instead) chain.setNodeSelection(at).deleteSelection();
@@ -253,7 +234,8 @@ export function AroundValues({
     setOpen(null);
   };
   const attributes = open ? placeIn(editor, open.at) : undefined;
-  const standing = attributes && (held.current[attributes.name] ?? GONE);
+  const standing = attributes && held.of(attributes.name);
+  const called = attributes && held.called(attributes.name);
 
   return (
     <div className="rich-editor">
@@ -278,14 +260,14 @@ export function AroundValues({
                 close();
               }}
             />
-          ) : attributes && standing ? (
+          ) : attributes && standing && called ? (
             <PlaceFormat
-              label={called(standing).label}
-              kind={called(standing).kind}
+              label={called.label}
+              kind={called.kind}
               format={attributes.format ?? undefined}
               whenEmpty={standing.whenEmpty}
               language={language}
-              written={writtenAt(attributes.name, attributes.format)}
+              written={held.written(attributes.name, attributes.format)}
               onFormat={(format) =>
                 editor
                   .chain()
@@ -294,10 +276,7 @@ export function AroundValues({
                   .run()
               }
               onEmpty={(whenEmpty) => {
-                held.current = {
-                  ...held.current,
-                  [attributes.name]: withEmpty(standing, whenEmpty),
-                };
+                held.decide(attributes.name, whenEmpty);
                 tell(editor);
                 setOpen({ ...open });
               }}
@@ -326,7 +305,7 @@ export function AroundValues({
             node={node}
             {...(without === undefined ? {} : { without })}
             wanted={TEXT}
-            source={open.instead ? held.current[open.instead.name] : undefined}
+            source={open.instead ? held.of(open.instead.name) : undefined}
             gives={gives}
             onDone={(value) => put(value, open.at, open.instead)}
             onRelease={undefined}
@@ -337,8 +316,6 @@ export function AroundValues({
     </div>
   );
 }
-
-const GONE: Source = Object.freeze({ is: 'value', type: 'text', value: null });
 
 /** What lies over the words at a place of them. */
 function Over({
@@ -392,15 +369,6 @@ function placesIn(pieces: readonly WordsPiece[]): string[] {
   });
 }
 
-function freeName(held: Readonly<Record<string, Source>>): string {
-  for (let i = 0; ; i += 1) if (!(`n${i}` in held)) return `n${i}`;
-}
-
 function asWords(source: Source): Words {
   return { is: 'words', of: 'text', pieces: [{ place: 'n0' }], names: { n0: source } };
-}
-
-function withEmpty(source: Source, whenEmpty: WhenEmpty | undefined): Source {
-  const { whenEmpty: _, ...alone } = source;
-  return whenEmpty === undefined ? (alone as Source) : ({ ...alone, whenEmpty } as Source);
 }
