@@ -158,7 +158,8 @@ describe('whatever somebody edits', () => {
         for (const { before, after, changes } of runEdits(demo, steps))
           for (const id of touched(changes)) {
             const patch = asPatch(changes.filter(({ doc }) => doc === id)) as Operation[];
-            const start = structuredClone(before.get(id) ?? null) as unknown;
+            // Written out and read again: what two places of the demo share in memory, no stored document shares.
+            const start = JSON.parse(JSON.stringify(before.get(id) ?? null)) as unknown;
             const { newDocument } = jsonPatch.applyPatch(start, structuredClone(patch), true);
             expect(newDocument ?? undefined).toEqual(after.get(id));
           }

@@ -16,6 +16,7 @@ import {
   tokensOf,
   treeDocOf,
   type Documents,
+  type TreeNode,
   type Font,
   type NodeId,
   type TreeDoc,
@@ -405,6 +406,11 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
       instance?.kind === 'instance' ? docOf(before, 'component', instance.component) : undefined;
     return Object.values(of?.nodes ?? {}).some((node) => node.kind === 'slot' && node.shown);
   },
+  'plain-records-unknown': ({ named: [instance], before }) => {
+    const of =
+      instance?.kind === 'instance' ? docOf(before, 'component', instance.component) : undefined;
+    return Object.values(of?.nodes ?? {}).some((node) => node.kind === 'repeat');
+  },
   'plain-variant-unknown': ({ named: [instance] }) =>
     instance?.kind === 'instance' &&
     Object.values(instance.values).some(({ is }) => is !== 'value'),
@@ -529,6 +535,15 @@ function readsFarRepeat({ given, tree, id }: Refused): boolean {
   );
 }
 
+/** Whether the name of what an instance places begins with one of some folders. */
+function isInFolder(documents: Documents, node: TreeNode, folders: object): boolean {
+  const name =
+    node.kind === 'instance' ? (docOf(documents, 'component', node.component)?.name ?? '') : '';
+  return Object.keys(folders).some((folder) =>
+    name.split('/').slice(0, -1).join('/').startsWith(folder),
+  );
+}
+
 function slotTakesOthers(refused: Refused): boolean {
   const { after, tree } = refused;
   const label = refused.about('slot');
@@ -538,12 +553,14 @@ function slotTakesOthers(refused: Refused): boolean {
     return Object.entries(slots).some(
       ([slot, made]) =>
         made.label === label &&
-        made.allows &&
+        (made.allows ?? made.allowsFolders ?? made.allowsTags) &&
         Object.values(tree.nodes).some(
           (each) =>
             each.place.parent === id &&
             each.place.slot === slot &&
-            !(each.kind === 'instance' && own(made.allows!, each.component)),
+            !(each.kind === 'instance' && own(made.allows ?? {}, each.component)) &&
+            !(each.kind === 'element' && own(made.allowsTags ?? {}, each.tag)) &&
+            !isInFolder(after!, each, made.allowsFolders ?? {}),
         ),
     );
   });

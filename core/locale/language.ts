@@ -31,6 +31,9 @@ export interface Language {
 
 const kept = new Map<string, Language>();
 
+/** How many keys are kept, so that a list that is sorted again after each edit costs comparing alone. */
+const MOST_KEYS = 50_000;
+
 /** The language of a tag (BCP 47); the same object for the same tag. */
 export function languageOf(tag: string): Language {
   let found = kept.get(tag);
@@ -40,13 +43,21 @@ export function languageOf(tag: string): Language {
 
 function make(tag: string): Language {
   const known = knownTag(tag);
+  const keys = new Map<string, string>();
   const shared = {
     tag,
     isKnown: known !== undefined,
     get forms() {
       return formsOf(known ?? tag);
     },
-    sortingKey: (text: string) => sortingKey(text, known ?? tag),
+    sortingKey(text: string) {
+      let key = keys.get(text);
+      if (key === undefined) {
+        if (keys.size >= MOST_KEYS) keys.clear();
+        keys.set(text, (key = sortingKey(text, known ?? tag)));
+      }
+      return key;
+    },
   };
   const digitsOf = (value: number, style: NumberStyle) =>
     numberInWords(value, { least: style.least, most: style.most }, PLAIN_DIGITS, () => 'other');
