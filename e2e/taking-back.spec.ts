@@ -8,7 +8,7 @@ test('undo says what it takes back, goes to where that was, also after loading a
   const hand = new BenchHand(page);
   const id = await ownPage(page, 'taken');
   const tree = page.getByRole('tree', { name: 'Outline' });
-  const heading = tree.getByRole('treeitem', { name: /^Heading/ });
+  const heading = tree.getByRole('treeitem', { name: /^Heading/ }).first();
   await heading.click();
   await hand.tab('Style');
   await page.getByRole('combobox', { name: 'Declare line' }).fill('pad 24');
