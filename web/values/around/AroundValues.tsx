@@ -12,6 +12,7 @@ import { createPortal } from 'react-dom';
 import { EditorContent, Extension, useEditor, type Editor } from '@tiptap/react';
 import { NodeSelection } from '@tiptap/pm/state';
 import { namesAt } from '@sormet/core/edit';
+import { dataFor } from '@sormet/core/resolve';
 import {
   literal,
   newId,
@@ -87,10 +88,7 @@ export function AroundValues({
 }): ReactNode {
   const { documents, data } = useDerived();
   const of = wanted.kind === 'rich' ? 'rich' : 'text';
-  const language =
-    doc.kind === 'page' && doc.language !== undefined
-      ? data.inLanguage(doc.language).language
-      : data.language;
+  const { language } = dataFor(doc, data);
   const names = useMemo(
     () =>
       namesAt(documents, doc, node, wanted).filter(
