@@ -54,7 +54,11 @@ export default tseslint.config(
       '@typescript-eslint/await-thenable': 'error',
       '@typescript-eslint/no-floating-promises': 'error',
       '@typescript-eslint/no-for-in-array': 'error',
-      '@typescript-eslint/no-misused-promises': 'error',
+      // To ask it of each member of each object costs more than all other rules together, and finds what is rare.
+      '@typescript-eslint/no-misused-promises': [
+        'error',
+        { checksVoidReturn: { properties: false } },
+      ],
       '@typescript-eslint/no-misused-spread': ['error', { allow: ['string'] }],
       '@typescript-eslint/only-throw-error': 'error',
       '@typescript-eslint/prefer-promise-reject-errors': 'error',

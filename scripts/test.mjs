@@ -11,6 +11,9 @@ import { bin, interfaceTests, runs } from './lib/testing.mjs';
 let database;
 const folder = temporaryFolder(() => database?.stop());
 
+/** What makes much and drops it at once cleans up less often with room for it: a fifth of its time. */
+const ROOMY = { NODE_OPTIONS: '--max-semi-space-size=64' };
+
 /** Runs one part; its failure does not keep the others from being told. */
 function part(name, command, args, env = {}) {
   say(`\n== ${name}`);
@@ -63,9 +66,9 @@ try {
   const layers = ['--config', '.dependency-cruiser.cjs', 'core', 'server', 'web', 'demo'];
   results.push(
     ...(await together([
-      ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
+      ['Lint', bin('eslint'), ['.', '--max-warnings', '0'], ROOMY],
       ['Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
-      ['Types', bin('tsc'), ['-p', 'tsconfig.json']],
+      ['Types', bin('tsc'), ['-p', 'tsconfig.json'], ROOMY],
       ['Layers', bin('depcruise'), layers],
       ['Licences', process.execPath, ['scripts/licences.mjs', '--check']],
       ['Diagrams', process.execPath, ['scripts/diagrams.mjs', '--check']],
