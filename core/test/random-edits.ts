@@ -650,8 +650,17 @@ class Chooser {
       case 'addStyle': {
         const node = this.node();
         const stored = doc.nodes[node]!;
-        const from = stored.kind === 'element' || stored.kind === 'instance' ? stored.style : {};
+        const patch = choices.below(3) === 0 ? this.patch() : undefined;
+        const said = patch
+          ? docOf(documents, 'component', patch.component)?.rules[patch.rule]?.patch[patch.node]
+          : stored.kind === 'element' || stored.kind === 'instance'
+            ? stored
+            : undefined;
+        const from = said?.style ?? {};
         const block = Object.fromEntries(Object.entries(from).filter(() => choices.below(2) === 0));
+        const where = patch
+          ? { doc: patch.component, node: patch.node, rule: patch.rule }
+          : { doc: doc.id, node };
         return {
           name,
           args: {
@@ -660,7 +669,7 @@ class Chooser {
             order: choices.of(['a0', 'a1', 'b00'])!,
             base: choices.below(2) === 0 ? null : (this.style() ?? null),
             block,
-            from: choices.below(4) === 0 ? null : { doc: doc.id, node },
+            from: choices.below(4) === 0 ? null : where,
           },
         };
       }
@@ -1029,8 +1038,13 @@ class Chooser {
         const source = this.literal(IMAGE);
         const veil = choices.of([null, 'linear-gradient(#0008,#0008)'])!;
         const ground = choices.below(4) === 0 ? null : { source, veil };
-        const nodes = this.several();
-        return { name, args: { doc: doc.id, nodes, width: choices.of(WIDTHS)!, ground } };
+        const width = choices.of(WIDTHS)!;
+        const patch = choices.below(3) === 0 ? this.patch() : undefined;
+        if (patch) {
+          const { component, rule, node } = patch;
+          return { name, args: { doc: component, rule, nodes: [node], width, ground } };
+        }
+        return { name, args: { doc: doc.id, nodes: this.several(), width, ground } };
       }
       case 'replaceElement': {
         const elements = this.nodes.filter((each) => doc.nodes[each]!.kind === 'element');

@@ -10,6 +10,7 @@ import {
 import { docOf, type Documents } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
 import { STARTERS } from '@sormet/core/ready';
+import { saidWhileDragging } from '../parts/said-while-dragging';
 import type { Placeable } from '../canvas/placing';
 import { useStore } from 'react-redux';
 import type { AppStore } from '../store/store';
@@ -28,6 +29,9 @@ export function Dragging({ children }: { children: ReactNode }): ReactNode {
   return (
     <DndContext
       sensors={sensors}
+      accessibility={saidWhileDragging((data) =>
+        data === undefined ? '' : placeableName(store.getState().site.documents, data as Placeable),
+      )}
       onDragStart={({ active }: DragStartEvent) =>
         setDragging(
           placeableName(store.getState().site.documents, active.data.current as Placeable),

@@ -1,5 +1,4 @@
 import { useState, type ReactNode } from 'react';
-import { Undo2 } from 'lucide-react';
 import { controlPath, type ControlRow } from '@sormet/core/edit';
 import {
   attributeWords,
@@ -23,7 +22,7 @@ import { fieldLabel, fittingFields } from '../values/fields';
 import { NOW_RICH, type Marked } from '../values/rich/marking';
 import { ValueCell } from '../values/ValueCell';
 import { refusalWords } from '../words';
-import { IconButton } from '../parts/IconButton';
+import { AtBase } from './AtBase';
 import { AttributeCell } from './AttributeCell';
 import { BoundTo } from './BoundTo';
 import { ExposedCells } from './ExposedCells';
@@ -121,16 +120,13 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
           )}
           {isWorkedOut || component ? workedOut : null}
           <RefusedMark doc={doc.id} path={path} />
-          {isVaried ? (
-            <span className="cell-actions">
-              <IconButton
-                icon={Undo2}
-                name={`${row.what}: back to the base`}
-                title="Said of this variant alone: back to the base"
-                onPress={() => give(null)}
-              />
-            </span>
-          ) : null}
+          <AtBase
+            selected={selected}
+            node={node}
+            control={control}
+            what={row.what}
+            onBack={() => give(null)}
+          />
         </div>
       </td>
       {component ? (

@@ -28,9 +28,11 @@ import { valueWords, count, madeWords } from '../words';
 import { steppedTyped } from '../values/stepped-typed';
 import { ValueCell } from '../values/ValueCell';
 import type { Selected } from './use-selected';
+import { AtBase } from './AtBase';
 import { BoundTo } from './BoundTo';
 import { GroupCell, RowName } from './GroupCell';
 import { IconButton } from '../parts/IconButton';
+import { saidByVariant } from './style/picked';
 import { TextWithValues } from './TextWithValues';
 import { TraceButton } from './TraceButton';
 import { holdsAt } from './what-shows';
@@ -75,6 +77,7 @@ export function PropertyRow({
   const isLoose = selected.component !== undefined && unconnected(selected.component).has(property);
   const worked = source?.is === 'expression' ? source : undefined;
   const byItself = isMade(made.default);
+  const isVaried = saidByVariant(selected.picked, id, control) !== undefined;
   const winner = set || around ? 'set' : bound || lifted || worked ? 'bound' : 'default';
   return (
     <tr>
@@ -101,7 +104,9 @@ export function PropertyRow({
           <ShowValue documents={documents} value={literalOf(made.default)} type={made.type} />
         )}
       </td>
-      <td className={`cell set ${winner === 'set' ? 'wins' : ''} ${isRefused ? 'is-wrong' : ''}`}>
+      <td
+        className={`cell set ${winner === 'set' ? 'wins' : ''} ${isVaried ? 'is-varied' : ''} ${isRefused ? 'is-wrong' : ''}`}
+      >
         <div className="cell-with-actions">
           {isLoose && !set && !around ? (
             <span className="cell-words quiet">nothing is connected to it</span>
@@ -138,7 +143,14 @@ export function PropertyRow({
             </TextWithValues>
           )}
           <RefusedMark doc={doc.id} path={path} />
-          {set || around ? (
+          <AtBase
+            selected={selected}
+            node={id}
+            control={control}
+            what={made.label}
+            onBack={() => give(null)}
+          />
+          {(set || around) && !isVaried ? (
             <span className="cell-actions">
               <IconButton
                 icon={Undo2}

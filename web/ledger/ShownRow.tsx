@@ -5,8 +5,10 @@ import { useDerived, useSync } from '../site/SiteProvider';
 import { fieldLabel, fittingFields } from '../values/fields';
 import { ValueCell } from '../values/ValueCell';
 import type { Selected } from './use-selected';
+import { AtBase } from './AtBase';
 import { BoundTo } from './BoundTo';
 import { IconButton } from '../parts/IconButton';
+import { saidByVariant } from './style/picked';
 import { holdsAt } from './what-shows';
 import { WorkedOut } from './WorkedOut';
 
@@ -20,6 +22,7 @@ export function ShownRow({ selected }: { selected: Selected }): ReactNode {
   const set = source?.is === 'value' ? (source as Typed) : undefined;
   const bound = source?.is === 'field' ? source : undefined;
   const worked = source?.is === 'expression';
+  const isVaried = saidByVariant(selected.picked, id, { of: 'shown' }) !== undefined;
   const give = (next: Source | null) =>
     sync.edit({
       name: 'setControl',
@@ -29,7 +32,7 @@ export function ShownRow({ selected }: { selected: Selected }): ReactNode {
     <tr>
       <th scope="row">shown</th>
       <td className={source ? 'cell default' : 'cell default wins'}>yes</td>
-      <td className={set ? 'cell set wins' : 'cell set'}>
+      <td className={`cell set ${set ? 'wins' : ''} ${isVaried ? 'is-varied' : ''}`}>
         <div className="cell-with-actions">
           <ValueCell
             type={BOOLEAN}
@@ -37,7 +40,14 @@ export function ShownRow({ selected }: { selected: Selected }): ReactNode {
             label="shown, set here"
             onChange={(value) => give(literal(value))}
           />
-          {set ? (
+          <AtBase
+            selected={selected}
+            node={id}
+            control={{ of: 'shown' }}
+            what="shown"
+            onBack={() => give(null)}
+          />
+          {set && !isVaried ? (
             <span className="cell-actions">
               <IconButton
                 icon={Undo2}

@@ -1,5 +1,4 @@
 import type { ReactNode } from 'react';
-import { Undo2 } from 'lucide-react';
 import {
   allOf,
   BOOLEAN,
@@ -27,7 +26,7 @@ import type { Selected } from './use-selected';
 import { count } from '../words';
 import { DraftField } from '../values/DraftField';
 import { ValueCell } from '../values/ValueCell';
-import { IconButton } from '../parts/IconButton';
+import { AtBase } from './AtBase';
 import { GroupCell } from './GroupCell';
 import { SlotLying } from './SlotLying';
 import { saidByVariant } from './style/picked';
@@ -161,14 +160,13 @@ function SlotShown({ selected, label }: { selected: Selected; label: string }): 
         onGive={give}
         onRelease={() => give(null)}
       />
-      {isVaried ? (
-        <IconButton
-          icon={Undo2}
-          name="shown: back to the base"
-          title="Said of this variant alone: back to the base"
-          onPress={() => give(null)}
-        />
-      ) : null}
+      <AtBase
+        selected={selected}
+        node={id}
+        control={{ of: 'shown' }}
+        what="shown"
+        onBack={() => give(null)}
+      />
     </span>
   );
 }

@@ -1,8 +1,10 @@
 import type { ReactNode } from 'react';
-import { own, tagFamily } from '@sormet/core/model';
+import { own, tagFamily, type NodeId, type TreeNode } from '@sormet/core/model';
 import { tagsFor } from '@sormet/core/edit';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { ChoiceCell } from '../parts/ChoiceCell';
+import { SaidByVariant } from './AtBase';
+import { standsOn } from './style/picked';
 import type { Selected } from './use-selected';
 
 /** The tag of an element, and the tags it may have where it stands. */
@@ -32,14 +34,37 @@ export function TagRow({ selected }: { selected: Selected }): ReactNode {
         />
       </td>
       <td className="quiet" colSpan={2}>
-        {isVaried
-          ? 'only in this variant'
-          : options.length === 1
-            ? family
-              ? 'the same in all variants'
-              : 'nothing else may stand here'
-            : ''}
+        {selected.picked && isVaried ? (
+          <SaidByVariant
+            what="tag"
+            base={tagIn(standsOn(selected.picked).nodes, id)}
+            onBack={() =>
+              sync.edit({
+                name: 'setControl',
+                args: {
+                  doc: doc.id,
+                  node: id,
+                  control: { of: 'chosen', what: 'tag' },
+                  source: null,
+                },
+              })
+            }
+          />
+        ) : options.length === 1 ? (
+          family ? (
+            'the same in all variants'
+          ) : (
+            'nothing else may stand here'
+          )
+        ) : (
+          ''
+        )}
       </td>
     </tr>
   );
+}
+
+function tagIn(nodes: Readonly<Record<NodeId, TreeNode>>, id: NodeId): string {
+  const node = own(nodes, id);
+  return node?.kind === 'element' ? node.tag : 'nothing';
 }

@@ -207,3 +207,33 @@ describe('the edit', () => {
     expect(patch(exchanged, 'head')).toEqual({ shared: { base: true, more: true } });
   });
 });
+
+test('a shared style made of what a rule says is on while that holds, and takes those declarations from it alone', () => {
+  const [said, kept] = [{ css: 'blue' }, { css: '2px' }];
+  const documents = site(
+    cardWith({ root: { style: { 'outline-color@base': said, 'outline-width@base': kept } } }),
+  );
+  const made: NamedEdit = {
+    name: 'addStyle',
+    args: {
+      style: 'made',
+      name: 'Set off',
+      order: 'a3',
+      base: null,
+      block: { 'outline-color@base': said },
+      from: { doc: 'card', node: 'root', rule: 'r' },
+    },
+  };
+  const card = docOf(after(documents, made), 'component', 'card')!;
+  expect(card.rules['r']!.patch['root']).toEqual({
+    style: { 'outline-width@base': kept },
+    shared: { made: true },
+  });
+  expect(card.nodes).toEqual(docOf(documents, 'component', 'card')!.nodes);
+  const otherwise = { ...made, args: { ...made.args, block: { 'outline-color@base': kept } } };
+  expect(doEdit(documents, otherwise)).toHaveProperty('refused');
+  const gone = { doc: 'card', node: 'root', rule: 'gone' };
+  expect(doEdit(documents, { ...made, args: { ...made.args, from: gone } })).toHaveProperty(
+    'refused',
+  );
+});

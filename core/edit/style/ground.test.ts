@@ -49,6 +49,47 @@ describe('a picture behind', () => {
     expect(style(after(veiled, laid(null)))['background-image']).toBeUndefined();
   });
 
+  test('is laid by a rule while its variant is picked, under a veil of its own, and is taken back alone', () => {
+    const axis: NamedEdit[] = [
+      {
+        name: 'addProperty',
+        args: {
+          component: 'band',
+          property: 'tone',
+          label: 'Tone',
+          key: 'tone',
+          group: null,
+          order: 'a0',
+          type: {
+            kind: 'choice',
+            options: { day: { label: 'day', order: 'a0' }, night: { label: 'night', order: 'a1' } },
+          },
+          default: { is: 'value', type: 'choice', value: 'day' },
+        } as never,
+      },
+      { name: 'setProperty', args: { component: 'band', property: 'tone', set: { axis: true } } },
+      {
+        name: 'addRule',
+        args: { component: 'band', rule: 'at-night', order: 'a0', axes: { tone: 'night' } },
+      },
+    ];
+    const base = after(start, laid({ source: picture('hall'), veil: null }), ...axis);
+    const byRule = (ground: { source: Source; veil: string | null } | null): NamedEdit => ({
+      name: 'setGround',
+      args: { doc: 'band', rule: 'at-night', nodes: ['root'], width: 'base', ground },
+    });
+    const night = after(base, byRule({ source: picture('yard'), veil: VEIL }));
+    const said = docOf(night, 'component', 'band')!.rules['at-night']!.patch['root']!.style!;
+    expect(groundOf(said['background-image'])).toEqual({ source: picture('yard'), veil: VEIL });
+    // How it lies is said of the base already.
+    expect(Object.keys(said)).toEqual(['background-image']);
+    expect(style(night)).toEqual(style(base));
+    expect(after(night, byRule(null)).get('band')).toMatchObject({
+      rules: { 'at-night': { patch: { root: { style: {} } } } },
+    });
+    expect(doEdit(start, byRule(null))).toHaveProperty('refused');
+  });
+
   test('is exposed like any control: the veil stays, an instance sets its own picture', () => {
     const veiled = after(start, laid({ source: picture('hall'), veil: VEIL }));
     const band = docOf(veiled, 'component', 'band')!;

@@ -1,11 +1,12 @@
 import { Type } from '@sinclair/typebox';
-import { type Declared, nodeIn, own, Source, type TreeNode } from '../../model';
+import { type Declared, docOf, nodeIn, own, Source, type TreeNode } from '../../model';
 import { say } from '../../said';
 import { declarationKey, expand, FED } from '../../style';
 import { exact, Id } from '../args';
 import { type Change, changeTo } from '../changes';
-import { defineEdit, notStyled, refuse } from '../define';
+import { defineEdit, gone, notStyled, refuse } from '../define';
 import { named } from '../names';
+import { withContainers } from '../rules/by-rule';
 import { declareIn } from './declaration';
 
 const GROUND = 'background-image';
@@ -30,7 +31,10 @@ export function groundOf(declared: Declared | undefined): Ground | undefined {
   return { source: fed.source, veil: css.endsWith(behind) ? css.slice(0, -behind.length) : null };
 }
 
-/** Lays a picture behind what stands on elements, with a veil over it or none; `null` takes it away. */
+/**
+ * Lays a picture behind what stands on elements, with a veil over it or none; `null` takes it away. Of a definition also
+ * by one of its rules: then only while that holds.
+ */
 export const setGround = defineEdit({
   args: Type.Object(
     {
@@ -44,17 +48,25 @@ export const setGround = defineEdit({
         ),
         Type.Null(),
       ]),
+      rule: Type.Optional(Id),
     },
     exact,
   ),
-  run(documents, { doc, nodes, width, ground }) {
+  run(documents, { doc, nodes, width, ground, rule }) {
     const changes: Change[] = [];
+    const made = rule === undefined ? undefined : docOf(documents, 'component', doc)?.rules;
+    const patch = made && rule !== undefined ? own(made, rule)?.patch : undefined;
+    if (rule !== undefined && !patch) return gone('the-rule', doc);
     for (const node of new Set(nodes)) {
       const stored = nodeIn(documents, doc, node);
       if (!isStyled(stored)) return notStyled(stored, 'to-be-styled', doc);
-      const where = ['nodes', node, 'style'];
+      const where =
+        rule === undefined ? ['nodes', node, 'style'] : ['rules', rule, 'patch', node, 'style'];
+      const block = rule === undefined ? stored.style : (own(patch!, node)?.style ?? {});
+      // How a picture lies is said once, by whichever says it first.
+      const said = { ...stored.style, ...block };
       const give = (property: string, css: string | null) =>
-        declareIn(documents, doc, where, stored.style, { property, width, css });
+        declareIn(documents, doc, where, block, { property, width, css });
       if (!ground) {
         const taken = give(GROUND, null);
         if ('refused' in taken) return taken;
@@ -69,18 +81,18 @@ export const setGround = defineEdit({
       changes.push(
         ...changeTo(documents, doc, [...where, key], { css: read.longhands[GROUND]!, refs }),
       );
-      if (own(stored.style, key)) continue;
+      if (own(block, key)) continue;
       for (const [property, css] of Object.entries(LIES)) {
         const made = give(property, css);
         if ('refused' in made) return made;
         changes.push(
           ...made.filter(
-            ({ path }) => own(stored.style, path.slice(path.lastIndexOf('/') + 1)) === undefined,
+            ({ path }) => own(said, path.slice(path.lastIndexOf('/') + 1)) === undefined,
           ),
         );
       }
     }
-    return changes;
+    return withContainers(documents, changes);
   },
   told: (documents, { doc, nodes, ground }) => {
     const what =

@@ -30,8 +30,14 @@ export const addStyle = defineEdit({
       order: OrderKey,
       base: Type.Union([Id, Type.Null()]),
       block: Block,
-      /** The element or instance whose declarations they are; nothing for a style that begins otherwise. */
-      from: Type.Union([Type.Object({ doc: Id, node: Id }, exact), Type.Null()]),
+      /**
+       * The element or instance whose declarations they are, or the rule of its definition that says them of it; nothing
+       * for a style that begins otherwise.
+       */
+      from: Type.Union([
+        Type.Object({ doc: Id, node: Id, rule: Type.Optional(Id) }, exact),
+        Type.Null(),
+      ]),
     },
     exact,
   ),
@@ -54,13 +60,25 @@ export const addStyle = defineEdit({
     const stored = nodeIn(documents, from.doc, from.node);
     if (stored?.kind !== 'element' && stored?.kind !== 'instance')
       return notStyled(stored, 'style-made-from', from.doc);
+    const { rule } = from;
+    const patch =
+      rule === undefined
+        ? stored
+        : own(
+            own(docOf(documents, 'component', from.doc)?.rules ?? {}, rule)?.patch ?? {},
+            from.node,
+          );
+    if (!patch) return gone('the-rule', from.doc);
+    const where = rule === undefined ? ['nodes'] : ['rules', rule, 'patch'];
     for (const key of Object.keys(block).sort()) {
-      if (!sameJson(own(stored.style, key), block[key]))
+      if (!sameJson(own(patch.style ?? {}, key), block[key]))
         return refuse(say('declares-otherwise', { key }), from.doc);
-      changes.push(...changeTo(documents, from.doc, ['nodes', from.node, 'style', key], undefined));
+      changes.push(
+        ...changeTo(documents, from.doc, [...where, from.node, 'style', key], undefined),
+      );
     }
-    const worn = { ...stored.shared, [style]: true, ...(base === null ? {} : { [base]: true }) };
-    return [...changes, ...changeTo(documents, from.doc, ['nodes', from.node, 'shared'], worn)];
+    const worn = { ...patch.shared, [style]: true, ...(base === null ? {} : { [base]: true }) };
+    return [...changes, ...changeTo(documents, from.doc, [...where, from.node, 'shared'], worn)];
   },
   told: (_, { name }) => say('made-style', { name }),
 });

@@ -64,7 +64,8 @@ export function useBenchKeys(
       if (alone && isFieldLost()) return void dispatch(benchActions.notice(FIELD_LOST));
       action.run();
     },
-    {},
+    // What takes no letters (a choice, a box to tick) keeps no key from the bench: what was done by it is taken back.
+    { enableOnFormTags: ['radio', 'input'], ignoreEventWhen: ({ target }) => takesLetters(target) },
     NEVER_AGAIN,
   );
   useHotkeys(
@@ -96,6 +97,13 @@ export function useBenchKeys(
     {},
     NEVER_AGAIN,
   );
+}
+
+/** Fields of a form that nobody types into. */
+const LETTERLESS = new Set(['checkbox', 'radio', 'range', 'button']);
+
+function takesLetters(target: EventTarget | null): boolean {
+  return target instanceof HTMLInputElement && !LETTERLESS.has(target.type);
 }
 
 /** Whether a key belongs to a control of the interface rather than to what is selected. */

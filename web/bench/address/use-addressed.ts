@@ -7,8 +7,11 @@ import { benchActions, type Selection } from '../../store/bench-slice';
 import { useAppDispatch, useBench } from '../../store/store';
 import { readAddress, writeAddress } from './bench-address';
 
-/** How long the address may be behind, in ms: browsers allow so many changes of it and no more. */
-const BEHIND = 200;
+/** How often the address is changed in the long run, in ms: browsers allow so many changes of it and no more. */
+const APART = 200;
+
+/** How many changes of it may come at once where it was quiet: more than a hand makes before it loads the window anew. */
+const AT_ONCE = 20;
 
 /**
  * Keeps what is selected, lit and looked at in the address of the window, and takes it from there when somebody comes by
@@ -47,7 +50,8 @@ export function useAddressed(page: string): void {
     said.current = page + wordsOf(search, hash, page);
   }, [page, key, dispatch, latest]);
 
-  const lastWrite = useRef(0);
+  /** When the changes that were made would be due, each `APART` from the one before (the generic cell rate algorithm). */
+  const dueUpTo = useRef(0);
   const writeSoon = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   useEffect(() => {
     if (said.current?.startsWith(page) !== true) return;
@@ -59,14 +63,14 @@ export function useAddressed(page: string): void {
       said.current = page + wordsOf(next.search, next.hash, page);
       if (next.search === search && next.hash === window.location.hash) return;
       // The router is not told: nothing of what it leads to has changed.
-      lastWrite.current = Date.now();
+      dueUpTo.current = Math.max(dueUpTo.current, Date.now()) + APART;
       window.history.replaceState(window.history.state, '', pathname + next.search + next.hash);
     };
-    // At once where it was quiet: a window that is loaded anew asks for the address as it stands.
+    // At once as long as it may be: a window that is loaded anew asks for the address as it stands.
     clearTimeout(writeSoon.current);
-    const quiet = Date.now() - lastWrite.current;
-    if (quiet >= BEHIND) write();
-    else writeSoon.current = setTimeout(write, BEHIND - quiet);
+    const early = dueUpTo.current - AT_ONCE * APART - Date.now();
+    if (early <= 0) write();
+    else writeSoon.current = setTimeout(write, early);
     window.addEventListener('pagehide', write);
     return () => {
       clearTimeout(writeSoon.current);

@@ -8,6 +8,7 @@ import { axesOfDefinition } from './axes-of';
 import { AxisActs } from './AxisActs';
 import { AxisRow } from './AxisRow';
 import { Differences } from './Differences';
+import { OrderedVariants } from './OrderedVariants';
 import { VariantStrip } from './VariantStrip';
 
 /**
@@ -32,13 +33,14 @@ export function Axes({
   if (axes.length === 0) return null;
   const picked = picks?.doc === doc ? pickedOf(definition, lit, picks.rule) : undefined;
   return (
-    <>
+    <OrderedVariants definition={definition} axes={axes}>
       <div className="axes">
         {axes.map((axis) => {
           const chosen = own(lit, axis.id) ?? axis.base ?? undefined;
           return (
             <span key={axis.id} className="axis-with-acts">
               <AxisRow
+                isOrdered
                 axis={axis}
                 name={`Variants: ${axis.label}`}
                 chosen={chosen}
@@ -57,7 +59,15 @@ export function Axes({
           );
         })}
         {picked ? (
-          <Differences documents={documents} definition={definition} picked={picked} />
+          <>
+            <Differences documents={documents} definition={definition} picked={picked} />
+            <span
+              className="quiet axes-in-all"
+              title="All variants have the same elements in the same places; a variant can hide one."
+            >
+              placed, moved, removed: in all variants
+            </span>
+          </>
         ) : null}
         <button
           type="button"
@@ -68,6 +78,6 @@ export function Axes({
         </button>
       </div>
       {strip ? <VariantStrip definition={definition} /> : null}
-    </>
+    </OrderedVariants>
   );
 }

@@ -10,7 +10,7 @@ import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
 import { refusalWords } from '../../words';
 import type { AxisOffered } from './axes-of';
-import { AxisBefore } from './AxisBefore';
+import { MoveAxis } from './MoveAxis';
 import { RemoveOption } from './RemoveOption';
 
 type Asked =
@@ -127,10 +127,11 @@ export function AxisActs({
           onClose={() => setAsked(null)}
         />
       ) : asked?.is === 'before' ? (
-        <AxisBefore
+        <MoveAxis
           definition={definition}
           axis={axis.id}
-          before={asked.axis}
+          to="before"
+          on={asked.axis}
           onClose={() => setAsked(null)}
         />
       ) : asked && 'begun' in asked ? (

@@ -1,12 +1,14 @@
-import type { KeyboardEvent, ReactNode } from 'react';
+import type { ComponentProps, KeyboardEvent, ReactNode } from 'react';
 import type { AxisOffered } from './axes-of';
+import { useOrdered, type Dragged } from './OrderedVariants';
 import './Axes.css';
 
 /** The options of an axis in a row, one of them chosen; arrow keys step through them, as in any group of radio buttons (WAI-ARIA). */
 export function AxisRow({
-  axis: { label, options, base },
+  axis: { id: axis, label, options, base },
   chosen,
   name,
+  isOrdered = false,
   onChoose,
 }: {
   axis: AxisOffered;
@@ -14,6 +16,8 @@ export function AxisRow({
   chosen: string | undefined;
   /** What the row is called, for whoever does not see where it stands. */
   name: string;
+  /** Whether the axis and its options are put in order by dragging them. */
+  isOrdered?: boolean;
   onChoose: (option: string) => void;
 }): ReactNode {
   const at = Math.max(
@@ -31,12 +35,11 @@ export function AxisRow({
   };
   return (
     <div className="axis" role="radiogroup" aria-label={name}>
-      <span className="quiet">{label}</span>
+      <AxisName dragged={isOrdered ? { is: 'axis', id: axis } : null} label={label} />
       {options.map(({ id, label: word }, i) => (
-        <button
+        <Option
           key={id}
-          type="button"
-          role="radio"
+          dragged={isOrdered ? { is: 'option', axis, id } : null}
           aria-checked={id === chosen}
           tabIndex={i === at ? 0 : -1}
           title={id === base ? `${word}: the base, as it is without a variant` : word}
@@ -45,9 +48,35 @@ export function AxisRow({
         >
           {word}
           {id === base ? <span className="axis-base"> base</span> : null}
-        </button>
+        </Option>
       ))}
     </div>
+  );
+}
+
+function AxisName({ dragged, label }: { dragged: Dragged | null; label: string }): ReactNode {
+  const { ref, listeners, className } = useOrdered(dragged);
+  return (
+    <span ref={ref} {...listeners} className={`quiet axis-name ${className}`}>
+      {label}
+    </span>
+  );
+}
+
+function Option({
+  dragged,
+  ...button
+}: ComponentProps<'button'> & { dragged: Dragged | null }): ReactNode {
+  const { ref, listeners, className } = useOrdered(dragged);
+  return (
+    <button
+      {...listeners}
+      {...button}
+      ref={ref}
+      type="button"
+      role="radio"
+      className={className === '' ? undefined : className}
+    />
   );
 }
 

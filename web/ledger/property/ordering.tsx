@@ -14,6 +14,7 @@ import {
 import { GripVertical } from 'lucide-react';
 import type { NamedEdit } from '@sormet/core/edit';
 import { inOrder, own, type ComponentDoc, type PropertyId } from '@sormet/core/model';
+import { saidWhileDragging } from '../../parts/said-while-dragging';
 import { useSync } from '../../site/SiteProvider';
 
 /** What is dragged among the properties of a definition, and what it is dropped on. */
@@ -92,6 +93,7 @@ export function OrderedByDragging({
   return (
     <DndContext
       sensors={sensors}
+      accessibility={saidWhileDragging((data) => labelOf(component, data as Dragged | undefined))}
       // Only what is of the same sort is dropped on.
       collisionDetection={(given) =>
         closestCenter({
@@ -111,15 +113,19 @@ export function OrderedByDragging({
   );
 }
 
+function labelOf({ properties, groups }: ComponentDoc, dragged: Dragged | undefined): string {
+  const all = dragged?.is === 'group' ? groups : properties;
+  return (dragged && own(all, dragged.id)?.label) ?? '';
+}
+
 /** The name of what is dragged, at the pointer. */
 function Chip({ component }: { component: ComponentDoc }): ReactNode {
   const { active } = useDndContext();
   const dragged = active?.data.current as Dragged | undefined;
-  const { properties, groups } = component;
-  const label = dragged && own(dragged.is === 'group' ? groups : properties, dragged.id)?.label;
+  const label = labelOf(component, dragged);
   return (
     <DragOverlay dropAnimation={null}>
-      {label === undefined ? null : <div className="drag-chip">{label}</div>}
+      {label === '' ? null : <div className="drag-chip">{label}</div>}
     </DragOverlay>
   );
 }

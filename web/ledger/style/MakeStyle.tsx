@@ -1,9 +1,10 @@
 import { useState, type ReactNode } from 'react';
 import { Checkbox, Form, Input, Select } from 'antd';
-import { allOf, docOf, newId, orderAfterAll, own, type Block } from '@sormet/core/model';
+import { allOf, docOf, newId, nodeIn, orderAfterAll, own, type Block } from '@sormet/core/model';
 import { keyParts, valueText } from '@sormet/core/style';
 import { Dialog } from '../../parts/Dialog';
 import { useDerived, useSync } from '../../site/SiteProvider';
+import { useApp } from '../../store/store';
 import type { Selected } from '../use-selected';
 import { stateWord } from './states';
 
@@ -25,6 +26,37 @@ const BUNDLES: readonly { readonly word: string; readonly has: (property: string
   },
 ];
 
+/** What a shared style can be made of: what an element declares itself, or what the variant that is lit says of it. */
+export interface Taken {
+  /** The rule that says it; none where the element does. */
+  readonly saysIt: { readonly rule?: string };
+  readonly block: Block;
+  readonly worn: Readonly<Record<string, boolean>>;
+  /** Properties that cannot be taken: what the element itself declares is stronger than a style. */
+  readonly stays: readonly string[];
+}
+
+/** What of what is selected a shared style can be made of. */
+export function useTaken({ doc, id, node, picked }: Selected): Taken {
+  const { documents } = useDerived();
+  const lit = useApp((state) => state.bench.lit);
+  const stored = nodeIn(documents, doc.id, id) ?? node;
+  if (stored.kind !== 'element' && stored.kind !== 'instance')
+    return { saysIt: {}, block: {}, worn: {}, stays: [] };
+  const isByRule = picked !== undefined && lit === null;
+  if (!isByRule) return { saysIt: {}, block: stored.style, worn: stored.shared ?? {}, stays: [] };
+  const patch = own(own(picked.component.rules, picked.rule)?.patch ?? {}, id);
+  const propertyOf = (key: string) => keyParts(key).property;
+  const declared = new Set(Object.keys(stored.style).map(propertyOf));
+  const all = Object.entries(patch?.style ?? {});
+  return {
+    saysIt: { rule: picked.rule },
+    block: Object.fromEntries(all.filter(([key]) => !declared.has(propertyOf(key)))),
+    worn: 'shared' in node ? (node.shared ?? {}) : {},
+    stays: [...new Set(all.map(([key]) => propertyOf(key)))].filter((each) => declared.has(each)),
+  };
+}
+
 /** Makes a shared style of declarations of one's choice, which whatever is selected has from then on in their place. */
 export function MakeStyle({
   begun,
@@ -37,8 +69,8 @@ export function MakeStyle({
 }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
-  const { node, doc, id } = selected;
-  const block = node.kind === 'element' || node.kind === 'instance' ? node.style : {};
+  const { doc, id } = selected;
+  const { saysIt, block, worn, stays } = useTaken(selected);
   const fromSource = (key: string) =>
     Object.values(block[key]?.refs ?? {}).some((ref) => 'source' in ref);
   const keys = Object.keys(block)
@@ -47,7 +79,6 @@ export function MakeStyle({
   const [name, setName] = useState(begun);
   const [base, setBase] = useState<string | null>(null);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(keys));
-  const worn = node.kind === 'element' || node.kind === 'instance' ? (node.shared ?? {}) : {};
   const toggle = (which: readonly string[], on: boolean) => {
     const next = new Set(chosen);
     for (const key of which)
@@ -72,7 +103,7 @@ export function MakeStyle({
         order: orderAfterAll(allOf(documents, 'style')),
         base,
         block: picked,
-        from: { doc: doc.id, node: id },
+        from: { doc: doc.id, node: id, ...saysIt },
       },
     });
     if (done) onClose();
@@ -117,6 +148,14 @@ export function MakeStyle({
             />
           </Form.Item>
         ) : null}
+        {saysIt.rule === undefined ? null : (
+          <p className="quiet">
+            Made of what this variant says, and put on in it alone.
+            {stays.length === 0
+              ? ''
+              : ` What the base declares itself stays here, it is stronger than any style: ${stays.join(', ')}.`}
+          </p>
+        )}
         <div className="bundles">
           {BUNDLES.map(({ word, has }) => {
             const inBundle = keys.filter((key) => has(keyParts(key).property));

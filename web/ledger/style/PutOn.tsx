@@ -4,7 +4,7 @@ import { SuggestField } from '../../parts/SuggestField';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import type { Selected } from '../use-selected';
 import { wearable } from './declare-options';
-import { MakeStyle } from './MakeStyle';
+import { MakeStyle, useTaken } from './MakeStyle';
 
 const NEW = ' new';
 
@@ -17,6 +17,7 @@ export function PutOn({ selected }: { selected: Selected }): ReactNode {
   const sync = useSync();
   const [typed, setTyped] = useState('');
   const [making, setMaking] = useState<string | null>(null);
+  const taken = useTaken(selected);
   const { node, doc, all } = selected;
   if (node.kind !== 'element' && node.kind !== 'instance') return null;
   const wear = (style: string) => {
@@ -27,14 +28,19 @@ export function PutOn({ selected }: { selected: Selected }): ReactNode {
   const wanted = typed.trim().toLowerCase();
   const found = offered.filter(({ name }) => name.toLowerCase().includes(wanted));
   const isNew = !allOf(documents, 'style').some(({ name }) => name.toLowerCase() === wanted);
-  const declares = Object.keys(node.style).length > 0;
+  const declares = Object.keys(taken.block).length > 0;
   const options = [
     ...found.map(({ value, name }) => ({ value, label: name })),
     ...(isNew && declares && all.length === 1
       ? [
           {
             value: NEW,
-            label: wanted === '' ? 'make one from what is declared here' : `make “${typed.trim()}”`,
+            label:
+              wanted === ''
+                ? taken.saysIt.rule === undefined
+                  ? 'make one from what is declared here'
+                  : 'make one from what this variant says'
+                : `make “${typed.trim()}”`,
           },
         ]
       : []),

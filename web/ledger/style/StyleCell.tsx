@@ -11,6 +11,7 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
 import { useSayLost } from '../../values/use-say-lost';
+import { SaidByVariant } from '../AtBase';
 import { cellValue, groundWords, isColour, type CellPlace } from './cell-value';
 import { ColourCell } from './ColourCell';
 import { InVain } from './InVain';
@@ -69,11 +70,15 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
     if (reason) dispatch(benchActions.notice(reason));
   };
   const giveGround = (next: Ground | null) => {
-    if (origin.is !== 'node') return;
+    if (origin.is !== 'node' && origin.is !== 'rule') return;
     const nodes = selected.all.includes(origin.node) ? [...selected.all] : [origin.node];
-    sync.edit({ name: 'setGround', args: { doc: origin.doc, nodes, width, ground: next } });
+    // The rule of the variant that is lit is made with the first thing that it says.
+    const isLit = origin.is === 'node' || origin.rule === selected.picked?.rule;
+    const by = isLit ? {} : { rule: origin.rule };
+    sync.edit({ name: 'setGround', args: { doc: origin.doc, nodes, width, ground: next, ...by } });
   };
-  const takesGround = property === 'background-image' && origin.is === 'node' && !state;
+  const takesGround =
+    property === 'background-image' && (origin.is === 'node' || origin.is === 'rule') && !state;
   const isQuiet = here && draft === null && !loses;
   const isWord = stored === IN_PART || stored === DIFFERS;
   const shown =
@@ -83,7 +88,7 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
     : ((isWord ? stored : (elsewhere?.text ?? value.fromWider)) ?? '');
   return (
     <td
-      className={`cell style ${stored !== undefined ? 'wins' : ''} ${wrong ? 'is-wrong' : ''}`}
+      className={`cell style ${stored !== undefined ? 'wins' : ''} ${value.base !== undefined ? 'is-varied' : ''} ${wrong ? 'is-wrong' : ''}`}
       onFocus={() => {
         setHere(true);
         offer(property);
@@ -149,6 +154,16 @@ export function StyleCell({ words, onLight, ...place }: StyleCellProps): ReactNo
             name={`${label}: save as a token`}
             title="Save as a token"
             onPress={() => setSaving(true)}
+          />
+        ) : null}
+        {value.base !== undefined && draft === null ? (
+          <SaidByVariant
+            what={label}
+            base={value.base}
+            onBack={() => {
+              const reason = give('');
+              if (reason) dispatch(benchActions.notice(reason));
+            }}
           />
         ) : null}
         {draft === null && !(elsewhere && here) ? (

@@ -38,6 +38,8 @@ export interface CellValue {
   readonly fromWider: string | undefined;
   /** The rule that is the stronger, where this one says something in vain. */
   readonly loses: Origin | undefined;
+  /** What holds without the rule, where that is of a variant and says something; as somebody would write it. */
+  readonly base: string | undefined;
   /** Whether what shows in the state is what is said of rest. */
   readonly isOfRest: boolean;
   /** The colour that shows, with every token filled in. */
@@ -80,6 +82,7 @@ export function cellValue(place: CellPlace, documents: Documents): CellValue {
       stored !== undefined && winner && ruleKey(winner.origin) !== ruleKey(rule.origin)
         ? winner.origin
         : undefined,
+    base: stored !== undefined && rule.origin.is === 'rule' ? without(place, documents) : undefined,
     isOfRest: winner?.state === undefined,
     colour:
       isColour(property) && declared
@@ -95,6 +98,18 @@ export function cellValue(place: CellPlace, documents: Documents): CellValue {
     inVain: stored === undefined ? undefined : inVain(place),
     said: (name) => winnerOf(name)?.declared.css,
   };
+}
+
+/** What shows where a rule is silent about a property. */
+function without(
+  { selected, rule, property, width, state }: CellPlace,
+  { site, tokens: { tokens } }: Documents,
+): string {
+  const others = selected.rules.filter(({ origin }) => ruleKey(origin) !== ruleKey(rule.origin));
+  const values = longhandsOfRow(property).map(
+    (name) => cascade(others, name, width, site, state ? [state] : [])[0]?.declared,
+  );
+  return values.some(Boolean) ? joined(property, values, tokens) : 'nothing';
 }
 
 /** What is said so that there be nothing. */

@@ -93,12 +93,17 @@ test('tags, themes and shared styles are said by the rule, each for every node t
   ).toEqual(['addRule', 'setLookByRule', 'setLookByRule']);
 });
 
-test('what is the same in all variants is refused, and what is put in place stands in all of them with what is said of it', () => {
-  const ground: NamedEdit = {
+test('a picture behind is laid by the rule, and elsewhere by none', () => {
+  const laid = (doc: string): NamedEdit => ({
     name: 'setGround',
-    args: { doc: 'card', nodes: ['root'], width: 'base', ground: null },
-  };
-  expect(into([ground])).toBe('same-in-all-variants');
+    args: { doc, nodes: ['root'], width: 'base', ground: null },
+  });
+  expect(into([laid('card')])).toEqual(['addRule', 'setGround']);
+  expect(into([laid('home')])).toEqual(['setGround']);
+  expect(into([laid('card')], false)).toEqual(['setGround']);
+});
+
+test('what is the same in all variants is refused, and what is put in place stands in all of them with what is said of it', () => {
   expect(
     into([
       {

@@ -10,7 +10,7 @@ import {
   type Documents,
   type Source,
 } from '@sormet/core/model';
-import { controlPath, type NamedEdit, type Refusal } from '@sormet/core/edit';
+import { controlPath, inVariant, type NamedEdit, type Refusal } from '@sormet/core/edit';
 import type { Control, Picks } from '@sormet/core/resolve';
 import { say } from '@sormet/core/said';
 import type { AppliedBlock } from '@sormet/core/style';
@@ -151,15 +151,18 @@ export function intoVariant(
       const { nodes, style, on } = edit.args;
       for (const node of new Set(nodes)) meant.push(saysOf(node, { style, on }));
     } else if (edit.name === 'setGround') {
-      if (edit.args.doc === id && stylesToo) return sameInAll(id);
-      meant.push(edit);
+      const isHere = edit.args.doc === id && stylesToo && edit.args.rule === undefined;
+      meant.push(isHere ? { ...edit, args: { ...edit.args, rule } } : edit);
     } else if (edit.name === 'setDefault' && edit.args.component === id) return sameInAll(id);
     else meant.push(edit);
   }
   const rules = docOf(documents, 'component', id)?.rules ?? {};
   const isSaid = meant.some(
     ({ name, args }) =>
-      (name === 'setByRule' || name === 'declareRule' || name === 'setLookByRule') &&
+      (name === 'setByRule' ||
+        name === 'declareRule' ||
+        name === 'setLookByRule' ||
+        name === 'setGround') &&
       args.rule === rule,
   );
   if (!isSaid || own(rules, rule)) return meant;
@@ -184,6 +187,12 @@ export function saidByVariant(
       pointer('rules', picked.rule, 'patch', node, ...controlPath(control)),
     ) as Source | undefined)
   );
+}
+
+/** The definition as it would be in the variant that is lit if the rule of that said nothing. */
+export function standsOn({ component, axes, rule }: Picked): ComponentDoc {
+  const { [rule]: _, ...others } = component.rules;
+  return inVariant({ ...component, rules: others }, axes);
 }
 
 /** Options of axes in words: `tone: quiet, size: small`. */
