@@ -32,6 +32,27 @@ export function checked(tree: Tree, names: GivenNames): Checked {
     : { ok: false, faults: check.faults };
 }
 
+/** The options that something of a choice can be; nothing where that is not known, or where it is no choice. */
+function optionsOf(gives: Gives): readonly string[] | undefined {
+  return 'options' in gives ? gives.options : undefined;
+}
+
+/** Whether what is given can stand where something is wanted: of its kind, and of a choice that has an option of it. */
+export function canStandFor(given: Gives, wanted: Gives): boolean {
+  if (given.isList || given.of !== wanted.of) return false;
+  const [has, takes] = [optionsOf(given), optionsOf(wanted)];
+  return !has || !takes || has.some((option) => takes.includes(option));
+}
+
+/** What one of two parts gives, either of the same kind. */
+function eitherOf(one: Gives, other: Gives): Gives {
+  if (one.of === 'nothing') return other;
+  const [first, second] = [optionsOf(one), optionsOf(other)];
+  if (!first || other.of === 'nothing') return one;
+  const { of } = one;
+  return second ? ({ of, options: [...new Set([...first, ...second])] } as Gives) : { of };
+}
+
 /** Whether what two parts give can be the same thing; nothing can be anything. */
 export function sameKind(a: Gives, b: Gives): boolean {
   return a.of === 'nothing' || b.of === 'nothing' || (a.of === b.of && !a.isList === !b.isList);
@@ -94,7 +115,7 @@ class Check {
         otherwise,
         say('both-ways-the-same', { one: kindSaid(one), other: kindSaid(other) }),
       );
-    return one.of === 'nothing' ? other : one;
+    return eitherOf(one, other);
   }
 
   private list({ items }: Extract<Tree, { is: 'list' }>): Gives | undefined {

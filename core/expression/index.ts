@@ -1,6 +1,6 @@
 export type { BinaryOperator, Gives, Range, Tree } from './tree';
 export { LONGEST_EXPRESSION, partsOfTree, readExpression, type Fault, type Read } from './read';
-export { checked, dotted, sameKind, type Checked, type GivenNames } from './check';
+export { canStandFor, checked, dotted, sameKind, type Checked, type GivenNames } from './check';
 export { Failure, running, type Given, type Run } from './run';
 export { FUNCTIONS, type Overload } from './functions';
 export {

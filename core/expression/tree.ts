@@ -30,6 +30,11 @@ export type Tree = Range &
 
 /** What a part gives: a value of a kind, nothing at all, or a list of values of a kind. */
 export type Gives =
-  | { readonly of: ValueKind; readonly isList?: false }
+  | {
+      readonly of: ValueKind;
+      readonly isList?: false;
+      /** Of a choice: the ids of the options that it can be; nothing where that is not known. */
+      readonly options?: readonly string[];
+    }
   | { readonly of: 'nothing'; readonly isList?: false }
   | { readonly of: ValueKind | 'nothing'; readonly isList: true };

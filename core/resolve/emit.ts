@@ -38,7 +38,11 @@ export function emit(program: Program, data: Data): ((run: Run) => string) | und
 
 /** Whether a field that holds an option of a choice gives that option, and no other gives it: it is there in each type on the way. */
 function isStill({ field, type }: Later, option: string): boolean {
-  return [field?.declared, type].every((spec) => {
+  // Options of another choice may be taken for those that are called the same.
+  if (field?.declared.kind !== 'choice' || type?.kind !== 'choice') return false;
+  const { options } = type;
+  if (Object.keys(field.declared.options).some((id) => !own(options, id))) return false;
+  return [field.declared, type].every((spec) => {
     if (spec?.kind !== 'choice') return false;
     const stored = own(spec.options, option);
     if (!stored || stored.gone !== undefined) return false;

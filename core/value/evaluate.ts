@@ -2,6 +2,7 @@ import {
   isWide,
   own,
   RICH,
+  sameOption,
   TEXT,
   type EntryDoc,
   type Expression,
@@ -102,8 +103,9 @@ export function evaluate(
   const { data } = names;
   const { missed } = data;
   const raw = read(source, names);
+  const from = type.kind === 'choice' ? typeOf(source, names) : undefined;
   if (!(raw instanceof Later)) {
-    const value = as(raw, type, data);
+    const value = as(raw, type, data, from);
     if (value !== null) return value;
     return data.missed === missed ? otherwise : WAITING;
   }
@@ -113,8 +115,8 @@ export function evaluate(
     raw.mayHide || otherwise === HIDE || (otherwise instanceof Later && otherwise.mayHide);
   const readAs =
     otherwise instanceof Later
-      ? (run: Run) => as(raw.read(run), type, data) ?? otherwise.read(run)
-      : (run: Run) => as(raw.read(run), type, data) ?? otherwise;
+      ? (run: Run) => as(raw.read(run), type, data, from) ?? otherwise.read(run)
+      : (run: Run) => as(raw.read(run), type, data, from) ?? otherwise;
   return new Later(readAs, mayHide, type, isAsHeld(raw, type) ? raw.field : undefined);
 }
 
@@ -125,9 +127,20 @@ function isAsHeld({ type: between }: Later, type: TypeSpec): boolean {
   );
 }
 
-function as(value: Known, type: TypeSpec, data: Data): Known {
+/** What is known as the type that a place takes. @param from the type that it was read as, where that is known */
+function as(value: Known, type: TypeSpec, data: Data, from?: TypeSpec): Known {
   if (value === null || value.type === 'hide' || value.type === 'waiting') return value;
-  return convert(value, type, data);
+  return convert(value, type, data) ?? optionSoCalled(value, type, from);
+}
+
+/**
+ * An option of one choice as that of another which is called the same: content and components that were made apart have
+ * options of their own, and people tell them by their words.
+ */
+function optionSoCalled(value: Typed, type: TypeSpec, from: TypeSpec | undefined): Typed | null {
+  if (value.type !== 'choice' || type.kind !== 'choice' || from?.kind !== 'choice') return null;
+  const option = sameOption(value.value, from, type);
+  return option === null ? null : { type: 'choice', value: option };
 }
 
 function read(source: Source, names: Names): Result {

@@ -21,7 +21,9 @@ export type WorkedOut =
 
 /** What values of a type are in expressions; records of a list are there as a whole. */
 export function givesOf(type: TypeSpec): Gives {
-  return { of: type.kind };
+  return type.kind === 'choice'
+    ? { of: type.kind, options: Object.keys(type.options) }
+    : { of: type.kind };
 }
 
 const kept = new WeakMap<Expression, { readonly kinds: string; readonly made: WorkedOut }>();

@@ -23,6 +23,7 @@ import { fieldLabel, fittingFields } from '../values/fields';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';
 import { plainInDefinition } from '../values/rich/plain-in-definition';
+import { sourceWords } from '../values/source-words';
 import { ShowValue } from '../values/show-value';
 import { valueWords, count, madeWords } from '../words';
 import { steppedTyped } from '../values/stepped-typed';
@@ -168,7 +169,9 @@ export function PropertyRow({
       </td>
       <td className={winner === 'bound' ? 'cell bound tight wins' : 'cell bound tight'}>
         {lifted ? (
-          <span className="cell-words">a property of this definition</span>
+          <span className="cell-words" title="a property of this definition">
+            {sourceWords(documents, doc, lifted)}
+          </span>
         ) : (isLoose || byItself) && !bound && !worked ? null : made.typedOnly &&
           !bound &&
           !worked ? (

@@ -2,6 +2,7 @@ import {
   docOf,
   inOrder,
   repeatsAround,
+  sameOption,
   type Documents,
   type NodeId,
   type Source,
@@ -35,14 +36,16 @@ export function fittingFields(
     if (!contentType) return;
     const name = contentType.name.toLowerCase();
     const whose = from === 'page' ? `the page’s ${name}` : `each ${name} of the repeat`;
-    const add = (path: string[], label: string, of: ValueKind, group = whose) => {
+    const add = (path: string[], label: string, given: TypeSpec | ValueKind, group = whose) => {
+      const of = typeof given === 'string' ? given : given.kind;
       if (!feeds(of, type.kind)) return;
+      if (typeof given !== 'string' && isOfAnotherChoice(given, type)) return;
       const key = JSON.stringify([from, path]);
       found.push({ key, label, group, source: { is: 'field', from, path, whenEmpty: 'default' } });
     };
     const across: (() => void)[] = [];
     for (const [id, field] of inOrder(contentType.fields)) {
-      add([id], `${name} · ${field.label.toLowerCase()}`, field.type.kind);
+      add([id], `${name} · ${field.label.toLowerCase()}`, field.type);
       const to = field.type.kind === 'entry' ? field.type.of : undefined;
       const other = to === undefined ? undefined : docOf(documents, 'type', to);
       if (other)
@@ -52,7 +55,7 @@ export function fittingFields(
             add(
               [id, inner],
               `${name} · ${field.label.toLowerCase()} · ${label.toLowerCase()}`,
-              innerType.kind,
+              innerType,
               refers,
             );
         });
@@ -68,6 +71,16 @@ export function fittingFields(
   }
   if (doc.kind === 'page' && doc.entries !== null) addType(doc.entries, 'page');
   return found;
+}
+
+/** Whether a choice has no option of another: neither the same nor one that is called the same. */
+function isOfAnotherChoice(given: TypeSpec, wanted: TypeSpec): boolean {
+  if (given.kind !== 'choice' || wanted.kind !== 'choice') return false;
+  const ids = Object.keys(given.options);
+  return (
+    ids.length > 0 &&
+    ids.every((id) => !own(wanted.options, id) && sameOption(id, given, wanted) === null)
+  );
 }
 
 /** How a bound field is named: `shed · name`. */

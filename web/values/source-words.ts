@@ -7,6 +7,7 @@ import {
   type TreeDoc,
   type Typed,
 } from '@sormet/core/model';
+import { shortName } from '@sormet/core/edit';
 import { madeWords, valueWords } from '../words';
 import { fieldLabel } from './fields';
 
@@ -19,11 +20,11 @@ export function sourceWords(documents: Documents, doc: TreeDoc, source: Source):
     case 'field':
       return fieldLabel(documents, doc, source);
     case 'property': {
-      const property = own(
-        docOf(documents, 'component', doc.id)?.properties ?? {},
-        source.property,
-      );
-      return property?.label ?? 'a property of this definition';
+      const definition = docOf(documents, 'component', doc.id);
+      const property = definition && own(definition.properties, source.property);
+      return property
+        ? `${shortName(definition.name)} · ${property.label.toLowerCase()}`
+        : 'a property that is gone';
     }
     default:
       return 'what it is given';

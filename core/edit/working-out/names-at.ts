@@ -14,7 +14,7 @@ import {
   type TypeSpec,
 } from '../../model';
 import { say } from '../../said';
-import { typedWith, type ExpressionName, type Typing } from '../../expression';
+import { canStandFor, typedWith, type ExpressionName, type Typing } from '../../expression';
 import { feeds, givesOf } from '../../value';
 import { keyFor } from '../control';
 
@@ -47,7 +47,12 @@ export function namesAt(
         const at = `${path}.${keyFor(word, new Set())}`;
         const source = literal({ type: 'choice', value: option });
         if (!found.has(at))
-          found.set(at, { path: at, label: `${label}: ${word}`, gives: givesOf(type), source });
+          found.set(at, {
+            path: at,
+            label: label === '' ? word : `${label}: ${word}`,
+            gives: { of: 'choice', options: [option] },
+            source,
+          });
       }
   };
   const addFields = (
@@ -84,7 +89,8 @@ export function namesAt(
     const of = (path: FieldId[]): Source => ({ is: 'field', from: { repeat }, path });
     addFields(i === 0 ? 'item' : `item${i + 1}`, `each ${name}`, type, of, []);
   });
-  addOptions('option', 'Option', wanted);
+  // What is wanted is what the whole is about: its options need no other name.
+  addOptions('option', '', wanted);
   return [...found.values()];
 }
 
@@ -97,6 +103,13 @@ export function typedFor(
   const typing = typedWith(typed, names);
   if (!typing.ok || typing.gives.of === 'nothing') return typing;
   const { of, isList } = typing.gives;
+  if (
+    !isList &&
+    of === 'choice' &&
+    wanted.kind === 'choice' &&
+    !canStandFor(typing.gives, givesOf(wanted))
+  )
+    return { ok: false, faults: [{ start: 0, end: typed.length, said: say('of-another-choice') }] };
   if (!isList && feeds(of, wanted.kind)) return typing;
   const gives = say('gives-kind', { kind: of });
   const said = say('does-not-feed', {

@@ -1,4 +1,4 @@
-import { Type } from '@sinclair/typebox';
+import { Type, type Static } from '@sinclair/typebox';
 import { ID_PATTERN } from '../ids';
 import { OrderKey } from '../order';
 import { own } from '../own';
@@ -17,6 +17,33 @@ export const Option = Type.Object(
   { additionalProperties: false },
 );
 
+type Options = Readonly<Record<string, Static<typeof Option>>>;
+
+const wordOf = ({ label }: { readonly label: string }): string => label.trim().toLowerCase();
+
+/** The option that is called by words, among those that are offered; `null` where none is. */
+function optionCalled(words: string, options: Options): string | null {
+  const wanted = wordOf({ label: words });
+  const found = Object.keys(options).find(
+    (id) => options[id]!.gone === undefined && wordOf(options[id]!) === wanted,
+  );
+  return found ?? null;
+}
+
+/**
+ * The option of a choice that is called as one of another choice is, where that has none under the same id; `null` where
+ * there is none.
+ */
+export function sameOption(
+  value: string | null,
+  from: { readonly options: Options },
+  to: { readonly options: Options },
+): string | null {
+  if (value === null || own(to.options, value)) return null;
+  const held = own(from.options, value);
+  return held ? optionCalled(held.label, to.options) : null;
+}
+
 /** One out of a list of options, by the option's id. */
 export const choiceKind = defineKind({
   kind: 'choice',
@@ -33,12 +60,6 @@ export const choiceKind = defineKind({
     const instead = own(options, option.gone);
     return instead && instead.gone === undefined ? option.gone : null;
   },
-  parse(words, { options }) {
-    const wanted = words.trim().toLowerCase();
-    const found = Object.keys(options).find(
-      (id) => options[id]!.label.toLowerCase() === wanted && options[id]!.gone === undefined,
-    );
-    return found ?? null;
-  },
+  parse: (words, { options }) => optionCalled(words, options),
   asksSite: false,
 });

@@ -3,7 +3,7 @@ import type { KindOf } from './kind';
 import { listKind } from './list';
 import { PLAIN_KINDS, specsOf, typedSchemas } from './plain';
 
-export { Option } from './choice';
+export { Option, sameOption } from './choice';
 
 /** Every kind of value there is. */
 export const VALUE_KINDS = [...PLAIN_KINDS, listKind] as const;

@@ -29,5 +29,6 @@ export const EXPRESSIONS = {
   'takes-several': { these: 'list' },
   'takes-these': { these: 'list' },
   'takes-anything': {},
+  'of-another-choice': {},
   'does-not-feed': { gives: 'text', wanted: 'text' },
 } as const;

@@ -1,8 +1,9 @@
 import type { ReactNode } from 'react';
 import { literal, own, type Typed } from '@sormet/core/model';
 import type { Selected } from '../../ledger/use-selected';
-import { useSync } from '../../site/SiteProvider';
+import { useDerived, useSync } from '../../site/SiteProvider';
 import { useBench } from '../../store/store';
+import { sourceWords } from '../../values/source-words';
 import { count } from '../../words';
 import { axesOfDefinition } from './axes-of';
 import { AxisRow } from './AxisRow';
@@ -12,6 +13,7 @@ const MOST = 2;
 
 /** The variants of the instance that is selected, to be picked where one looks first; more of them stand in its values. */
 export function Picking({ selected }: { selected: Selected }): ReactNode {
+  const { documents } = useDerived();
   const sync = useSync();
   const { width } = useBench('width');
   const { component, node, doc, id } = selected;
@@ -26,7 +28,7 @@ export function Picking({ selected }: { selected: Selected }): ReactNode {
         if (isGiven)
           return (
             <span key={axis.id} className="quiet">
-              {axis.label}: by what it is bound to
+              {axis.label}: {sourceWords(documents, doc, source)}
             </span>
           );
         const set = source as Typed | undefined;
@@ -44,8 +46,11 @@ export function Picking({ selected }: { selected: Selected }): ReactNode {
                   doc: doc.id,
                   node: id,
                   control: { of: 'value', property: axis.id },
-                  // The base is what an instance has that says nothing.
-                  source: next === axis.base ? null : literal({ type: 'choice', value: next }),
+                  // The base is what an instance has that says nothing; a variant of what is around says it aloud.
+                  source:
+                    next === axis.base && !selected.picked
+                      ? null
+                      : literal({ type: 'choice', value: next }),
                 },
               })
             }

@@ -14,13 +14,13 @@ export function RosterTableHead({
   onSort: (sort: Looking['sort']) => void;
 }): ReactNode {
   const heads = [
-    ['page', 'Page'],
-    ['name', 'Instance'],
-    ...columns.map(({ id, property }) => [id, property.label] as const),
+    ['page', 'Page', false],
+    ['name', 'Instance', false],
+    ...columns.map(({ id, property }) => [id, property.label, property.axis === true] as const),
   ] as const;
   return (
     <div className="roster-head" role="row" style={style}>
-      {heads.map(([by, label]) => {
+      {heads.map(([by, label, isAxis]) => {
         const mine = sort?.by === by ? sort : null;
         const next = !mine ? { by, down: false } : mine.down ? null : { by, down: true };
         return (
@@ -30,7 +30,9 @@ export function RosterTableHead({
             aria-sort={mine ? (mine.down ? 'descending' : 'ascending') : 'none'}
           >
             <button type="button" onClick={() => onSort(next)}>
-              {label} {mine ? (mine.down ? '↓' : '↑') : ''}
+              {label}
+              {isAxis ? <span className="roster-axis"> variant</span> : null}{' '}
+              {mine ? (mine.down ? '↓' : '↑') : ''}
             </button>
           </div>
         );

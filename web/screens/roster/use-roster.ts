@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import {
   inOrder,
   own,
+  treeDocOf,
   type ComponentDoc,
   type Documents,
   type Property,
@@ -13,7 +14,7 @@ import {
 import { nodeName, rosterOf, type RosterRow } from '@sormet/core/edit';
 import type { Reach } from '@sormet/core/reach';
 import { documentWords, madeWords, valueWords } from '../../words';
-import { fieldLabel } from '../../values/fields';
+import { sourceWords } from '../../values/source-words';
 
 /** What an instance has for a property: the default, something set on it, or something it is bound to. */
 export type Standing = 'default' | 'set' | 'bound';
@@ -49,14 +50,12 @@ export function cellOf(
     const value = source as Typed;
     return { standing: 'set', words: wordsOf(documents, value), value };
   }
-  const tree = documents.get(doc);
-  const words =
-    source.is === 'field' && (tree?.kind === 'page' || tree?.kind === 'component')
-      ? fieldLabel(documents, tree, source)
-      : isMade(source)
-        ? madeWords(source)
-        : 'a property of this definition';
-  return { standing: 'bound', words, value: undefined };
+  const tree = treeDocOf(documents, doc);
+  return {
+    standing: 'bound',
+    words: tree ? sourceWords(documents, tree, source) : '',
+    value: undefined,
+  };
 }
 
 function wordsOf(documents: Documents, value: Typed): string {

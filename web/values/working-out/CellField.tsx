@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import type { Cell, ExpressionName, Gives } from '@sormet/core/expression';
+import { canStandFor, type Cell, type ExpressionName, type Gives } from '@sormet/core/expression';
 
 const TYPED = ' typed';
 
@@ -18,7 +18,7 @@ export function CellField({
   names: readonly ExpressionName[];
   onChange: (cell: Cell) => void;
 }): ReactNode {
-  const fitting = names.filter(({ gives: of }) => of.of === gives.of && !of.isList);
+  const fitting = names.filter((name) => canStandFor(name.gives, gives));
   const isTyped = gives.of === 'text' || gives.of === 'number';
   const isNamed = cell.is === 'name';
   if (cell.is === 'written')

@@ -1,13 +1,14 @@
 import { Fragment, type ReactNode } from 'react';
 import { Plus, X } from 'lucide-react';
-import type {
-  Cell,
-  Comparison,
-  ExpressionName,
-  Gives,
-  Table,
-  TableCondition,
-  TableRow,
+import {
+  canStandFor,
+  type Cell,
+  type Comparison,
+  type ExpressionName,
+  type Gives,
+  type Table,
+  type TableCondition,
+  type TableRow,
 } from '@sormet/core/expression';
 import { IconButton } from '../../parts/IconButton';
 import { CellField } from './CellField';
@@ -272,11 +273,14 @@ function conditionOf(name: ExpressionName, names: readonly ExpressionName[]): Ta
 }
 
 /** What stands where nobody has said anything yet: an empty text, none, or the first that there is of a kind. */
-export function firstCell({ of }: Gives, names: readonly ExpressionName[], within?: string): Cell {
+export function firstCell(gives: Gives, names: readonly ExpressionName[], within?: string): Cell {
+  const { of } = gives;
   if (of === 'text') return { is: 'literal', value: '' };
   if (of === 'number') return { is: 'literal', value: 0 };
   if (of === 'boolean') return { is: 'literal', value: true };
-  const options = names.filter(({ gives, source }) => gives.of === of && source.is === 'value');
+  const options = names.filter(
+    (name) => name.source.is === 'value' && canStandFor(name.gives, gives),
+  );
   const found =
     options.find(({ path }) => within !== undefined && path.startsWith(`${within}.`)) ?? options[0];
   return found ? { is: 'name', name: found.path } : { is: 'literal', value: null };

@@ -37,5 +37,7 @@ export const expressions: WordsOf<typeof EXPRESSIONS> = {
   'takes-several': ({ these }) => `one or more of ${these.join(' and ')}`,
   'takes-these': ({ these }) => these.join(' and '),
   'takes-anything': 'anything',
+  'of-another-choice':
+    'It gives options of another choice. Those that are wanted here begin with “option.”.',
   'does-not-feed': ({ gives, wanted }) => `It gives ${gives}, which cannot become ${wanted}.`,
 };
