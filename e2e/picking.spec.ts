@@ -85,3 +85,39 @@ test('a variant of what stands inside is fixed, lifted, worked out, or set by th
   await expect(link).not.toHaveCSS('min-height', '70px');
   await bench.saved();
 });
+
+test('before a property is kept to typed values, each instance that is bound is decided', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  const address = await ownSite(page, 'kept');
+  await page.goto(`${address}/bench/shed-card`);
+  await page.locator('.outline-row', { hasText: 'definition' }).click();
+  const tick = page.getByRole('checkbox', { name: 'Name takes typed values only' });
+  await tick.click();
+  const asked = page.getByRole('dialog', { name: 'Name: typed values only' });
+  await expect(asked.getByRole('listitem')).toHaveCount(3);
+  await expect(asked.getByRole('listitem').first()).toContainText('not the same everywhere');
+  await page.keyboard.press('Escape');
+  await expect(asked).toBeHidden();
+  await expect(tick).not.toBeChecked();
+  await tick.click();
+  await asked.getByRole('combobox', { name: /on \/guides/ }).selectOption('follows the default');
+  await asked.getByRole('button', { name: 'Keep it to typed values' }).click();
+  await expect(tick).toBeChecked();
+  await bench.saved();
+  await page.goto(`${address}/library/shed-card`);
+  const cell = (path: string) =>
+    page
+      .getByRole('row')
+      .filter({ has: page.getByRole('link', { name: path, exact: true }) })
+      .getByRole('gridcell')
+      .nth(2);
+  await expect(cell('/guides')).toHaveText('A shed near you');
+  await expect(cell('/sheds')).toHaveText('↳ shed · name');
+  await page.goBack();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(tick).not.toBeChecked();
+  await page.goto(`${address}/library/shed-card`);
+  await expect(cell('/guides')).toHaveText('↳ guide · title');
+});

@@ -55,6 +55,13 @@ test('a value is worked out by a table and as an expression, the same thing, tol
   await page.keyboard.press('Enter');
   await expect(field).toHaveValue('tone');
   await field.pressSequentially(' == tone.quiet ? "Quietly" : "Loudly"');
+  await expect(dialog).toContainText('It gives something at the one place where it shows.');
+  // What fails where it shows is told with what is there.
+  const typed = await field.inputValue();
+  await field.fill('string(1 / (tone == tone.quiet ? 1 : 0))');
+  await expect(dialog).toContainText('It gives nothing at the one place where it shows');
+  await expect(dialog.locator('.work-empty')).toContainText('Tone is plain');
+  await field.fill(typed);
   await dialog.getByRole('radio', { name: 'as a table' }).click();
   await expect(then).toHaveValue('Quietly');
   await dialog.getByRole('button', { name: 'Work it out' }).click();

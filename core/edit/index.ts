@@ -35,6 +35,7 @@ export { VEIL, veilEdits, veilWays, type VeilWay } from './style/veils';
 export { styleName, themeName } from './style/themes';
 export { decidedOtherwise, type DecidedByOrder } from './rules/axis-order';
 export { furtherName, namesAt, typedFor } from './working-out/names-at';
+export { whereEmpty, type EmptyAt, type WhereEmpty } from './working-out/where-empty';
 export { saysTheSame } from './rules/says-the-same';
 export { sayingOf } from './rules/handing';
 export { rulesNaming } from './rules/options';

@@ -12,6 +12,7 @@ export * from './canvas-styles';
 export * from './rules';
 export { classOf, customOf, partClassOf, sharedClassOf, typeOfChoice } from './look';
 export * from './trace';
+export { everywhere, type Site, type Somewhere } from './everywhere';
 export { linkedNode, standingAt, type Standing } from './scope-at';
 export { escapeAttribute, escapeText } from './escape';
 export { groundOf } from './ground';

@@ -18,6 +18,7 @@ import { useTakingBack } from './TakeBack';
 import { sharesLabel } from '../PropertyRow';
 import { WorkedOut } from '../WorkedOut';
 import { TypeCell } from './TypeCell';
+import { useKeptToTyped } from './use-kept-to-typed';
 import { useStanding } from './use-standing';
 
 /** One property of a definition: named, keyed, typed, grouped, helped, and where it stands. */
@@ -39,7 +40,8 @@ export function PropertyLine({
   const [session] = useState(newId);
   const args = { component: component.id, property: id };
   const { groups } = component;
-  const set = (change: { required: boolean } | { typedOnly: boolean }) =>
+  const kept = useKeptToTyped(component, id);
+  const set = (change: { required: boolean }) =>
     sync.edit({ name: 'setProperty', args: { ...args, set: change } });
   const isLoose = unconnected(component).has(id);
   const { takeBack, asked } = useTakingBack(component);
@@ -107,8 +109,9 @@ export function PropertyLine({
         <Tick
           label={`${made.label} takes typed values only`}
           on={made.typedOnly === true}
-          onTick={(typedOnly) => set({ typedOnly })}
+          onTick={kept.keep}
         />
+        {kept.asked}
       </td>
       <td className="cell">
         <DraftField

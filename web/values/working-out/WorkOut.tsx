@@ -22,6 +22,7 @@ import { Dialog } from '../../parts/Dialog';
 import { Wrong } from '../../parts/Wrong';
 import { KIND_WORDS } from '../../words';
 import { ExpressionField } from './ExpressionField';
+import { WhereEmpty } from './WhereEmpty';
 import { firstCell, firstCondition, WorkTable } from './WorkTable';
 import './WorkOut.css';
 
@@ -150,6 +151,9 @@ export function WorkOut({
           <span className="quiet">It is not saved until it fits together.</span>
         )}
       </p>
+      {typing.ok ? (
+        <WhereEmpty doc={doc} node={node} wanted={wanted} source={typing.source} names={names} />
+      ) : null}
       {onRelease ? (
         <button
           type="button"
