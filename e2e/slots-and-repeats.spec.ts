@@ -54,6 +54,10 @@ test('a slot is put into a definition, named and limited, and filled on a page b
   await expect(place).toHaveAttribute('data-sormet-place', /slot: extras/);
   await bench.clickOn(place);
   await expect(bench.sentence).toContainText('You are filling the slot extras of Join band');
+  // The shelf says it before anything is dragged.
+  const onShelf = page.getByRole('region', { name: 'Elements' }).locator('.shelf-item');
+  await expect(onShelf.filter({ hasText: 'Heading' })).toContainText('not in extras');
+  await expect(onShelf.filter({ hasText: 'Text' }).first()).not.toContainText('not in extras');
   await page.keyboard.press('g');
   await page.getByRole('combobox', { name: 'Go line' }).fill('place heading');
   await expect(

@@ -1,13 +1,13 @@
 import { useDeferredValue, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Dialog } from '../../parts/Dialog';
 import { SuggestField } from '../../parts/SuggestField';
-import { docOf, nodeIn, own, treeDocOf, type Documents, type Slot } from '@sormet/core/model';
+import { nodeIn, treeDocOf, type Documents } from '@sormet/core/model';
 import { limitsWhat, nodeName } from '@sormet/core/edit';
 import { fitsSlot, reasonAgainst } from '../../canvas/placing';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions, type Selection } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
-import { nextPlace, placesFor, type Places } from './places';
+import { nextPlace, placesFor, slotSelected, type Places } from './places';
 import { ranked } from './ranking';
 import { recentChoices, rememberChoice } from '../../store/recent';
 import { useChoices, type Choice } from './use-choices';
@@ -180,20 +180,6 @@ function GoField({
       </div>
     </>
   );
-}
-
-/** The slot that is selected, where one is. */
-function slotSelected(
-  documents: Documents,
-  doc: string,
-  selection: Selection | null,
-): Slot | undefined {
-  const [id] = selection?.nodes ?? [];
-  if (selection?.doc !== doc || selection.slot === undefined || id === undefined) return undefined;
-  const node = nodeIn(documents, doc, id);
-  const component =
-    node?.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined;
-  return component && own(component.slots, selection.slot);
 }
 
 /** @param against why it may not stand where it would */

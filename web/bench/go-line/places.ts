@@ -1,11 +1,14 @@
 import {
   childrenOf,
+  docOf,
+  nodeIn,
   own,
   placeAt,
   rootOf,
   treeDocOf,
   type Documents,
   type Place,
+  type Slot,
 } from '@sormet/core/model';
 import { placeInto } from '@sormet/core/edit';
 import { reasonAgainst, type Placeable } from '../../canvas/placing';
@@ -73,4 +76,18 @@ export function nextPlace(
     ({ place }) => !placeable || reasonAgainst(documents, doc, placeable, place) === undefined,
   );
   return (may ?? places[0])?.place;
+}
+
+/** The slot that is selected, where one is. */
+export function slotSelected(
+  documents: Documents,
+  doc: string,
+  selection: Selection | null,
+): Slot | undefined {
+  const [id] = selection?.nodes ?? [];
+  if (selection?.doc !== doc || selection.slot === undefined || id === undefined) return undefined;
+  const node = nodeIn(documents, doc, id);
+  const component =
+    node?.kind === 'instance' ? docOf(documents, 'component', node.component) : undefined;
+  return component && own(component.slots, selection.slot);
 }

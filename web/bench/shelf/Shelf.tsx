@@ -8,11 +8,12 @@ import {
   type ReactNode,
 } from 'react';
 import { allOf } from '@sormet/core/model';
+import { limitsWhat } from '@sormet/core/edit';
 import { useLatest } from '../../parts/use-latest';
-import { usePlacing } from '../../canvas/placing';
+import { fitsSlot, usePlacing } from '../../canvas/placing';
 import { useDerived } from '../../site/SiteProvider';
 import { useApp } from '../../store/store';
-import { nextPlace } from '../go-line/places';
+import { nextPlace, slotSelected } from '../go-line/places';
 import { itemsOf, type Item } from './shelf-items';
 import { ShelfList } from './ShelfList';
 import { ShelfPicture } from './ShelfPicture';
@@ -46,6 +47,18 @@ export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
       ),
     [documents],
   );
+  const asked = slotSelected(documents, doc, selection);
+  const refused = useSame<ReadonlySet<string>>(
+    () =>
+      new Set(
+        asked && limitsWhat(asked)
+          ? items.flatMap(({ id, placeable }) =>
+              fitsSlot(documents, asked, placeable) ? [] : [id],
+            )
+          : [],
+      ),
+    [asked, items],
+  );
   // Told what is so when something is done.
   const latestRef = useLatest({
     documents: derived.documents,
@@ -72,7 +85,14 @@ export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
   );
   return (
     <div className="shelf" onPointerLeave={() => show(null)}>
-      <ShelfList items={items} counts={counts} onShow={show} onPlace={place} />
+      <ShelfList
+        items={items}
+        counts={counts}
+        refused={refused}
+        asked={asked?.label}
+        onShow={show}
+        onPlace={place}
+      />
       {shown ? (
         <ShelfPicture
           placeable={shown.item.placeable}

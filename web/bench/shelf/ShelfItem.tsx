@@ -7,6 +7,7 @@ import { ShelfThumb } from './ShelfThumb';
 export const ShelfItem = memo(function ShelfItem({
   at,
   item,
+  refusedBy,
   pictured,
   note,
   onShow,
@@ -15,6 +16,8 @@ export const ShelfItem = memo(function ShelfItem({
   /** The group it stands in: one thing may stand in two. */
   at: string;
   item: Item;
+  /** The slot that is meant, where that does not take it. */
+  refusedBy: string | undefined;
   pictured: boolean;
   note: string;
   onShow: (item: Item | null, rect?: DOMRect, now?: boolean) => void;
@@ -27,11 +30,15 @@ export const ShelfItem = memo(function ShelfItem({
   return (
     <div
       ref={setNodeRef}
-      className={`shelf-item ${isDragging ? 'dragging' : ''} ${pictured ? 'pictured' : ''}`}
+      className={`shelf-item ${isDragging ? 'dragging' : ''} ${pictured ? 'pictured' : ''} ${refusedBy === undefined ? '' : 'is-refused'}`}
       {...listeners}
       {...attributes}
       aria-roledescription="can be dragged to the page"
-      title="Drag to the page, or press Enter to place it after what is selected"
+      title={
+        refusedBy === undefined
+          ? 'Drag to the page, or press Enter to place it after what is selected'
+          : `The slot ${refusedBy} does not take it`
+      }
       onPointerEnter={({ currentTarget }) => onShow(item, currentTarget.getBoundingClientRect())}
       onPointerDownCapture={() => onShow(null, undefined, true)}
       onFocus={({ currentTarget }) => {
@@ -56,7 +63,7 @@ export const ShelfItem = memo(function ShelfItem({
         <ShelfThumb placeable={item.placeable} isWhole={item.isWhole} />
       ) : null}
       <span>{item.label}</span>
-      <span className="shelf-note">{note}</span>
+      <span className="shelf-note">{refusedBy === undefined ? note : `not in ${refusedBy}`}</span>
     </div>
   );
 });

@@ -15,11 +15,17 @@ const LAST_USED = 3;
 export const ShelfList = memo(function ShelfList({
   items,
   counts,
+  refused,
+  asked,
   onShow,
   onPlace,
 }: {
   items: readonly Item[];
   counts: ReadonlyMap<string, number>;
+  /** The ids of those that the slot which is meant does not take. */
+  refused: ReadonlySet<string>;
+  /** What that slot is called. */
+  asked: string | undefined;
   onShow: (item: Item | null, rect?: DOMRect, now?: boolean) => void;
   onPlace: (item: Item) => void;
 }): ReactNode {
@@ -113,6 +119,7 @@ export const ShelfList = memo(function ShelfList({
               key={item.id}
               at={folder}
               item={item}
+              refusedBy={refused.has(item.id) ? asked : undefined}
               pictured={look.pictures}
               note={counts.has(item.id) ? String(counts.get(item.id)) : item.note}
               onShow={onShow}

@@ -4,7 +4,7 @@ import { pickedOf } from '../../ledger/style/picked';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
-import { axesOfDefinition } from './axes-of';
+import { asLit, axesOfDefinition } from './axes-of';
 import { AxisActs } from './AxisActs';
 import { AxisRow } from './AxisRow';
 import { Differences } from './Differences';
@@ -44,15 +44,10 @@ export function Axes({
                 axis={axis}
                 name={`Variants: ${axis.label}`}
                 chosen={chosen}
-                onChoose={(option) =>
-                  dispatch(
-                    benchActions.pick({
-                      doc,
-                      axis: axis.id,
-                      option: option === axis.base ? null : option,
-                    }),
-                  )
-                }
+                onChoose={(option) => {
+                  const next = { ...lit, [axis.id]: option };
+                  dispatch(benchActions.pickAll({ doc, axes: asLit(definition, next) }));
+                }}
               />
               <AxisActs definition={definition} axis={axis} chosen={chosen} axes={axes} />
             </span>

@@ -12,7 +12,7 @@ import { useDerived } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch, useBench } from '../../store/store';
 import { count } from '../../words';
-import { axesOfDefinition, type AxisOffered } from './axes-of';
+import { asLit, axesOfDefinition, type AxisOffered } from './axes-of';
 
 import { StripCell } from './StripCell';
 import './VariantStrip.css';
@@ -82,15 +82,18 @@ export function VariantStrip({ definition }: { definition: ComponentDoc }): Reac
   );
   const rows: Cell[][] = (down?.options ?? [null]).map((below) =>
     across.options.map((option) => ({
-      axes: {
+      axes: asLit(definition, {
         ...others,
         ...picked(across, option.id),
         ...(down && below ? picked(down, below.id) : {}),
-      },
+      }),
       words: below && below.id !== down!.base ? `${option.label}, ${below.label}` : option.label,
     })),
   );
-  const isLit = (cell: Cell) => sameAxes(cell.axes, lit);
+  const isBaseOf = (chosen: Picks) =>
+    axes.every(({ id, base }) => (own(chosen, id) ?? base) === base);
+  const isLit = (cell: Cell) =>
+    sameAxes(cell.axes, lit) || (isBaseOf(cell.axes) && Object.keys(lit).length === 0);
   const flat = rows.flat();
   const at = Math.max(0, flat.findIndex(isLit));
   const light = ({ axes: chosen }: Cell) => dispatch(benchActions.pickAll({ doc, axes: chosen }));
@@ -114,7 +117,7 @@ export function VariantStrip({ definition }: { definition: ComponentDoc }): Reac
     const { instances, perhaps } = instancesWith(inUse, all);
     const rule = ruleOf(definition, chosen);
     const differs = rule === undefined ? 0 : differencesOf(definition, rule).length;
-    const isBase = Object.keys(chosen).length === 0;
+    const isBase = isBaseOf(chosen);
     const isCombined = Object.keys(chosen).length > 1;
     const place = instances === 0 ? 'unused' : count(instances, 'place');
     return {
@@ -124,7 +127,9 @@ export function VariantStrip({ definition }: { definition: ComponentDoc }): Reac
           ? [`perhaps ${count(perhaps, 'more place')} by what they are bound to`]
           : []),
         isBase
-          ? 'as it is without a variant'
+          ? differs === 0
+            ? 'as it is without a variant'
+            : `the base, for which a rule says ${count(differs, 'thing')}`
           : isCombined && differs === 0
             ? 'as it comes out: no rule is for these together'
             : `differs in ${differs} from what it stands on`,

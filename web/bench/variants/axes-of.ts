@@ -1,4 +1,6 @@
 import { inOrder, type ComponentDoc } from '@sormet/core/model';
+import type { Picks } from '@sormet/core/resolve';
+import { ruleOf } from '../../ledger/style/picked';
 
 /** An axis of a definition: what its variants differ in, and the options that are offered, in their order. */
 export interface AxisOffered {
@@ -19,4 +21,19 @@ export function axesOfDefinition({ properties }: ComponentDoc): AxisOffered[] {
     const base = byDefault.is === 'value' && byDefault.type === 'choice' ? byDefault.value : null;
     return [{ id, label, options, base }];
   });
+}
+
+/**
+ * What is lit for options that somebody chose: where they are all of the base, nothing; but a rule for an option that became
+ * the base goes on holding, so that is lit then and can be changed.
+ */
+export function asLit(definition: ComponentDoc, axes: Picks): Picks {
+  const all = axesOfDefinition(definition);
+  const isOfBase = ([axis, option]: [string, string]) =>
+    all.some(({ id, base }) => id === axis && base === option);
+  const chosen = Object.entries(axes).filter((each) => !isOfBase(each));
+  if (chosen.length > 0) return Object.fromEntries(chosen);
+  for (const { id, base } of all)
+    if (base !== null && ruleOf(definition, { [id]: base }) !== undefined) return { [id]: base };
+  return {};
 }
