@@ -1,6 +1,6 @@
 import { own, sameJson } from '../model';
 import { dotted } from './check';
-import { FAILS, FUNCTIONS } from './functions';
+import { FAILS, FUNCTIONS, type Overload } from './functions';
 import type { BinaryOperator, Range, Tree } from './tree';
 
 /** That an expression has no result, with the part of it that gave none: something empty was reckoned with, or nothing fits. */
@@ -61,6 +61,10 @@ export function running(tree: Tree, names: readonly string[]): Run {
     }
     case 'list': {
       const items = tree.items.map((item) => running(item, names));
+      if (tree.items.every(({ is }) => is === 'literal')) {
+        const same = items.map((item) => item([]));
+        return () => same;
+      }
       return (given) => {
         const all = items.map((item) => item(given));
         return all.find((each) => each instanceof Failure) ?? all;
@@ -90,6 +94,10 @@ function called(tree: Extract<Tree, { is: 'call' }>, names: readonly string[]): 
   // Only what takes anything takes nothing, too.
   const takesNothing = overloads.some(({ takes }) => takes.includes('any'));
   const fits = overloads.filter(({ takes, more }) => more || takes.length === parts.length);
+  const [only] = fits;
+  // Most are of two, in one way: they need no list of what they are given.
+  if (fits.length === 1 && only && !only.more && !takesNothing && parts.length === 2)
+    return ofTwo(only, parts as [Run, Run], failure);
   return (given) => {
     const values: unknown[] = [];
     for (const part of parts) {
@@ -108,10 +116,24 @@ function called(tree: Extract<Tree, { is: 'call' }>, names: readonly string[]): 
   };
 }
 
-function isOf(
-  value: unknown,
-  wanted: (typeof FUNCTIONS)[string][number]['takes'][number],
-): boolean {
+/** A call of two values that are taken in one way alone. */
+function ofTwo({ takes, run }: Overload, [first, second]: [Run, Run], failure: Failure): Run {
+  const [takesFirst, takesSecond] = takes as [Taken, Taken];
+  const work = run as (one: unknown, other: unknown) => unknown;
+  return (given) => {
+    const one = first(given);
+    if (one === null || one instanceof Failure) return failed(one, failure);
+    const other = second(given);
+    if (other === null || other instanceof Failure) return failed(other, failure);
+    if (!isOf(one, takesFirst) || !isOf(other, takesSecond)) return failure;
+    const result = work(one, other);
+    return result === FAILS ? failure : result;
+  };
+}
+
+type Taken = Overload['takes'][number];
+
+function isOf(value: unknown, wanted: Taken): boolean {
   if (wanted === 'any') return true;
   if (wanted.isList) return Array.isArray(value);
   if (wanted.of === 'number') return typeof value === 'number';
@@ -154,12 +176,12 @@ function combined(tree: Extract<Tree, { is: 'binary' }>, names: readonly string[
       const list = right(given);
       if (one instanceof Failure) return one;
       if (!Array.isArray(list)) return failed(list, failure);
-      return list.some((each) => sameJson(each, one));
+      return typeof one === 'object'
+        ? list.some((each) => sameJson(each, one))
+        : list.includes(one);
     };
   const work = ARITHMETIC[by];
-  return (given) => {
-    const one = left(given);
-    const other = right(given);
+  const rest = (one: unknown, other: unknown): unknown => {
     if (one === null || other === null || one instanceof Failure || other instanceof Failure)
       return failed(one instanceof Failure ? one : other, failure);
     if (typeof one === 'object' && by === '+')
@@ -167,6 +189,39 @@ function combined(tree: Extract<Tree, { is: 'binary' }>, names: readonly string[
     const result = work(one as never, other as never);
     return result === FAILS ? failure : result;
   };
+  // Numbers are mostly compared: written out for each, as a function that is handed over costs as much as all the rest.
+  switch (by) {
+    case '<':
+      return (given) => {
+        const [one, other] = [left(given), right(given)];
+        return typeof one === 'number' && typeof other === 'number'
+          ? one < other
+          : rest(one, other);
+      };
+    case '<=':
+      return (given) => {
+        const [one, other] = [left(given), right(given)];
+        return typeof one === 'number' && typeof other === 'number'
+          ? one <= other
+          : rest(one, other);
+      };
+    case '>':
+      return (given) => {
+        const [one, other] = [left(given), right(given)];
+        return typeof one === 'number' && typeof other === 'number'
+          ? one > other
+          : rest(one, other);
+      };
+    case '>=':
+      return (given) => {
+        const [one, other] = [left(given), right(given)];
+        return typeof one === 'number' && typeof other === 'number'
+          ? one >= other
+          : rest(one, other);
+      };
+    default:
+      return (given) => rest(left(given), right(given));
+  }
 }
 
 /**
