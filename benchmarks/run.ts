@@ -9,6 +9,7 @@ import { retype } from './retype';
 import { roster } from './roster';
 import { size } from './size';
 import { style } from './style';
+import { varied } from './varied';
 
 const BENCHMARKS: Record<string, () => Report | Promise<Report>> = {
   render,
@@ -21,6 +22,7 @@ const BENCHMARKS: Record<string, () => Report | Promise<Report>> = {
   app,
   style,
   expressions,
+  varied,
 };
 
 const args = process.argv.slice(2);

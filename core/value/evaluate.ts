@@ -18,7 +18,7 @@ import { withValues, writtenAs } from './among-words';
 import { convert, passesAsIs } from './convert';
 import type { Data } from './data';
 import { declaredType, isEntry, type Item } from './items';
-import { Failure } from '../expression';
+import { dotted, Failure, namesOf, partly, running, type KnownValue } from '../expression';
 import { typeGiven, workedOut, type WorkedOut } from './worked-out';
 
 /** The result of a value that, being empty, was decided to hide the element that uses it. */
@@ -247,7 +247,38 @@ function reckoned(source: Expression, names: Names): Result {
   const made = workedOutAt(source, names);
   if (!made.ok) return null;
   const given = made.names.map((name) => givenBy(source.names[name]!, names));
-  return sooner(given, (values) => resultOf(made, values));
+  return leftOf(made, given) ?? sooner(given, (values) => resultOf(made, values));
+}
+
+/**
+ * An expression of which only some names are known, as what is left to do for each page; nothing where all of them are, or
+ * where one hides what fails with it, or is waited for.
+ */
+function leftOf(
+  made: Extract<WorkedOut, { ok: true }>,
+  given: readonly Result[],
+): Result | undefined {
+  const isPlain = (each: Result) => each !== HIDE && each !== WAITING;
+  if (!given.some((each) => each instanceof Later) || !given.every(isPlain)) return undefined;
+  const { names, gives } = made;
+  const tree = partly(made.tree, (name) => {
+    const each = given[names.indexOf(name)];
+    if (each === undefined || each instanceof Later) return undefined;
+    return each === null ? null : writtenOut(each.value);
+  });
+  const at = names.indexOf(dotted(tree) ?? '');
+  if (at >= 0) return given[at];
+  const read = namesOf(tree);
+  const left = names.filter((name) => read.has(name));
+  const run = running(tree, left);
+  const of = left.map((name) => given[names.indexOf(name)]!);
+  return sooner(of, (values) => resultOf({ run, gives }, values));
+}
+
+function writtenOut(value: unknown): KnownValue | undefined {
+  return value === null || ['string', 'number', 'boolean'].includes(typeof value)
+    ? (value as KnownValue)
+    : undefined;
 }
 
 /** What stands behind a name: a value as it was written, else what is read, as it is declared. */
@@ -259,7 +290,7 @@ function givenBy(source: Source, names: Names): Result {
 
 /** What an expression gives for known values. What hides hides what it fails without. */
 function resultOf(
-  { run, gives }: Extract<WorkedOut, { ok: true }>,
+  { run, gives }: Pick<Extract<WorkedOut, { ok: true }>, 'run' | 'gives'>,
   given: readonly Known[],
 ): Known {
   let hides = false;

@@ -6,6 +6,7 @@ import {
   type Fault,
   type Gives,
   type Run as RunExpression,
+  type Tree,
 } from '../expression';
 
 /** What an expression comes to before it is run: a function of its names, with the kind that it gives; or why there is none. */
@@ -15,6 +16,7 @@ export type WorkedOut =
       /** The names in the order in which their values are given. */
       readonly names: readonly string[];
       readonly run: RunExpression;
+      readonly tree: Tree;
       readonly gives: Gives;
     }
   | { readonly ok: false; readonly faults: readonly Fault[] };
@@ -58,7 +60,8 @@ function workOut(
     return of === undefined ? undefined : ({ of } as Gives);
   });
   if (!check.ok) return check;
-  return { ok: true, names, run: running(read.tree, names), gives: check.gives };
+  const { tree } = read;
+  return { ok: true, names, run: running(tree, names), tree, gives: check.gives };
 }
 
 /** The type of what an expression gives; nothing where it gives none that anything could take. */
