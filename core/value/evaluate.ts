@@ -103,14 +103,18 @@ export function evaluate(
   const { data } = names;
   const { missed } = data;
   const raw = read(source, names);
-  const from = type.kind === 'choice' ? typeOf(source, names) : undefined;
   if (!(raw instanceof Later)) {
-    const value = as(raw, type, data, from);
+    const value = as(raw, type, data);
     if (value !== null) return value;
+    if (type.kind === 'choice' && raw !== null) {
+      const option = optionSoCalled(raw, type, typeOf(source, names));
+      if (option !== null) return option;
+    }
     return data.missed === missed ? otherwise : WAITING;
   }
   // A value handed on as it is was converted where it came in: nothing is left to do here.
   if (raw.type && passesAsIs(raw.type, type) && otherwise === null) return raw;
+  const from = type.kind === 'choice' ? typeOf(source, names) : undefined;
   const mayHide =
     raw.mayHide || otherwise === HIDE || (otherwise instanceof Later && otherwise.mayHide);
   const readAs =
@@ -137,7 +141,11 @@ function as(value: Known, type: TypeSpec, data: Data, from?: TypeSpec): Known {
  * An option of one choice as that of another which is called the same: content and components that were made apart have
  * options of their own, and people tell them by their words.
  */
-function optionSoCalled(value: Typed, type: TypeSpec, from: TypeSpec | undefined): Typed | null {
+function optionSoCalled(
+  value: NonNullable<Known>,
+  type: TypeSpec,
+  from: TypeSpec | undefined,
+): Typed | null {
   if (value.type !== 'choice' || type.kind !== 'choice' || from?.kind !== 'choice') return null;
   const option = sameOption(value.value, from, type);
   return option === null ? null : { type: 'choice', value: option };
@@ -258,8 +266,12 @@ function leftOf(
   made: Extract<WorkedOut, { ok: true }>,
   given: readonly Result[],
 ): Result | undefined {
-  const isPlain = (each: Result) => each !== HIDE && each !== WAITING;
-  if (!given.some((each) => each instanceof Later) || !given.every(isPlain)) return undefined;
+  let isLater = false;
+  for (const each of given) {
+    if (each === HIDE || each === WAITING) return undefined;
+    if (each instanceof Later) isLater = true;
+  }
+  if (!isLater) return undefined;
   const { names, gives } = made;
   const tree = partly(made.tree, (name) => {
     const each = given[names.indexOf(name)];

@@ -28,31 +28,37 @@ export function givesOf(type: TypeSpec): Gives {
     : { of: type.kind };
 }
 
-const kept = new WeakMap<Expression, { readonly kinds: string; readonly made: WorkedOut }>();
+type Kind = ValueKind | 'nothing' | undefined;
+
+const kept = new WeakMap<
+  Expression,
+  { readonly names: readonly string[]; readonly kinds: readonly Kind[]; readonly made: WorkedOut }
+>();
 
 /**
  * An expression read and checked, ready to be run; worked out once for each kind of what its names stand for.
  * @param kindOf of which kind the source behind a name is; nothing where that is gone
  */
-export function workedOut(
-  source: Expression,
-  kindOf: (name: string) => ValueKind | 'nothing' | undefined,
-): WorkedOut {
+export function workedOut(source: Expression, kindOf: (name: string) => Kind): WorkedOut {
+  const before = kept.get(source);
+  if (before && isStill(before, kindOf)) return before.made;
   const names = Object.keys(source.names).sort();
   const kinds = names.map(kindOf);
-  const key = kinds.join();
-  const before = kept.get(source);
-  if (before?.kinds === key) return before.made;
   const made = workOut(source, names, kinds);
-  kept.set(source, { kinds: key, made });
+  kept.set(source, { names, kinds, made });
   return made;
 }
 
-function workOut(
-  { cel }: Expression,
-  names: readonly string[],
-  kinds: readonly (ValueKind | 'nothing' | undefined)[],
-): WorkedOut {
+/** Whether names stand for the kinds that they stood for; asked each time something is worked out. */
+function isStill(
+  { names, kinds }: { readonly names: readonly string[]; readonly kinds: readonly Kind[] },
+  kindOf: (name: string) => Kind,
+): boolean {
+  for (let i = 0; i < names.length; i += 1) if (kindOf(names[i]!) !== kinds[i]) return false;
+  return true;
+}
+
+function workOut({ cel }: Expression, names: readonly string[], kinds: readonly Kind[]): WorkedOut {
   const read = readExpression(cel);
   if (!read.ok) return { ok: false, faults: [read] };
   const check = checked(read.tree, (name) => {
