@@ -8,6 +8,7 @@ import { render } from './render';
 import { retype } from './retype';
 import { roster } from './roster';
 import { size } from './size';
+import { strip } from './strip';
 import { style } from './style';
 import { varied } from './varied';
 
@@ -23,6 +24,7 @@ const BENCHMARKS: Record<string, () => Report | Promise<Report>> = {
   style,
   expressions,
   varied,
+  strip,
 };
 
 const args = process.argv.slice(2);

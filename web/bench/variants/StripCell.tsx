@@ -3,11 +3,12 @@ import type { ComponentDoc, State } from '@sormet/core/model';
 import type { Picks } from '@sormet/core/resolve';
 import { Picture } from '../../canvas/Picture';
 import { useInSight } from '../../parts/use-in-sight';
-import { useDerived } from '../../site/SiteProvider';
+import type { Derived } from '../../site/deriving';
 
 /** One variant of a definition, live: a press lights it. What is out of sight is not drawn. */
 export function StripCell({
   definition,
+  derived: { documents, builtOf },
   axes,
   css,
   drawn,
@@ -24,6 +25,8 @@ export function StripCell({
   onKeyDown,
 }: {
   definition: ComponentDoc;
+  /** The state of the site that it is drawn from. */
+  derived: Derived;
   /** By axis the option that it has here; what is not named has that of the base. */
   axes: Picks;
   /** The style sheet that all cells share. */
@@ -46,7 +49,6 @@ export function StripCell({
   onPress: () => void;
   onKeyDown: (event: KeyboardEvent<HTMLElement>) => void;
 }): ReactNode {
-  const { documents, builtOf } = useDerived();
   const place = useRef<HTMLButtonElement>(null);
   const inSight = useInSight(place);
   const built = inSight ? builtOf(definition.id, undefined, axes) : undefined;

@@ -1,5 +1,5 @@
-import { useMemo, type KeyboardEvent, type ReactNode } from 'react';
-import { own, rootOf, type ComponentDoc, type State } from '@sormet/core/model';
+import { memo, useDeferredValue, useMemo, type KeyboardEvent, type ReactNode } from 'react';
+import { docOf, own, rootOf, type ComponentDoc, type State } from '@sormet/core/model';
 import { differencesOf } from '@sormet/core/edit';
 import { instancesWith, optionsInUse } from '@sormet/core/reach';
 import type { Picks } from '@sormet/core/resolve';
@@ -8,6 +8,7 @@ import { BASE_WIDTH } from '../../canvas/Canvas';
 import { CanvasCss } from '../../canvas/canvas-css';
 import { stateWord } from '../../ledger/style/states';
 import { picksWords, ruleOf } from '../../ledger/style/picked';
+import type { Derived } from '../../site/deriving';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch, useBench } from '../../store/store';
@@ -46,7 +47,20 @@ interface Cell {
  * are as they are lit. Below, the states of what is lit. A press lights a rule.
  */
 export function VariantStrip({ definition }: { definition: ComponentDoc }): ReactNode {
-  const { documents, builtOf, reach } = useDerived();
+  // What is typed does not wait until all of them are drawn: they follow a moment after.
+  const derived = useDeferredValue(useDerived());
+  const there = docOf(derived.documents, 'component', definition.id);
+  return there ? <StripDrawn definition={there} derived={derived} /> : null;
+}
+
+const StripDrawn = memo(function StripDrawn({
+  definition,
+  derived,
+}: {
+  definition: ComponentDoc;
+  derived: Derived;
+}): ReactNode {
+  const { documents, builtOf, reach } = derived;
   const dispatch = useAppDispatch();
   const { picks, width, heldTheme, state, selection } = useBench(
     'picks',
@@ -137,7 +151,7 @@ export function VariantStrip({ definition }: { definition: ComponentDoc }): Reac
     };
   };
   const litWords = Object.keys(lit).length === 0 ? 'the base' : picksWords(definition, lit);
-  const shared = { definition, css, drawn, ...(isWhole ? ROOM.whole : ROOM.within) };
+  const shared = { definition, derived, css, drawn, ...(isWhole ? ROOM.whole : ROOM.within) };
   return (
     <div className="strip">
       <div
@@ -203,7 +217,7 @@ export function VariantStrip({ definition }: { definition: ComponentDoc }): Reac
     dispatch(benchActions.setTab('style'));
     dispatch(benchActions.holdState(held));
   }
-}
+});
 
 /** An option of an axis as a pick: that of the base is what is had without one. */
 function picked({ id, base }: AxisOffered, option: string): Picks {
