@@ -1,8 +1,10 @@
 import {
+  allOf,
   docOf,
   inOrder,
   kindOf,
   literal,
+  PLAIN_THEME,
   own,
   queriedType,
   repeatsAround,
@@ -11,6 +13,7 @@ import {
   type NodeId,
   type Source,
   type TreeDoc,
+  type Typed,
   type TypeSpec,
 } from '../../model';
 import { say } from '../../said';
@@ -91,7 +94,67 @@ export function namesAt(
   });
   // What is wanted is what the whole is about: its options need no other name.
   addOptions('option', '', wanted);
+  const taken = new Set<string>();
+  for (const { of, word, value } of chosenFrom(documents, wanted)) {
+    const key = keyFor(word, taken);
+    taken.add(key);
+    const path = `${of}.${key}`;
+    if (!found.has(path))
+      found.set(path, { path, label: word, gives: givesOf(wanted), source: literal(value) });
+  }
   return [...found.values()];
+}
+
+/** How many of what a site has are named: who has more finds them by a property of the kind. */
+const MOST_CHOSEN = 300;
+
+/**
+ * What of a site may be wanted that nobody can write out: its colours, pictures, pages, themes and shared styles, under the
+ * word before the dot.
+ */
+function chosenFrom(
+  documents: Documents,
+  wanted: TypeSpec,
+): { of: string; word: string; value: Typed }[] {
+  const { tokens, themes } = documents.tokens;
+  switch (wanted.kind) {
+    case 'colour':
+      return inOrder(tokens).flatMap(([token, { type, name }]) =>
+        type === 'colour' ? { of: 'token', word: name, value: { type, value: { token } } } : [],
+      );
+    case 'image':
+      return allOf(documents, 'asset')
+        .filter(({ mediaType }) => mediaType.startsWith('image/'))
+        .slice(0, MOST_CHOSEN)
+        .map(({ id, name }) => ({
+          of: 'picture',
+          word: name.replace(/\.[a-z0-9]+$/i, ''),
+          value: { type: 'image', value: { asset: id } },
+        }));
+    case 'link':
+      return allOf(documents, 'page')
+        .filter(({ entries }) => entries === null)
+        .slice(0, MOST_CHOSEN)
+        .map(({ id, name }) => ({
+          of: 'to',
+          word: name,
+          value: { type: 'link', value: { to: 'page', page: id } },
+        }));
+    case 'theme':
+      return [PLAIN_THEME, ...inOrder(themes ?? {}).map(([id]) => id)]
+        .filter((id) => own(wanted.of, id))
+        .map((value) => ({
+          of: 'theme',
+          word: own(themes ?? {}, value)?.name ?? 'plain',
+          value: { type: 'theme', value },
+        }));
+    case 'style':
+      return allOf(documents, 'style')
+        .filter(({ id }) => own(wanted.of, id))
+        .map(({ id, name }) => ({ of: 'style', word: name, value: { type: 'style', value: id } }));
+    default:
+      return [];
+  }
 }
 
 /** An expression as it was typed for a place that wants something of a type: also when it gives what cannot become that, it is told. */
