@@ -16,6 +16,7 @@ import {
   tokensOf,
   treeDocOf,
   type Documents,
+  type Slot,
   type TreeNode,
   type Font,
   type NodeId,
@@ -554,16 +555,26 @@ function slotTakesOthers(refused: Refused): boolean {
       ([slot, made]) =>
         made.label === label &&
         (made.allows ?? made.allowsFolders ?? made.allowsTags) &&
-        Object.values(tree.nodes).some(
-          (each) =>
-            each.place.parent === id &&
-            each.place.slot === slot &&
-            !(each.kind === 'instance' && own(made.allows ?? {}, each.component)) &&
-            !(each.kind === 'element' && own(made.allowsTags ?? {}, each.tag)) &&
-            !isInFolder(after!, each, made.allowsFolders ?? {}),
-        ),
+        stands(id, slot).some((each) => isOther(each, made)),
     );
   });
+
+  function stands(parent: string, slot?: string): TreeNode[] {
+    return Object.values(tree.nodes).filter(
+      ({ place }) => place.parent === parent && place.slot === slot,
+    );
+  }
+  function isOther(each: TreeNode, made: Slot): boolean {
+    if (each.kind === 'repeat') {
+      const [id] = Object.entries(tree.nodes).find(([, node]) => node === each)!;
+      return stands(id).some((item) => isOther(item, made));
+    }
+    return (
+      !(each.kind === 'instance' && own(made.allows ?? {}, each.component)) &&
+      !(each.kind === 'element' && own(made.allowsTags ?? {}, each.tag)) &&
+      !isInFolder(after!, each, made.allowsFolders ?? {})
+    );
+  }
 }
 
 function slotIsFull(refused: Refused): boolean {

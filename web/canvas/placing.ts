@@ -44,7 +44,7 @@ export function fitsSlot(documents: Documents, slot: Slot, placeable: Placeable)
   if (placeable.is === 'slot') return true;
   const { branch } = startedOf(documents, placeable);
   const { root, nodes } = plant(branch, { parent: 'around', order: 'a0' });
-  return slotTakes(documents, slot, nodes[root]!);
+  return slotTakes(documents, slot, nodes, root);
 }
 
 /** A slot after those there are, with a name that none of them has. */

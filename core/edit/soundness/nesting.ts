@@ -103,7 +103,7 @@ function slotFindingsAt(
         path: pointer('nodes', id),
         reason: say('slot-holds-most', { slot: label, most }),
       });
-    const other = filled.find((child) => !slotTakes(documents, takes, doc.nodes[child]!));
+    const other = filled.find((child) => !slotTakes(documents, takes, doc.nodes, child));
     if (other === undefined) continue;
     const names = [
       ...Object.keys(takes.allows ?? {}).map((each) => documentWord(documents.get(each))),

@@ -216,6 +216,17 @@ describe('a slot', () => {
     expect(refusal(base, into(base, { tag: 'p', text: 'Words' }))).toBe('slot-takes-only');
   });
 
+  test('takes a repeat of what it takes, whatever that shows where there is nothing', () => {
+    const repeating = (item: Branch): Branch => ({
+      repeat: queryOf('shed'),
+      children: [item],
+      slots: { none: [{ tag: 'p', text: 'Nothing yet' }] },
+    });
+    const now = documentsOf(...base, contentType('shed', { name: 'text' }));
+    expect(refusal(now, into(now, repeating({ component: 'card' })))).toBe('done');
+    expect(refusal(now, into(now, repeating({ tag: 'p', text: 'Words' })))).toBe('slot-takes-only');
+  });
+
   test('takes no more than it holds, and what is there already stands in no way', () => {
     let documents = base;
     for (let i = 0; i < 2; i += 1)

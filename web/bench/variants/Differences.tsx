@@ -43,7 +43,13 @@ export function Differences({
   const differences = differencesOf(definition, rule);
   const isRule = own(definition.rules, rule) !== undefined;
   if (!isRule || differences.length === 0)
-    return <span className="quiet">as the base in everything</span>;
+    return (
+      <span className="quiet">
+        {Object.keys(picked.axes).length > 1
+          ? 'as it comes out: no rule for these together'
+          : 'as the base in everything'}
+      </span>
+    );
   const same = saysTheSame(documents, definition, rule);
   const isSame = (each: Difference) =>
     same.some((other) => JSON.stringify(other) === JSON.stringify(each));
