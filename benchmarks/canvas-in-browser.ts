@@ -1,8 +1,5 @@
-import { chromium } from '@playwright/test';
-import { chromiumProgram } from '../scripts/lib/install.mjs';
-import { BenchHand } from '../e2e/bench';
-import { OwnServer } from '../e2e/own-server';
 import { rowsOf, typed } from './felt-keys';
+import { inBrowser } from './in-browser';
 import type { Row } from './measure';
 
 /**
@@ -10,20 +7,7 @@ import type { Row } from './measure';
  * text field whose listener changes the same text by hand, to the frame being presented, with the main thread's work.
  */
 export async function canvasInBrowser(): Promise<Row[]> {
-  const server = await OwnServer.make();
-  await server.start();
-  const browser = await chromium.launch({
-    executablePath: chromiumProgram(),
-    args: ['--no-sandbox', '--disable-background-networking'],
-  });
-  try {
-    const page = await browser.newPage({
-      baseURL: server.address,
-      viewport: { width: 1280, height: 800 },
-    });
-    await page.addInitScript(() => localStorage.setItem('sormet.bench.notes', 'true'));
-    const session = await browser.newBrowserCDPSession();
-    const bench = new BenchHand(page);
+  return inBrowser({ width: 1280, height: 800 }, async (page, bench, session) => {
     await bench.open('page-home');
     const heading = bench.canvas.locator('h1');
     await bench.clickOn(heading);
@@ -40,10 +24,7 @@ export async function canvasInBrowser(): Promise<Row[]> {
       ...rowsOf('a key in the ledger', ledger, hand),
       ...rowsOf('a key on the page', onPage, hand),
     ];
-  } finally {
-    await browser.close();
-    await server.stop();
-  }
+  });
 }
 
 /** A text field of its own beside the application, with the focus, that writes into the page's heading. */

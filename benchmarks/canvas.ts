@@ -1,3 +1,4 @@
+import { bareSite } from './bare-site';
 import { applyChanges, isRefusal, runEdit, type NamedEdit } from '@sormet/core/edit';
 import { plant } from '@sormet/core/ready';
 import { FORMAT, text, Documents, type Doc, type Source } from '@sormet/core/model';
@@ -83,23 +84,7 @@ function site(): Documents {
     former: {},
     nodes: plant(body, { parent: null, order: 'a0' }, counter('p')).nodes,
   };
-  const docs = [
-    card,
-    page,
-    {
-      id: 'site',
-      kind: 'site',
-      format: FORMAT,
-      name: 's',
-      slug: 's',
-      language: 'en',
-      surround: null,
-      widths: {},
-      fonts: {},
-    },
-    { id: 'tags', kind: 'tags', format: FORMAT, tags: {} },
-    { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} },
-  ];
+  const docs = [card, page, ...bareSite()];
   return Documents.from(docs as unknown as Doc[]);
 }
 

@@ -1,3 +1,4 @@
+import { bareSite } from './bare-site';
 import { plant, type Branch } from '@sormet/core/ready';
 import {
   FORMAT,
@@ -273,19 +274,7 @@ export function cardSite(pages: readonly PageData[]): {
     button,
     card,
     page,
-    {
-      id: 'site',
-      kind: 'site',
-      format: FORMAT,
-      name: 'Bench',
-      slug: 'bench',
-      language: 'en',
-      surround: null,
-      widths: {},
-      fonts: {},
-    },
-    { id: 'tags', kind: 'tags', format: FORMAT, tags: {} },
-    { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} },
+    ...bareSite(),
     type('workshop', { name: field({ kind: 'text' }), summary: field({ kind: 'rich' }) }),
     type('session', {
       title: field({ kind: 'text' }),

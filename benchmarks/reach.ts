@@ -1,3 +1,4 @@
+import { bareSite } from './bare-site';
 import { runEdit, applyChanges, isRefusal } from '@sormet/core/edit';
 import { plant } from '@sormet/core/ready';
 import { FORMAT, text, Documents, type Doc } from '@sormet/core/model';
@@ -10,19 +11,7 @@ const INSTANCES = 20;
 
 function largeSite(): Documents {
   const docs: object[] = [
-    {
-      id: 'site',
-      kind: 'site',
-      format: FORMAT,
-      name: 'Large',
-      slug: 'large',
-      language: 'en',
-      surround: null,
-      widths: {},
-      fonts: {},
-    },
-    { id: 'tags', kind: 'tags', format: FORMAT, tags: {} },
-    { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} },
+    ...bareSite(),
     {
       id: 'card',
       kind: 'component',

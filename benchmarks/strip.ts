@@ -1,8 +1,6 @@
-import { chromium } from '@playwright/test';
-import { chromiumProgram } from '../scripts/lib/install.mjs';
-import { BenchHand, ownSite } from '../e2e/bench';
-import { OwnServer } from '../e2e/own-server';
+import { ownSite } from '../e2e/bench';
 import { rowsOf, typed } from './felt-keys';
+import { inBrowser } from './in-browser';
 import type { Report } from './measure';
 
 const OPTIONS = 20;
@@ -14,20 +12,7 @@ const REST = 200;
  * text field that writes into twenty frames of the same HTML by hand.
  */
 export async function strip(): Promise<Report> {
-  const server = await OwnServer.make();
-  await server.start();
-  const browser = await chromium.launch({
-    executablePath: chromiumProgram(),
-    args: ['--no-sandbox', '--disable-background-networking'],
-  });
-  try {
-    const page = await browser.newPage({
-      baseURL: server.address,
-      viewport: { width: 6800, height: 1000 },
-    });
-    await page.addInitScript(() => localStorage.setItem('sormet.bench.notes', 'true'));
-    const session = await browser.newBrowserCDPSession();
-    const bench = new BenchHand(page);
+  return inBrowser({ width: 6800, height: 1000 }, async (page, bench, session) => {
     const address = await ownSite(page, 'strip');
     await page.goto(`${address}/bench/opening`);
     await page.getByRole('treeitem', { name: /^Opening/ }).click();
@@ -54,7 +39,7 @@ export async function strip(): Promise<Report> {
       .getByRole('textbox', { name: /^Heading text/ })
       .first()
       .click();
-    
+
     const ours = await typed(page, session, REST);
     const many = await drawn.count();
     if (many < OPTIONS) throw new Error(`Only ${many} variants are drawn.`);
@@ -66,10 +51,7 @@ export async function strip(): Promise<Report> {
       about: `${OPTIONS} variants of the demo’s opening, each live in a frame`,
       rows: rowsOf('a key in the base', ours, hand),
     };
-  } finally {
-    await browser.close();
-    await server.stop();
-  }
+  });
 }
 
 /** Frames of the same HTML in the place of the application, and a field with the focus that writes into each. */

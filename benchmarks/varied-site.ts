@@ -1,3 +1,4 @@
+import { bareSite } from './bare-site';
 import { plant, type Branch } from '@sormet/core/ready';
 import {
   Documents,
@@ -194,19 +195,7 @@ export function variedSite(
       former: {},
       nodes: plant(body, { parent: null, order: 'a0' }, () => `pg${(next += 1)}`).nodes,
     },
-    {
-      id: 'site',
-      kind: 'site',
-      format: FORMAT,
-      name: 'Bench',
-      slug: 'bench',
-      language: 'en',
-      surround: null,
-      widths: {},
-      fonts: {},
-    },
-    { id: 'tags', kind: 'tags', format: FORMAT, tags: {} },
-    { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} },
+    ...bareSite(),
     {
       id: 'workshop',
       kind: 'type',

@@ -6,6 +6,7 @@ import {
   type ComponentDoc,
   type Pseudo,
   type Rule,
+  type Source,
 } from '@sormet/core/model';
 import { Linker } from '@sormet/core/resolve';
 import { blockOf } from '@sormet/core/style';
@@ -156,4 +157,46 @@ test('a component reacts in each variant as it says, what stands in its slot by 
   await expect(words('outer', 1)).toHaveCSS('transition-duration', '0.001s');
   await words('outer', 1).hover();
   await expect(words('outer', 1)).toHaveCSS('color', COLOURS[':hover'].loud);
+});
+
+test('a page in a language of its own is one for the browser, and what fills a slot that a variant hides is not there', async ({
+  page,
+}) => {
+  const hiding = pressed('outer', ['more']);
+  const slot = Object.keys(hiding.nodes).find((id) => hiding.nodes[id]!.kind === 'slot')!;
+  const hidden: Rule = {
+    order: 'b00',
+    when: { axes: { tone: 'loud' } },
+    patch: { [slot]: { shown: literal({ type: 'boolean', value: false }) } },
+  };
+  const day: Source = {
+    is: 'words',
+    of: 'text',
+    pieces: ['am ', { place: 'n0', format: { as: 'date', style: 'long' } }],
+    names: { n0: literal({ type: 'date', value: '2026-12-03' }) },
+  };
+  const site = documentsOf(
+    signTokens,
+    { ...hiding, rules: { ...hiding.rules, hidden } },
+    {
+      ...pageDoc('home', '/', {
+        tag: 'main',
+        children: [
+          { tag: 'p', text: day },
+          ...['calm', 'loud'].map((value) => ({
+            component: 'outer',
+            values: tone(value),
+            slots: { more: [{ tag: 'b', text: `filled ${value}` }] },
+          })),
+        ],
+      }),
+      language: 'de-AT',
+    },
+  );
+  const { html } = new PageCompiler(site, means(new Linker())).compile(addressesOf(site)[0]!);
+  await page.setContent(html);
+  await expect(page.locator('html')).toHaveAttribute('lang', 'de-AT');
+  await expect(page.getByText('am 3. Dezember 2026')).toBeVisible();
+  await expect(page.getByText('filled calm')).toBeVisible();
+  await expect(page.getByText('filled loud')).toHaveCount(0);
 });

@@ -1,30 +1,19 @@
 import { useState, type ReactNode } from 'react';
-import {
-  DndContext,
-  DragOverlay,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragStartEvent,
-} from '@dnd-kit/core';
+import { DndContext, DragOverlay, type DragStartEvent } from '@dnd-kit/core';
 import { docOf, type Documents } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
 import { STARTERS } from '@sormet/core/ready';
+import { useDragSensors } from '../parts/use-drag-sensors';
 import { saidWhileDragging } from '../parts/said-while-dragging';
 import type { Placeable } from '../canvas/placing';
 import { useStore } from 'react-redux';
 import type { AppStore } from '../store/store';
 
-/** How far a pointer moves before it drags, in CSS px: less is a press. */
-const FAR_ENOUGH = 5;
-
 /** Everything between which things of the shelf are dragged, with the name of what is dragged at the pointer. */
 export function Dragging({ children }: { children: ReactNode }): ReactNode {
   const store = useStore() as AppStore;
   const [dragging, setDragging] = useState<string | null>(null);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: FAR_ENOUGH } }),
-  );
+  const sensors = useDragSensors();
   const drop = () => setDragging(null);
   return (
     <DndContext

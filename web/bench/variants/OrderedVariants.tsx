@@ -2,14 +2,12 @@ import { createContext, useCallback, useContext, useState, type ReactNode } from
 import {
   closestCenter,
   DndContext,
-  PointerSensor,
   useDraggable,
   useDroppable,
-  useSensor,
-  useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { inOrder, orderBetween, own, type ComponentDoc } from '@sormet/core/model';
+import { useDragSensors } from '../../parts/use-drag-sensors';
 import { saidWhileDragging } from '../../parts/said-while-dragging';
 import { useSync } from '../../site/SiteProvider';
 import { MoveAxis } from './MoveAxis';
@@ -19,9 +17,6 @@ import type { AxisOffered } from './axes-of';
 export type Dragged =
   | { readonly is: 'axis'; readonly id: string }
   | { readonly is: 'option'; readonly axis: string; readonly id: string };
-
-/** How far a pointer moves before it drags, in CSS px: less is a press. */
-const FAR_ENOUGH = 4;
 
 const Order = createContext<readonly string[]>([]);
 
@@ -45,9 +40,7 @@ export function OrderedVariants({
   const [asked, setAsked] = useState<{ axis: string; to: 'before' | 'behind'; on: string } | null>(
     null,
   );
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: FAR_ENOUGH } }),
-  );
+  const sensors = useDragSensors();
   const order = axes.flatMap(({ id, options }) => [id, ...options.map((each) => each.id)]);
   const drop = ({ active, over }: DragEndEvent) => {
     const moved = active.data.current as Dragged | undefined;

@@ -3,17 +3,15 @@ import {
   closestCenter,
   DndContext,
   DragOverlay,
-  PointerSensor,
   useDndContext,
   useDraggable,
   useDroppable,
-  useSensor,
-  useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { GripVertical } from 'lucide-react';
 import type { NamedEdit } from '@sormet/core/edit';
 import { inOrder, own, type ComponentDoc, type PropertyId } from '@sormet/core/model';
+import { useDragSensors } from '../../parts/use-drag-sensors';
 import { saidWhileDragging } from '../../parts/said-while-dragging';
 import { useSync } from '../../site/SiteProvider';
 
@@ -30,9 +28,6 @@ function goesDown(orders: Orders, moved: Dragged, on: Dragged): boolean {
   const order = orders[moved.is];
   return order.indexOf(moved.id) < order.indexOf(on.id);
 }
-
-/** How far a pointer moves before it drags, in CSS px: less is a press. */
-const FAR_ENOUGH = 4;
 
 /** The edit that puts a property into a group (none for `null`) before another of it, or last. */
 export function placing(
@@ -61,9 +56,7 @@ export function OrderedByDragging({
   children: ReactNode;
 }): ReactNode {
   const sync = useSync();
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: FAR_ENOUGH } }),
-  );
+  const sensors = useDragSensors();
   const both = useMemo<Orders>(
     () => ({ property: order, group: inOrder(component.groups).map(([id]) => id) }),
     [order, component.groups],
