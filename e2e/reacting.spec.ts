@@ -200,3 +200,86 @@ test('a page in a language of its own is one for the browser, and what fills a s
   await expect(page.getByText('filled calm')).toBeVisible();
   await expect(page.getByText('filled loud')).toHaveCount(0);
 });
+
+test('what the trade expects of variants (common practice, no published source)', async ({
+  page,
+}) => {
+  const button = component(
+    'button',
+    {
+      id: 'button-root',
+      tag: 'a',
+      text: 'Go',
+      attributes: { href: literal({ type: 'link', value: { to: 'address', href: '/' } }) },
+      style: blockOf(
+        { display: 'inline-flex', padding: '30px', 'text-decoration': 'underline' },
+        { w900: { padding: '20px' } },
+      ),
+    },
+    { shape: literal({ type: 'choice', value: 'plain' }) },
+  );
+  const shapes = ['plain', 'quiet', 'bare', 'round'];
+  button.properties['shape'] = {
+    ...button.properties['shape']!,
+    axis: true,
+    type: {
+      kind: 'choice',
+      options: Object.fromEntries(
+        shapes.map((shape, i) => [shape, { label: shape, order: `a${i}` }]),
+      ),
+    },
+  };
+  const of = (shape: string, style: Record<string, string>): Rule => ({
+    order: 'a0',
+    when: { axes: { shape } },
+    patch: { 'button-root': { style: blockOf(style) } },
+  });
+  const site = documentsOf(
+    signTokens,
+    {
+      ...button,
+      rules: {
+        quiet: of('quiet', { color: REST }),
+        bare: of('bare', { 'text-decoration': 'none' }),
+        round: of('round', {
+          padding: '0',
+          width: '56px',
+          'aspect-ratio': '1/1',
+          'border-radius': '50%',
+        }),
+      },
+    },
+    pageDoc('home', '/', {
+      tag: 'main',
+      children: shapes.map((shape) => ({
+        component: 'button',
+        values: { shape: literal({ type: 'choice', value: shape }) },
+      })),
+    }),
+  );
+  const compiled = new PageCompiler(site, means(new Linker())).compile(addressesOf(site)[0]!);
+  await page.setContent(
+    compiled.html.replace(
+      /<link rel="stylesheet"[^>]*>/,
+      () => `<style>${compiled.css.text}</style>`,
+    ),
+  );
+  const link = (shape: string) => page.getByRole('link').nth(shapes.indexOf(shape));
+  // An underline on the base shows in every variant until that variant takes it back.
+  for (const shape of ['plain', 'quiet', 'round'])
+    await expect(link(shape)).toHaveCSS('text-decoration-line', 'underline');
+  await expect(link('bare')).toHaveCSS('text-decoration-line', 'none');
+  // Padding is 30 px at the base and 20 px at medium, in a variant that says nothing of it, too.
+  for (const shape of ['plain', 'quiet'])
+    for (const [width, padding] of [
+      [1200, '30px'],
+      [800, '20px'],
+    ] as const) {
+      await page.setViewportSize({ width, height: 800 });
+      await expect(link(shape)).toHaveCSS('padding-left', padding);
+    }
+  // A round button is as wide as high.
+  await page.setViewportSize({ width: 1200, height: 800 });
+  const box = (await link('round').boundingBox())!;
+  expect([box.width, box.height]).toEqual([56, 56]);
+});
