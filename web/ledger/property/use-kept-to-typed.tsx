@@ -135,6 +135,9 @@ function Deciding({
     setWrong(reason);
     if (reason === '') onClose();
   };
+  const offered = (['bound', 'shows', 'default'] as const).filter(
+    (each) => each !== 'shows' || bound.some(({ shows }) => shows),
+  );
   const words: Record<Decided, string> = {
     bound: 'stays as it is',
     shows: 'says what shows there now',
@@ -157,7 +160,7 @@ function Deciding({
       {bound.length > 1 ? (
         <p>
           All of them:{' '}
-          {(['bound', 'shows', 'default'] as const).map((each) => (
+          {offered.map((each) => (
             <button
               key={each}
               type="button"
