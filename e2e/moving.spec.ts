@@ -95,6 +95,8 @@ test('in the outline what is dragged shows on the canvas where it would land', a
     await page.mouse.move(opening.x + 31, opening.y + 1, { steps: 2 });
     await expect(page.locator('.landing-line')).toHaveCount(1, { timeout: 1000 });
   }).toPass();
+  // Nobody lets go in the frame in which it is shown.
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))));
   await page.mouse.up();
   await expect.poll(order).toEqual(['Join band', 'Opening']);
   await expect(page.locator('.landing-line')).toHaveCount(0);
