@@ -155,6 +155,8 @@ test('a field is offered with what it would bring; what fits is bound for all at
   await page.getByLabel('all that could be exposed').check();
   await page.getByRole('button', { name: /^Expose \d+ controls/ }).click();
   await page.keyboard.press('b');
+  // Until the page is in the outline again, the row of the definition is called so, too.
+  await expect(page.locator('.pane-definition')).toBeHidden();
   await page.locator('.outline-row', { hasText: 'Fits' }).click();
   await page.getByRole('combobox', { name: 'Heading text, bound to' }).click();
   const options = page.locator('.ant-select-dropdown:visible');
