@@ -178,7 +178,7 @@ function combined(tree: Extract<Tree, { is: 'binary' }>, names: readonly string[
       if (!Array.isArray(list)) return failed(list, failure);
       return typeof one === 'object'
         ? list.some((each) => sameJson(each, one))
-        : list.includes(one);
+        : list.indexOf(one) >= 0;
     };
   const work = ARITHMETIC[by];
   const rest = (one: unknown, other: unknown): unknown => {

@@ -120,6 +120,13 @@ export class Reach {
     return this.bags.get(target)?.list.slice() ?? [];
   }
 
+  /** The instances of a component, each with the document in which it stands. */
+  placesOf(component: DocId): { readonly doc: DocId; readonly node: NodeId }[] {
+    return this.usesOf(component).flatMap(({ kind, from, node }) =>
+      kind === 'places' ? { doc: from, node } : [],
+    );
+  }
+
   /** Whom a document reaches. */
   answer(target: DocId): Answer {
     const bag = this.bags.get(target);

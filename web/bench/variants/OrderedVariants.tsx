@@ -1,4 +1,4 @@
-import { createContext, useCallback, useContext, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useId, useState, type ReactNode } from 'react';
 import {
   closestCenter,
   DndContext,
@@ -98,7 +98,8 @@ function labelIn(axes: readonly AxisOffered[], dragged: Dragged | undefined): st
 /** Makes something draggable, and what is dragged of its sort drop on it; where nothing is put in order, it is neither. */
 export function useOrdered(dragged: Dragged | null) {
   const order = useContext(Order);
-  const id = dragged?.id ?? 'none';
+  const none = useId();
+  const id = dragged?.id ?? none;
   const disabled = dragged === null;
   const data = dragged ?? {};
   const drag = useDraggable({ id: `variant ${id}`, data, disabled });

@@ -54,10 +54,7 @@ export function useKeptToTyped(
     name: 'setProperty',
     args: { component: component.id, property, set: { typedOnly: true } },
   };
-  const placesOf = (of: string) =>
-    reach
-      .usesOf(of)
-      .flatMap(({ kind, from, node }) => (kind === 'places' ? { doc: from, node } : []));
+  const placesOf = (of: string) => reach.placesOf(of);
   const boundOnes = (type: Property['type']): Bound[] =>
     reach.settersOf(component.id, property).flatMap(({ from, node }) => {
       const doc = treeDocOf(documents, from);

@@ -37,10 +37,7 @@ export function WhereEmpty({
   // Told a moment after: to look at ten thousand entries is more than a letter may wait for.
   const looked = useDeferredValue(source);
   const { tried, isPart, empty } = useMemo(() => {
-    const placesOf = (component: string) =>
-      reach
-        .usesOf(component)
-        .flatMap(({ kind, from, node: at }) => (kind === 'places' ? { doc: from, node: at } : []));
+    const placesOf = (component: string) => reach.placesOf(component);
     const site = { documents, data, linker, placesOf };
     return whereEmpty(site, { doc: doc.id, node, wanted }, looked);
   }, [documents, data, linker, reach, doc.id, node, wanted, looked]);
