@@ -110,11 +110,12 @@ export class Along {
           }),
         ),
       };
-    const { slots } = mapDefinition(
+    // Whatever else it has (slots, lines) goes by the one map of references.
+    const fitted = mapDefinition(
       { ...doc, nodes: {}, properties: {}, rules: {} },
       names.naming(doc),
     );
-    return { ...doc, id, nodes: this.nodes(doc), properties, slots, rules };
+    return { ...fitted, id, nodes: this.nodes(doc), properties, rules };
   }
 
   private nodes(doc: ComponentDoc): Record<NodeId, TreeNode> {

@@ -76,6 +76,19 @@ test('a definition whose tag, theme and style are chosen, and whose types name t
   });
 });
 
+test('guides of a definition come along, but for those of a width that the other site does not have', () => {
+  const every = docOf(demo, 'component', 'every')!;
+  const lines = {
+    middle: { axis: 'x', at: 300, width: 'base' },
+    narrow: { axis: 'x', at: 200, width: Object.keys(demo.site.widths)[0]! },
+  } as const;
+  const fitted = brought(demo.with({ ...every, lines }), 'page-every', ['set-every']);
+  const came = fitted.bring.find(({ kind }) => kind === 'component');
+  expect(came).toMatchObject({ lines: { middle: lines.middle } });
+  expect(came).not.toHaveProperty('lines.narrow');
+  expect(fitted.left.map(({ code }) => code)).toContain('left-at-width');
+});
+
 test('elements of such a definition, pasted on a page, keep what was chosen for them by default', () => {
   const withDefaults = demo.with({
     ...docOf(demo, 'component', 'every')!,
