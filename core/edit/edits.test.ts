@@ -623,7 +623,7 @@ describe('the history says what was done', () => {
       say('styled-every', { property: 'color', tag: 'h1' }),
     ],
     [
-      { name: 'setEntry', args: { entry: 'shed-millgate', set: { slug: 'mill' } } },
+      { name: 'setSlug', args: { entry: 'shed-millgate', slug: 'mill' } },
       say('gave-slug', { entry: 'Millgate', slug: 'mill' }),
     ],
   ])('%j', (edit, said) => {

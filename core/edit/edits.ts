@@ -14,7 +14,17 @@ import { nameComponent, removeComponent } from './components/naming';
 import { setGroup, setProperty } from './components/properties';
 import { replaceElement } from './components/replacing';
 import { addSlot, setSlot } from './components/slots';
-import { addEntry, addType, removeEntry, setEntry, setField } from './content/entries';
+import {
+  addEntries,
+  addEntry,
+  removeEntries,
+  setDrafts,
+  setField,
+  setFields,
+  setSlug,
+} from './content/entries';
+import { addTypeField, removeTypeField, setTypeField, setTypeGroup } from './content/type-fields';
+import { addType, removeType, setType, setView } from './content/types';
 import { refuse, type EditKind, type Past } from './define';
 import { addPage, removePage, setPage, setPath, setSurround } from './pages/pages';
 import { setQuery } from './repeats/queries';
@@ -124,10 +134,20 @@ export const EDITS = {
   setPage,
   setSurround,
   addType,
+  setType,
+  removeType,
+  addTypeField,
+  setTypeField,
+  removeTypeField,
+  setTypeGroup,
+  setView,
   addEntry,
-  removeEntry,
+  addEntries,
+  removeEntries,
   setField,
-  setEntry,
+  setFields,
+  setSlug,
+  setDrafts,
   addAsset,
   // The site itself.
   setSite,

@@ -22,9 +22,17 @@ export { differencesByNode, differencesOf, type Difference } from './rules/diffe
 export { rosterOf, type RosterRow } from './components/roster';
 export { MOST_CONTROLS } from './tree/setting';
 export { failsWithout, type ReckonedFrom } from './components/reckoned-from';
-export { whatBecomes, type Becomes, type Becoming } from './components/what-becomes';
+export type { Becomes } from './becoming';
+export { whatBecomes, type Becoming } from './components/what-becomes';
+export { whatBecomesOfField, type FieldBecoming } from './content/what-becomes-of-field';
 export { fitsOfType, type Fit } from './repeats/what-fits';
-export { listsAround, recordsOf, type ListAround, type Records } from './repeats/over';
+export {
+  listsAround,
+  recordsOf,
+  repeatedType,
+  type ListAround,
+  type Records,
+} from './repeats/over';
 export { pagesBelow } from './pages/pages';
 export { duplicateOf, freePath } from './pages/duplicating';
 export { unconnected } from './components/unconnected';

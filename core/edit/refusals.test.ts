@@ -263,6 +263,18 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     return node?.kind === 'element' && !(headings.test(node.tag) && headings.test(told));
   },
   'ids-taken': ({ args, before }) => {
+    const {
+      type: content,
+      field,
+      entries,
+    } = args as {
+      type?: string;
+      field?: string;
+      entries?: { id: string }[];
+    };
+    if (entries) return hasTwice(entries.map(({ id }) => id));
+    const fields = docOf(before, 'type', content ?? '')?.fields;
+    if (fields) return Object.hasOwn(fields, field!);
     const { rules, properties } = docOf(before, 'component', args['component'] as string)!;
     const type = properties[args['property'] as string]?.type;
     const made = Object.values((args['rules'] as Record<string, string> | undefined) ?? {});
@@ -270,6 +282,23 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
       (type?.kind === 'choice' && Object.hasOwn(type.options, args['made'] as string)) ||
       made.some((id) => Object.hasOwn(rules, id))
     );
+  },
+  'content-no-choice': ({ args }) =>
+    /"kind":"(tag|theme|style)"/.test(JSON.stringify(args['made'] ?? args['set'])),
+  'title-field-stays': ({ args, before }) =>
+    docOf(before, 'type', args['type'] as string)!.title === args['field'],
+  'id-taken': ({ args, before }) =>
+    (args['entries'] as { id: string }[]).some(({ id }) => before.get(id) !== undefined),
+  'key-of-other': ({ args, before }) => {
+    const { made, set } = args as { made?: { key: string }; set?: { key: string } };
+    const { fields } = docOf(before, 'type', args['type'] as string)!;
+    return Object.entries(fields).some(
+      ([id, { key }]) => id !== args['field'] && key === (made ?? set)!.key,
+    );
+  },
+  'no-group': ({ args, before }) => {
+    const { group } = args['made'] as { group: string };
+    return !Object.hasOwn(docOf(before, 'type', args['type'] as string)!.groups ?? {}, group);
   },
   'default-no-value': ({ args }) => {
     // A default is a value, or worked out from properties alone.

@@ -19,6 +19,8 @@ export interface Language {
   number(value: number, style: NumberStyle): string;
   /** What digits mean that were written without anything else, with the decimal sign of the language or a dot. */
   readNumber(words: string): number | null;
+  /** Which month a word names, as a number from 1: whole or short, as it stands in a date or by itself. */
+  month(word: string): number | null;
   /** Several things in one line: the last joined by “and” or “or”. */
   list(items: readonly string[], by: 'and' | 'or'): string;
   /** The form of words that goes with a number written in a style. */
@@ -70,6 +72,7 @@ function make(tag: string): Language {
       date: (day) => (isDay(day) ? day : ''),
       number: (value, style) => numberInWords(value, style, PLAIN_DIGITS, () => 'other'),
       readNumber: (words) => readNumber(words, PLAIN_DIGITS),
+      month: () => null,
       list: (items) => items.join(', '),
     };
   const written = writtenWith(known);
@@ -80,6 +83,7 @@ function make(tag: string): Language {
     number: (value, style) =>
       numberInWords(value, style, written, (digits) => pluralForm(digits, known)),
     readNumber: (words) => readNumber(words, written),
+    month: (word) => monthNamed(word, written),
     list: (items, by) => joined(items, written[by]),
   };
 }
@@ -91,6 +95,17 @@ function readNumber(words: string, { decimal, minus }: WrittenWith): number | nu
   const number = Number(plain);
   // What is larger than a double holds is no number that could be stored.
   return Number.isFinite(number) ? number : null;
+}
+
+/** The month of a name, whatever the size of its letters and with or without the dot of what is short. */
+function monthNamed(word: string, { months, monthsShort }: WrittenWith): number | null {
+  const bare = (name: string) => name.toLowerCase().replace(/\.$/, '');
+  const wanted = bare(word.trim());
+  for (const names of [...months, ...monthsShort]) {
+    const at = (names ?? []).findIndex((name) => bare(name) === wanted);
+    if (at >= 0) return at + 1;
+  }
+  return null;
 }
 
 /** How numbers are written where nobody knows the language: digits, with a dot. */

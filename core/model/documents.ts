@@ -6,7 +6,7 @@ import { OrderKey } from './order';
 import { Source } from './source';
 import { TokenGroup } from './token-groups';
 import { Typed, TypeSpec } from './types';
-import { Attributes, Block, Declared, PlaceholderType, Tree, Values } from './tree';
+import { Attributes, Block, Declared, PlaceholderType, Query, Tree, Values } from './tree';
 
 const Id = Type.String({ pattern: ID_PATTERN });
 const Label = Type.String({ minLength: 1, maxLength: 120 });
@@ -319,7 +319,7 @@ export const ComponentDoc = document('component', {
 });
 export type ComponentDoc = Static<typeof ComponentDoc>;
 
-/** A field of a content type. */
+/** A field of a content type. What it asks of values is told where they are written, and keeps nothing from being stored. */
 export const Field = Type.Object(
   {
     label: Label,
@@ -330,10 +330,50 @@ export const Field = Type.Object(
     }),
     type: TypeSpec,
     order: OrderKey,
+    /** Under which heading it stands. */
+    group: Type.Optional(Id),
+    /** What it is for, shown to whoever fills it. */
+    help: Type.Optional(Type.String({ maxLength: 500 })),
+    /** Whether an entry is missing something without it. */
+    required: Type.Optional(Type.Literal(true)),
+    /** Whether no two entries should hold the same: files find the entry by it. */
+    unique: Type.Optional(Type.Literal(true)),
+    /** What a new entry begins with. */
+    default: Type.Optional(Typed),
+    /** Whether the table leaves it out, unless somebody asks for it. */
+    aside: Type.Optional(Type.Literal(true)),
   },
   { additionalProperties: false },
 );
 export type Field = Static<typeof Field>;
+
+/** A way of looking at the entries of a type that was kept: which columns, which entries, in which order. */
+export const View = Type.Object(
+  {
+    label: Label,
+    order: OrderKey,
+    /** The fields it shows, by id. */
+    columns: Type.Record(
+      Id,
+      Type.Object(
+        {
+          order: OrderKey,
+          /** In CSS px. */
+          width: Type.Optional(Type.Integer({ minimum: 40, maximum: 2000 })),
+        },
+        { additionalProperties: false },
+      ),
+      { additionalProperties: false },
+    ),
+    /** Words that stand in the entries. */
+    find: Type.String({ maxLength: 200 }),
+    where: Query.properties.where,
+    any: Type.Optional(Type.Literal(true)),
+    sort: Query.properties.order,
+  },
+  { additionalProperties: false },
+);
+export type View = Static<typeof View>;
 
 /** A content type: which fields its entries have. */
 export const TypeDoc = document('type', {
@@ -341,7 +381,12 @@ export const TypeDoc = document('type', {
   plural: Label,
   /** The field by which people know an entry. */
   title: Id,
+  /** The fields that the slug of a new entry is made from, in this order; without them, the title. */
+  slugFrom: Type.Optional(Type.Array(Id, { minItems: 1, maxItems: 4, uniqueItems: true })),
+  groups: Type.Optional(Type.Record(Id, Group, { additionalProperties: false })),
   fields: Type.Record(Id, Field, { additionalProperties: false }),
+  /** Ways of looking at its entries that were kept. */
+  views: Type.Optional(Type.Record(Id, View, { additionalProperties: false })),
 });
 export type TypeDoc = Static<typeof TypeDoc>;
 

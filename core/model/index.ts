@@ -19,6 +19,7 @@ export * from './order';
 export * from './children';
 export * from './placed';
 export * from './pointer';
+export * from './slugs';
 export * from './working-copy';
 export * from './html';
 export * from './attributes';

@@ -2,7 +2,7 @@ import { say, type Said } from '../said';
 import { childrenOf } from './children';
 import { claim, partsOf } from './claims';
 import type { Documents } from './document-set';
-import type { ComponentDoc, Doc, Rule, TreeDoc } from './documents';
+import type { ComponentDoc, Doc, Rule, TreeDoc, TypeDoc } from './documents';
 import { ONLY_KINDS } from './documents';
 import { allOf, docOf } from './looking-up';
 import { attributeFault, attributeType } from './attributes';
@@ -43,20 +43,25 @@ export function invariantFindings(doc: Doc, only?: ReadonlySet<NodeId>): Finding
         ...(doc.base === doc.id ? [{ path: '/base', reason: say('style-modifies-itself') }] : []),
       ];
     case 'type':
-      return [
-        ...(Object.hasOwn(doc.fields, doc.title)
-          ? []
-          : [{ path: '/title', reason: say('no-field') }]),
-        ...Object.keys(doc.fields)
-          .filter((id) => NEVER_CONTENT.has(doc.fields[id]!.type.kind))
-          .map((id) => ({
-            path: pointer('fields', id, 'type'),
-            reason: say('content-no-choice'),
-          })),
-      ];
+      return typeFindings(doc);
     default:
       return [];
   }
+}
+
+function typeFindings({ title, fields, groups, slugFrom }: TypeDoc): Finding[] {
+  const findings: Finding[] = [];
+  if (!Object.hasOwn(fields, title)) findings.push({ path: '/title', reason: say('no-field') });
+  if (!(slugFrom ?? []).every((id) => Object.hasOwn(fields, id)))
+    findings.push({ path: '/slugFrom', reason: say('no-field') });
+  for (const id in fields) {
+    const { type, group } = fields[id]!;
+    if (NEVER_CONTENT.has(type.kind))
+      findings.push({ path: pointer('fields', id, 'type'), reason: say('content-no-choice') });
+    if (group !== undefined && !Object.hasOwn(groups ?? {}, group))
+      findings.push({ path: pointer('fields', id, 'group'), reason: say('no-group') });
+  }
+  return findings;
 }
 
 /** What many elements share reads nothing of where one of them stands: tokens may stand in it, sources not. */

@@ -18,5 +18,5 @@ export const LARGEST_PAGE = 100_000;
 /** How many nodes one document may hold. */
 export const LARGEST_TREE = 20_000;
 
-/** How many changes one edit may make. */
-export const LARGEST_EDIT = 10_000;
+/** How many changes one edit may make: a file of 20,000 rows is taken in at once. */
+export const LARGEST_EDIT = 25_000;

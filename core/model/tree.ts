@@ -209,18 +209,52 @@ export type SlotNode = Static<typeof SlotNode>;
 
 const FieldPath = Type.Array(Id, { minItems: 1, maxItems: 8 });
 
-/** How a condition compares what an item holds with what its source gives, both as the declared type of the field. */
+/**
+ * How a condition compares what an item holds with what its source gives, both as the declared type of the field. What is
+ * `empty` or `filled` is compared with nothing.
+ */
 export const Operator = Type.Union(
-  (['equals', 'differs', 'atLeast', 'atMost', 'contains'] as const).map((is) => Type.Literal(is)),
+  (
+    [
+      'equals',
+      'differs',
+      'atLeast',
+      'atMost',
+      'above',
+      'below',
+      'contains',
+      'empty',
+      'filled',
+    ] as const
+  ).map((is) => Type.Literal(is)),
 );
 export type Operator = Static<typeof Operator>;
 
-/** What an item must meet to be shown. Of several all must hold. */
+/** What an item must meet to be shown. */
 export const Condition = Type.Object(
-  { path: FieldPath, is: Operator, source: Source },
+  {
+    path: FieldPath,
+    is: Operator,
+    source: Source,
+    /** Further values, of which any will do as well. */
+    or: Type.Optional(Type.Record(Id, Source, { additionalProperties: false, maxProperties: 20 })),
+    /** The group it stands in; without one, it stands at the top. */
+    group: Type.Optional(Id),
+  },
   { additionalProperties: false },
 );
 export type Condition = Static<typeof Condition>;
+
+/** Conditions that belong together: all of them must hold, or any. */
+export const ConditionGroup = Type.Object(
+  {
+    of: Type.Union([Type.Literal('all'), Type.Literal('any')]),
+    /** The group it stands in itself. */
+    group: Type.Optional(Id),
+  },
+  { additionalProperties: false },
+);
+export type ConditionGroup = Static<typeof ConditionGroup>;
 
 /** One key to sort by; which of several counts first is their own order. */
 export const SortKey = Type.Object(
@@ -230,7 +264,7 @@ export const SortKey = Type.Object(
 export type SortKey = Static<typeof SortKey>;
 
 /**
- * A closed query: the entries of a content type or the records of a list, those that meet every condition, sorted
+ * A closed query: the entries of a content type or the records of a list, those that meet its conditions, sorted
  * (ties by id; records that nothing sorts stay in the order of their list), from an offset on, at most so many.
  */
 export const Query = Type.Object(
@@ -239,7 +273,12 @@ export const Query = Type.Object(
       Type.Object({ type: Id }, { additionalProperties: false }),
       Type.Object({ list: Source }, { additionalProperties: false }),
     ]),
-    where: Type.Record(Id, Condition, { additionalProperties: false, maxProperties: 8 }),
+    where: Type.Record(Id, Condition, { additionalProperties: false, maxProperties: 20 }),
+    groups: Type.Optional(
+      Type.Record(Id, ConditionGroup, { additionalProperties: false, maxProperties: 10 }),
+    ),
+    /** Whether any of what stands at the top will do; all of it must hold otherwise. */
+    any: Type.Optional(Type.Literal(true)),
     order: Type.Record(Id, SortKey, { additionalProperties: false, maxProperties: 4 }),
     limit: Type.Optional(Source),
     offset: Type.Optional(Source),

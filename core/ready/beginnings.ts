@@ -4,6 +4,7 @@ import {
   Documents,
   type EntryDoc,
   FORMAT,
+  inOrder,
   type Literal,
   newId,
   ordersFor,
@@ -13,6 +14,7 @@ import {
   type TokensDoc,
   text,
   type TypeDoc,
+  type WhenEmpty,
 } from '../model';
 import { blockOf, readBlock } from '../style';
 import { plant, type Branch } from './branches';
@@ -91,26 +93,40 @@ export function copySite(documents: Documents, { name, slug, language }: NewSite
   return Documents.from(begun);
 }
 
-/** A page that nothing stands on yet, in the site's surround. */
-export function emptyPage(documents: Documents, path: string, name: string): PageDoc {
+/**
+ * A page that nothing stands on yet, in the site's surround.
+ * @param of the content type of which it is the page of each entry: its title and description begin bound to fields
+ */
+export function emptyPage(documents: Documents, path: string, name: string, of?: TypeDoc): PageDoc {
   const surroundId = documents.site.surround;
   const root = newId();
+  const title = of && readField(of.title, { use: text(name) });
+  const about = of && describing(of);
   return {
     id: newId(),
     kind: 'page',
     format: FORMAT,
     name,
     path,
-    title: text(name),
-    description: text(''),
+    title: title ?? text(name),
+    description: about === undefined ? text('') : readField(about, 'nothing'),
     draft: true,
-    entries: null,
+    entries: of?.id ?? null,
     former: {},
     nodes: plant(
       surroundId === null ? { id: root, tag: 'main' } : { id: root, component: surroundId },
       { parent: null, order: 'a0' },
     ).nodes,
   };
+}
+
+function readField(field: string, whenEmpty: WhenEmpty): Source {
+  return { is: 'field', from: 'page', path: [field], whenEmpty };
+}
+
+/** The field that says most of an entry in words: the first text that is not its title. */
+function describing({ fields, title }: TypeDoc): string | undefined {
+  return inOrder(fields).find(([id, { type }]) => id !== title && type.kind === 'text')?.[0];
 }
 
 /** A component that holds nothing yet: a section, or with a folder other than Sections a plain box. */

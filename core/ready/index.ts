@@ -9,5 +9,6 @@ export {
   type Beginning,
   type NewSite,
 } from './beginnings';
+export * from './new-entry';
 export * from './scales';
 export { LOOKS, type Look, type LookName } from './looks';

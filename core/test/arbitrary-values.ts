@@ -154,6 +154,7 @@ const plain = {
   choice: fc.constantFrom('one', 'two', 'other'),
   date: fc.constantFrom('2026-12-03', '2024-02-29', ''),
   entry: fc.constantFrom('shed-other', 'shed-gone'),
+  entries: fc.uniqueArray(fc.constantFrom('shed-other', 'shed-gone', 'shed-b', 'shed-a')),
   icon: fc.record({
     name: fc.constantFrom('mark', ''),
     box: fc.constant([0, 0, 24, 24] as [number, number, number, number]),

@@ -6,9 +6,11 @@ import {
   VALUE_KINDS,
   type ComponentDoc,
   type Doc,
+  type Query,
   type Source,
   type StyleDoc,
   type TokensDoc,
+  type TypeDoc,
   type Typed,
   type TypeSpec,
   type ValueKind,
@@ -35,16 +37,17 @@ export const SPECS: Readonly<Record<ValueKind, TypeSpec>> = {
   theme: { kind: 'theme', of: { night: true, dusk: true } },
   style: { kind: 'style', of: { pill: true } },
   entry: { kind: 'entry', of: 'thing' },
+  entries: { kind: 'entries', of: 'thing' },
   list: {
     kind: 'list',
     fields: Object.fromEntries(
-      OF_CONTENT.filter((kind) => kind !== 'list').map((kind, i) => [
+      OF_CONTENT.filter((kind) => kind !== 'list' && kind !== 'entries').map((kind, i) => [
         kind,
         {
           label: kind,
           key: kind,
           order: `a${i.toString(36)}`,
-          type: kindOnly(kind) as Exclude<TypeSpec, { kind: 'list' }>,
+          type: kindOnly(kind) as Exclude<TypeSpec, { kind: 'list' | 'entries' }>,
         },
       ]),
     ),
@@ -88,6 +91,13 @@ function every(): ComponentDoc {
             { tag: 'p', text: { is: 'field', from: { repeat: 'every-list' }, path: ['text'] } },
           ],
         },
+        {
+          id: 'every-others',
+          repeat: { from: { list: read('entries') }, where: {}, order: {} },
+          children: [
+            { tag: 'p', text: { is: 'field', from: { repeat: 'every-others' }, path: ['text'] } },
+          ],
+        },
         { id: 'every-inner', component: 'badge', values: { word: read('text') } },
       ],
     },
@@ -112,6 +122,25 @@ function every(): ComponentDoc {
   });
   return doc;
 }
+
+const number = (value: number) => literal({ type: 'number', value });
+
+/** Conditions of every sort, in groups. */
+const ASKED: Pick<Query, 'where' | 'groups' | 'any'> = {
+  where: {
+    is: { path: ['text'], is: 'differs', source: text('None') },
+    same: { path: ['text'], is: 'equals', source: text('One'), or: { two: text('Two') } },
+    with: { path: ['text'], is: 'contains', source: text('n'), group: 'either' },
+    least: { path: ['number'], is: 'atLeast', source: number(1), group: 'either' },
+    most: { path: ['number'], is: 'atMost', source: number(9), group: 'both' },
+    above: { path: ['number'], is: 'above', source: number(0), group: 'both' },
+    below: { path: ['number'], is: 'below', source: number(10), group: 'both' },
+    none: { path: ['date'], is: 'empty', source: text('') },
+    some: { path: ['text'], is: 'filled', source: text('') },
+  },
+  groups: { either: { of: 'any' }, both: { of: 'all', group: 'either' } },
+  any: true,
+};
 
 /** A definition that holds another with all that can be said of one where it stands, and rules for each state. */
 function holder(): ComponentDoc {
@@ -149,21 +178,7 @@ function holder(): ComponentDoc {
           name: 'All things',
           repeat: {
             from: { type: 'thing' },
-            where: {
-              is: { path: ['text'], is: 'differs', source: text('None') },
-              same: { path: ['text'], is: 'equals', source: text('One') },
-              with: { path: ['text'], is: 'contains', source: text('n') },
-              least: {
-                path: ['number'],
-                is: 'atLeast',
-                source: literal({ type: 'number', value: 1 }),
-              },
-              most: {
-                path: ['number'],
-                is: 'atMost',
-                source: literal({ type: 'number', value: 9 }),
-              },
-            },
+            ...ASKED,
             order: {},
             related: { to: { is: 'property', property: 'who' }, path: ['choice'] },
           },
@@ -238,16 +253,30 @@ const brought: StyleDoc = {
   style: blockOf({ color: '#654321' }),
 };
 
+/** A content type with a field of every kind, and all that can be said of fields. */
+function thing(): TypeDoc {
+  const type = contentType(
+    'thing',
+    Object.fromEntries(['text', ...OF_CONTENT].map((kind) => [kind, SPECS[kind as ValueKind]])),
+  );
+  type.slugFrom = ['text', 'number'];
+  type.groups = { more: { label: 'More', order: 'a0' } };
+  Object.assign(type.fields['text']!, { unique: true, required: true, help: 'As it is called.' });
+  Object.assign(type.fields['number']!, {
+    group: 'more',
+    aside: true,
+    default: { type: 'number', value: 3 },
+  });
+  return type;
+}
+
 /** A content type with a field of every kind, two entries of it, a page for each, and one where instances set everything. */
 export const everyKind: readonly Doc[] = [
   every(),
   holder(),
   holderSlot(),
   brought,
-  contentType(
-    'thing',
-    Object.fromEntries(['text', ...OF_CONTENT].map((kind) => [kind, SPECS[kind as ValueKind]])),
-  ),
+  thing(),
   entry('thing', 'one', { text: { type: 'text', value: 'One' } }),
   entry('thing', 'two', { text: { type: 'text', value: 'Two' } }),
   page(
@@ -308,16 +337,7 @@ export const everyKind: readonly Doc[] = [
         id: 'page-things',
         repeat: {
           from: { type: 'thing' },
-          where: {
-            is: { path: ['text'], is: 'differs', source: text('None') },
-            with: { path: ['text'], is: 'contains', source: text('n') },
-            least: {
-              path: ['number'],
-              is: 'atLeast',
-              source: literal({ type: 'number', value: 1 }),
-            },
-            most: { path: ['number'], is: 'atMost', source: literal({ type: 'number', value: 9 }) },
-          },
+          ...ASKED,
           order: {},
           related: { to: literal({ type: 'entry', value: 'thing-one' }), path: ['choice'] },
         },

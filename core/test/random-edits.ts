@@ -36,6 +36,8 @@ import {
   type Documents,
   type Format,
   type EntryDoc,
+  type Field,
+  type Literal,
   type PageDoc,
   type Place,
   type Source,
@@ -43,10 +45,13 @@ import {
   type TreeNode,
   type TypeDoc,
   literal,
+  own,
   ENTRY,
   TEXT,
   type Operator,
   type StyleDoc,
+  type View,
+  type Typed,
   type TypeSpec,
   treeDocOf,
 } from '../model';
@@ -213,6 +218,12 @@ class Chooser {
     return { ...source, whenEmpty };
   }
 
+  /** The same as content holds it. */
+  private typed(type: TypeSpec): Typed {
+    const { is: _, whenEmpty: __, ...value } = this.literal(type) as Literal;
+    return value;
+  }
+
   /** What people set for the most part: words, a choice, what the site holds. */
   private usual(type: TypeSpec): Source {
     const { choices, documents } = this;
@@ -228,6 +239,8 @@ class Chooser {
         return of(`2026-0${1 + choices.below(9)}-11`);
       case 'entry':
         return of(this.entry()?.id ?? null);
+      case 'entries':
+        return of([...new Set([this.entry()?.id, this.entry()?.id])].filter((id) => id));
       case 'image': {
         const asset = choices.of(
           allOf(documents, 'asset').filter(({ mediaType }) => mediaType.startsWith('image/')),
@@ -383,6 +396,10 @@ class Chooser {
       'contains',
       'atLeast',
       'atMost',
+      'above',
+      'below',
+      'empty',
+      'filled',
     ] as const)!;
   }
 
@@ -461,7 +478,21 @@ class Chooser {
         condition: choices.of([
           null,
           { path: [field], is: this.operator(), source: this.source(type.fields[field]!.type) },
+          {
+            path: [field],
+            is: this.operator(),
+            source: this.source(type.fields[field]!.type),
+            or: { further: this.source(type.fields[field]!.type) },
+            group: choices.of([...Object.keys(stored.query.groups ?? {}).sort(), 'together'])!,
+          },
         ])!,
+      },
+      { any: choices.below(2) === 0 },
+      {
+        group: choices.of([...Object.keys(stored.query.groups ?? {}).sort(), 'together'])!,
+        made:
+          choices.of([null, { of: 'any' as const }, { of: 'all' as const, group: 'together' }]) ??
+          null,
       },
       {
         order: choices.of([...Object.keys(stored.query.order).sort(), 'by'])!,
@@ -1324,30 +1355,143 @@ class Chooser {
         const { former: _, ...rest } = entry;
         return { name, args: { entry: { ...rest, id: id(), slug: `new-${step}`, draft: false } } };
       }
-      case 'removeEntry': {
-        const entry = this.entry();
-        return entry && { name, args: { entry: entry.id } };
-      }
-      case 'setEntry': {
+      case 'addEntries': {
         const entry = this.entry();
         if (!entry) return undefined;
+        const { former: _, ...rest } = entry;
+        const entries = [1, 2].map((n) => ({
+          ...rest,
+          id: choices.below(9) === 0 ? entry.id : id(),
+          slug: `more-${step}-${n}`,
+          draft: choices.below(2) === 0,
+        }));
+        return { name, args: { entries } };
+      }
+      case 'removeEntries':
+      case 'setDrafts': {
+        const entries = [...new Set([this.entry()?.id, this.entry()?.id])].filter(
+          (each) => each !== undefined,
+        );
+        if (entries.length === 0) return undefined;
+        return name === 'removeEntries'
+          ? { name, args: { entries } }
+          : { name, args: { entries, draft: choices.below(2) === 0 } };
+      }
+      case 'setSlug': {
+        const entry = this.entry();
+        const slug = choices.of([`renamed-${step}`, 'renamed-1'])!;
+        return entry && { name, args: { entry: entry.id, slug } };
+      }
+      case 'setType': {
+        const type = choices.of(allOf(documents, 'type'))!;
+        const field = choices.of([...Object.keys(type.fields).sort(), 'nobody'])!;
         const set = choices.of([
-          { slug: `renamed-${step}` },
-          { slug: 'renamed-1' },
-          { draft: choices.below(2) === 0 },
+          { name: `Kind ${step}` },
+          { plural: `Kinds ${step}` },
+          { title: field },
+          { slugFrom: choices.below(3) === 0 ? null : [field] },
         ])!;
-        return { name, args: { entry: entry.id, set } };
+        return { name, args: { type: type.id, set } };
+      }
+      case 'removeType': {
+        const type = choices.of(allOf(documents, 'type'))!;
+        return { name, args: { type: type.id } };
+      }
+      case 'setView': {
+        const type = choices.of(allOf(documents, 'type'))!;
+        const fields = Object.keys(type.fields).sort();
+        const field = choices.of(fields)!;
+        const view = choices.of([id(), ...Object.keys(type.views ?? {}).sort()])!;
+        const made: View = {
+          label: `View ${step}`,
+          order: 'a0',
+          columns: { [field]: { order: 'a0', width: 120 } },
+          find: this.words().slice(0, 100),
+          where: { here: { path: [field], is: this.operator(), source: this.usual(TEXT) } },
+          ...(choices.below(2) === 0 ? { any: true as const } : {}),
+          sort: { by: { path: [field], descending: choices.below(2) === 0, order: 'a0' } },
+        };
+        return {
+          name,
+          args: { type: type.id, view, made: choices.below(3) === 0 ? null : made },
+        };
+      }
+      case 'addTypeField': {
+        const type = choices.of(allOf(documents, 'type'))!;
+        const spec = choices.of(RETYPED)!;
+        const [taken] = Object.values(type.fields);
+        const made: Field = {
+          label: `Field ${step}`,
+          key: choices.below(5) === 0 ? (taken?.key ?? 'key') : `field${step}`,
+          order: choices.of(['a0', 'b00'])!,
+          type: spec,
+          ...choices.of([
+            {},
+            { help: this.words() },
+            { required: true as const, unique: true as const },
+            { default: this.typed(spec) },
+            { aside: true as const, group: 'nobody' },
+          ]),
+        };
+        const field = choices.of([id(), id(), Object.keys(type.fields).sort()[0]!])!;
+        return { name, args: { type: type.id, field, made } };
+      }
+      case 'setTypeField':
+      case 'removeTypeField':
+      case 'setTypeGroup': {
+        const type = choices.of(allOf(documents, 'type'))!;
+        const fields = [...Object.keys(type.fields).sort(), 'nobody'];
+        const field = choices.of(fields)!;
+        const groups = Object.keys(type.groups ?? {}).sort();
+        if (name === 'removeTypeField') return { name, args: { type: type.id, field } };
+        const before = choices.of([null, choices.of(fields)!]) ?? null;
+        if (name === 'setTypeGroup') {
+          const set = choices.of([
+            { label: `Group ${step}` },
+            { before: choices.of([null, ...groups]) ?? null },
+          ])!;
+          return { name, args: { type: type.id, group: choices.of([...groups, 'nobody'])!, set } };
+        }
+        const spec = choices.of(RETYPED)!;
+        const group = choices.of([
+          null,
+          { id: id(), label: `Group ${step}`, order: 'a5' },
+          ...groups.map((each) => ({ id: each, ...type.groups![each]! })),
+        ])!;
+        const set = choices.of([
+          { label: `Called ${step}` },
+          { key: choices.of([`key${step}`, type.fields[fields[0]!]?.key ?? 'key'])! },
+          { type: spec },
+          { help: this.words() },
+          { required: choices.below(2) === 0 },
+          { unique: choices.below(2) === 0 },
+          { aside: choices.below(2) === 0 },
+          { default: this.typed(spec) },
+          { default: this.typed(spec) },
+          { default: choices.below(3) === 0 ? null : this.typed(spec) },
+          { place: { group, before } },
+          { place: { group, before } },
+        ])!;
+        return { name, args: { type: type.id, field, set } };
+      }
+      case 'setFields': {
+        const values = [0, 1].flatMap(() => {
+          const entry = this.entry();
+          const type = entry && docOf(documents, 'type', entry.type);
+          const field = type && choices.of([...Object.keys(type.fields).sort(), 'nobody']);
+          if (!entry || field === undefined) return [];
+          const spec = own(type!.fields, field)?.type ?? { kind: 'text' as const };
+          const value = choices.below(4) === 0 ? null : this.typed(spec);
+          return [{ entry: entry.id, field, value }];
+        });
+        return values.length === 0 ? undefined : { name, args: { values } };
       }
       case 'setField': {
         const entry = this.entry();
         const type = entry && (documents.get(entry.type) as TypeDoc);
         const field = type && choices.of(Object.keys(type.fields).sort());
         if (!entry || !field) return undefined;
-        const {
-          is: _,
-          whenEmpty: __,
-          ...value
-        } = this.literal(type.fields[field]!.type) as Extract<Source, { is: 'value' }>;
+        const value = this.typed(type.fields[field]!.type);
         return {
           name,
           args: { entry: entry.id, field, value: choices.below(4) === 0 ? null : value },
@@ -1377,6 +1521,7 @@ const CHOSEN_FROM: readonly EditName[] = [
   ...Array<EditName>(2).fill('setDefault'),
   ...Array<EditName>(2).fill('setQuery'),
   ...Array<EditName>(2).fill('setProperty'),
+  ...Array<EditName>(2).fill('setTypeField'),
   'addProperty',
   'setSlot',
   'expose',

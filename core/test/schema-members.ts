@@ -36,8 +36,11 @@ const NAMES = new Map<TSchema, string>([
 
 /** A schema by reference, as what it refers to, and by which name that is known. */
 function named(schema: TSchema): [Described, string | undefined] {
-  if (schema[TYPE] !== 'Ref' && schema[TYPE] !== 'This')
-    return [schema, NAMES.get(schema) ?? schema.$id];
+  if (schema[TYPE] !== 'Ref' && schema[TYPE] !== 'This') {
+    // What may be left out is a schema of its own around the same branches.
+    const same = schema.anyOf === Typed.anyOf ? Typed : schema;
+    return [same, NAMES.get(same) ?? schema.$id];
+  }
   const found = REFERRED.find(({ $id }) => $id === schema.$ref);
   return [found ?? schema, found?.$id];
 }

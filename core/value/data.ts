@@ -66,19 +66,21 @@ class DocumentsData implements Data {
     /** Entries that visitors may see, by type, each list by id; a list is never changed. */
     private readonly byType: ReadonlyMap<string, readonly EntryDoc[]>,
     readonly unloaded: Unloaded,
+    /** Whether drafts are shown too: to those who work on the site. */
+    readonly drafts: boolean,
   ) {
     this.language = languageOf(documents.site.language);
   }
 
-  static of(documents: Documents, unloaded: Unloaded): DocumentsData {
+  static of(documents: Documents, unloaded: Unloaded, drafts: boolean): DocumentsData {
     const byType = new Map<string, EntryDoc[]>();
     for (const entry of documents.all('entry')) {
-      if (entry.draft) continue;
+      if (entry.draft && !drafts) continue;
       const list = byType.get(entry.type);
       if (list) list.push(entry);
       else byType.set(entry.type, [entry]);
     }
-    return new DocumentsData(documents, byType, unloaded);
+    return new DocumentsData(documents, byType, unloaded, drafts);
   }
 
   /** The data after a difference: only lists in which something is another are made anew. */
@@ -90,15 +92,21 @@ class DocumentsData implements Data {
     let byType: Map<string, readonly EntryDoc[]> | undefined;
     for (const { id, before, after } of difference) {
       const types = new Set(
-        [before, after].flatMap((doc) => (doc?.kind === 'entry' && !doc.draft ? [doc.type] : [])),
+        [before, after].flatMap((doc) =>
+          doc?.kind === 'entry' && this.isSeen(doc) ? [doc.type] : [],
+        ),
       );
       for (const type of types) {
         byType ??= new Map(this.byType);
-        const there = after?.kind === 'entry' && !after.draft && after.type === type;
+        const there = after?.kind === 'entry' && this.isSeen(after) && after.type === type;
         byType.set(type, withEntry(byType.get(type) ?? [], id, there ? after : undefined));
       }
     }
-    return new DocumentsData(documents, byType ?? this.byType, unloaded);
+    return new DocumentsData(documents, byType ?? this.byType, unloaded, this.drafts);
+  }
+
+  private isSeen({ draft }: { readonly draft: boolean }): boolean {
+    return this.drafts || !draft;
   }
 
   private read<K extends Kind>(kind: K, id: string): DocOf<K> | undefined {
@@ -114,7 +122,7 @@ class DocumentsData implements Data {
 
   entry(id: string): EntryDoc | undefined {
     const entry = this.read('entry', id);
-    return entry && !entry.draft ? entry : undefined;
+    return entry && this.isSeen(entry) ? entry : undefined;
   }
 
   entriesOf(type: string): readonly EntryDoc[] {
@@ -142,7 +150,7 @@ class DocumentsData implements Data {
   pageOf(type: string): string | undefined {
     if (!this.pages.has(type)) {
       const page = pageForEntries(this.documents, type);
-      this.pages.set(type, page && !page.draft ? page.id : undefined);
+      this.pages.set(type, page && this.isSeen(page) ? page.id : undefined);
     }
     return this.pages.get(type);
   }
@@ -151,7 +159,7 @@ class DocumentsData implements Data {
     if (link.to === 'address') return safeAddress(link.href);
     if (link.to !== 'page') return addressOfContact(link);
     const page = this.read('page', link.page);
-    if (!page || page.draft) return '';
+    if (!page || !this.isSeen(page)) return '';
     const anchor = link.anchor === undefined ? '' : `#${encodeURIComponent(link.anchor)}`;
     if (page.entries === null) return page.path + anchor;
     const entry = link.entry === undefined ? undefined : this.entry(link.entry);
@@ -182,7 +190,22 @@ class DocumentsData implements Data {
  * @param unloaded what there is beside these documents, where not all of them are here
  */
 export function dataOf(documents: Documents, before?: Data, unloaded = ALL_LOADED): Data {
-  if (!(before instanceof DocumentsData)) return DocumentsData.of(documents, unloaded);
+  return dataAfter(documents, before, unloaded, false);
+}
+
+/** The same with drafts among it: what those see who work on the site. */
+export function dataWithDrafts(documents: Documents, before?: Data): Data {
+  return dataAfter(documents, before, ALL_LOADED, true);
+}
+
+function dataAfter(
+  documents: Documents,
+  before: Data | undefined,
+  unloaded: Unloaded,
+  drafts: boolean,
+): Data {
+  if (!(before instanceof DocumentsData) || before.drafts !== drafts)
+    return DocumentsData.of(documents, unloaded, drafts);
   const difference = documents.differenceFrom(before.documents);
   const same = unloaded === before.unloaded && !difference.some(isRead);
   return same ? before : before.after(documents, difference, unloaded);

@@ -3,5 +3,8 @@ export * from './convert';
 export * from './limits';
 export * from './items';
 export * from './evaluate';
+export { asksNothing } from './conditions';
+export { orderKey } from './order-key';
 export * from './query';
+export { entriesLookedAt, type EntriesLook } from './entries-looked-at';
 export { givesOf, workedOut, type WorkedOut } from './worked-out';

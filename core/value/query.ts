@@ -1,5 +1,4 @@
 import {
-  canonicalJson,
   inOrder,
   NUMBER,
   queriedType,
@@ -8,10 +7,16 @@ import {
   type Condition,
   type ListRecord,
   type Query,
+  type SortKey,
   type Source,
-  type TypeSpec,
 } from '../model';
-import { convert } from './convert';
+import {
+  conditionsAsked,
+  itemsWanted,
+  readyCondition,
+  wantedBy,
+  type ReadyCondition,
+} from './conditions';
 import { recording, type Data, type Recorded } from './data';
 import {
   evaluate,
@@ -26,6 +31,7 @@ import {
   type Run,
 } from './evaluate';
 import { itemOf, type Item, type RecordFields } from './items';
+import { orderKey } from './order-key';
 
 /** A query over some items made ready for one state of the data: in order, and by condition what each holds. */
 interface Ready {
@@ -37,17 +43,6 @@ interface Ready {
   readonly read: Recorded;
   /** Whether something of that is not loaded, so that nobody can tell what it gives. */
   readonly waits: boolean;
-}
-
-interface ReadyCondition {
-  /** The declared type at the end of the path: both sides are compared as it. */
-  readonly type: TypeSpec;
-  readonly is: Condition['is'];
-  readonly source: Source;
-  /** What each item holds, those that hold nothing left out. */
-  readonly held: ReadonlyMap<Item, NonNullable<Known>>;
-  /** The items in order, by what they hold: answers `equals` without looking at all. */
-  readonly byValue: ReadonlyMap<unknown, readonly Item[]>;
 }
 
 /** Kept as long as the data is the same object, so that a page of many repeats sorts nothing twice. */
@@ -83,39 +78,21 @@ function makeReady(
   const read: Recorded = new Set();
   const noted = recording(data, () => read);
   const { missed } = data;
-  const sorted = sortedItems(query, items(noted), noted);
-  const condition = ({ path, is, source }: Condition): ReadyCondition => {
-    const held = new Map<Item, NonNullable<Known>>();
-    const byValue = new Map<unknown, Item[]>();
-    for (const item of sorted) {
-      const value = fieldOf(item, path, noted);
-      if (value === null) continue;
-      held.set(item, value);
-      const key = valueKey(value);
-      const list = byValue.get(key);
-      if (list) list.push(item);
-      else byValue.set(key, [item]);
-    }
-    return { type: typeAlong(type, path, noted) ?? TEXT, is, source, held, byValue };
-  };
-  const conditions = Object.keys(query.where)
-    .sort()
-    .filter((id) => !asksNothing(query.where[id]!))
-    .map((id) => condition(query.where[id]!));
+  const keys = inOrder(query.order).map(([, key]) => key);
+  const sorted = sortedItems(items(noted), keys, type, noted);
+  const condition = (id: string, asked: Condition) =>
+    readyCondition(id, asked, sorted, type, noted);
+  const conditions = conditionsAsked(query).map(([id, asked]) => condition(id, asked));
+  // Of what refers to many, those are related that share one.
+  const isList = query.related && typeAlong(type, query.related.path, noted)?.kind === 'entries';
   const related =
     query.related &&
-    condition({ path: query.related.path, is: 'equals', source: query.related.to });
+    condition('', {
+      path: query.related.path,
+      is: isList ? 'contains' : 'equals',
+      source: query.related.to,
+    });
   return { items: sorted, conditions, related, read, waits: data.missed !== missed };
-}
-
-/** Whether a condition compares with nothing yet: one that was just added must not empty the list. */
-export function asksNothing({ source }: Condition): boolean {
-  return source.is === 'value' && (source.value === null || source.value === '');
-}
-
-/** What two values of one type have in common exactly when they are equal. */
-function valueKey(value: NonNullable<Known>): unknown {
-  return typeof value.value === 'object' ? canonicalJson(value.value) : value.value;
 }
 
 /** What a query gives where something it asks for is not loaded; told from no items by identity. */
@@ -137,18 +114,19 @@ export function runQuery(query: Query, names: Names): Queried {
   }
   const { list } = query.from as { list: Source };
   const spec = typeOf(list, names);
-  if (spec?.kind !== 'list') return NO_ITEMS;
+  if (spec?.kind !== 'list' && spec?.kind !== 'entries') return NO_ITEMS;
   const value = evaluate(list, spec, names);
   if (value === WAITING) return WAITED_FOR;
   const answer = (known: Known): Queried => {
-    const records = known?.type === 'list' ? known.value : null;
-    return records === null
-      ? NO_ITEMS
-      : asked(
-          query,
-          readyFor(query, spec.fields, records, () => itemsOf(records, spec.fields), data),
-          names,
-        );
+    if (known?.type === 'entries' && known.value !== null && spec.kind === 'entries') {
+      const ids = known.value;
+      const entries = (noted: Data) => ids.flatMap((id) => noted.entry(id) ?? []);
+      return asked(query, readyFor(query, spec.of ?? '', ids, entries, data), names);
+    }
+    if (known?.type !== 'list' || known.value === null || spec.kind !== 'list') return NO_ITEMS;
+    const records = known.value;
+    const items = () => itemsOf(records, spec.fields);
+    return asked(query, readyFor(query, spec.fields, records, items, data), names);
   };
   if (!(value instanceof Later)) return answer(value);
   return (run) => {
@@ -161,7 +139,7 @@ export function runQuery(query: Query, names: Names): Queried {
 export function queriedItems(query: Query, names: Names): Item['type'] | undefined {
   if ('type' in query.from) return query.from.type;
   const spec = typeOf(query.from.list, names);
-  return spec?.kind === 'list' ? spec.fields : undefined;
+  return spec?.kind === 'list' ? spec.fields : spec?.kind === 'entries' ? spec.of : undefined;
 }
 
 function itemsOf(records: readonly ListRecord[], fields: RecordFields): readonly Item[] {
@@ -171,18 +149,18 @@ function itemsOf(records: readonly ListRecord[], fields: RecordFields): readonly
 /** What a query made ready gives where it stands. */
 function asked(query: Query, ready: Ready, names: Names): Queried {
   if (ready.waits) return WAITED_FOR;
-  const wanted: Result[] = ready.conditions.map(({ source, type }) =>
-    evaluate(source, type, names),
-  );
-  const related = ready.related && evaluate(ready.related.source, ENTRY, names);
+  const wanted = wantedBy(ready.conditions, names);
+  const related = ready.related && evaluate(ready.related.sources[0]!, ENTRY, names);
   const limit = query.limit && evaluate(query.limit, NUMBER, names);
   const offset = query.offset && evaluate(query.offset, NUMBER, names);
-  if ([...wanted, related, limit, offset].includes(WAITING)) return WAITED_FOR;
+  const all: (Result | undefined)[] = [...wanted.flat(), related, limit, offset];
+  if (all.includes(WAITING)) return WAITED_FOR;
   const select = (known: (result: Result) => Known): readonly Item[] => {
     const { missed } = names.data;
     const found = narrowed(
+      query,
       ready,
-      wanted.map(known),
+      wanted.map((each) => each.map(known)),
       related === undefined ? undefined : known(related),
       names.data,
     );
@@ -191,7 +169,7 @@ function asked(query: Query, ready: Ready, names: Names): Queried {
     const most = limit === undefined ? Infinity : count(known(limit), 0);
     return from === 0 && found.length <= most ? found : found.slice(from, from + most);
   };
-  if ([...wanted, related, limit, offset].some((value) => value instanceof Later))
+  if (all.some((value) => value instanceof Later))
     return (run) => select((result) => (result instanceof Later ? result.read(run) : result));
   return select((result) => result as Known);
 }
@@ -202,63 +180,41 @@ function count(value: Known, otherwise: number): number {
   return Math.max(0, Math.floor(value.value));
 }
 
+/** No groups: what stands there must hold. */
+const ALL = { where: {} };
+
 function narrowed(
+  query: Query,
   { conditions, items, related }: Ready,
-  wanted: readonly Known[],
+  wanted: readonly (readonly Known[])[],
   to: Known | undefined,
   data: Data,
 ): readonly Item[] {
-  let found = items;
-  conditions.forEach((condition, i) => {
-    found = meeting(condition, wanted[i]!, found, i === 0);
-  });
+  const found = itemsWanted(items, query, conditions, wanted, data);
   if (!related) return found;
   const entry = to?.type === 'entry' && to.value !== null ? data.entry(to.value) : undefined;
   const held = entry && related.held.get(entry);
   if (!held) return NO_ITEMS;
-  const same = meeting(related, held, found, conditions.length === 0);
-  return same.filter((item) => item !== entry);
-}
-
-/** Those of some items that meet a condition. */
-function meeting(
-  { is, held, byValue }: ReadyCondition,
-  wanted: Known,
-  found: readonly Item[],
-  all: boolean,
-): readonly Item[] {
-  if (wanted === null || wanted.value === null) return NO_ITEMS;
-  if (is === 'equals') {
-    const equal = byValue.get(valueKey(wanted)) ?? NO_ITEMS;
-    if (all) return equal;
-    const also = new Set(equal);
-    return found.filter((item) => also.has(item));
-  }
-  const key = valueKey(wanted) as string | number;
-  return found.filter((item) => {
-    const value = held.get(item);
-    if (!value) return is === 'differs';
-    const own = valueKey(value) as string | number;
-    switch (is) {
-      case 'differs':
-        return own !== key;
-      case 'atLeast':
-        return own >= key;
-      case 'atMost':
-        return own <= key;
-      case 'contains':
-        return String(own).includes(String(key));
-    }
-  });
+  const same = new Set(itemsWanted(items, ALL, [related], [[held]], data));
+  return found.filter((item) => item !== entry && same.has(item));
 }
 
 const NO_ITEMS: readonly Item[] = Object.freeze([]);
 
-function sortedItems(query: Query, items: readonly Item[], data: Data): readonly Item[] {
-  const keys = inOrder(query.order).map(([, key]) => key);
+/** Items by several keys, the first of which counts first; ties by id. */
+export function sortedItems(
+  items: readonly Item[],
+  keys: readonly Pick<SortKey, 'path' | 'descending'>[],
+  type: Item['type'],
+  data: Data,
+): readonly Item[] {
   if (keys.length === 0) return items;
+  const types = keys.map(({ path }) => typeAlong(type, path, data) ?? TEXT);
   const byItem = new Map(
-    items.map((item) => [item, keys.map(({ path }) => sortKey(fieldOf(item, path, data), data))]),
+    items.map((item) => [
+      item,
+      keys.map(({ path }, i) => orderKey(fieldOf(item, path, data), types[i]!, data)),
+    ]),
   );
   return [...items].sort((a, b) => {
     const left = byItem.get(a)!;
@@ -269,14 +225,6 @@ function sortedItems(query: Query, items: readonly Item[], data: Data): readonly
     }
     return a.id < b.id ? -1 : 1;
   });
-}
-
-function sortKey(value: Known, data: Data): string | number | null {
-  if (value === null || value.type === 'hide' || value.type === 'waiting') return null;
-  if (value.type === 'number' || value.type === 'date') return value.value;
-  if (value.type === 'boolean') return Number(value.value);
-  const text = convert(value, TEXT, data);
-  return text?.type === 'text' && text.value !== null ? data.language.sortingKey(text.value) : null;
 }
 
 /**

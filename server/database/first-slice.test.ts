@@ -112,7 +112,7 @@ test('slugs get their redirects from now on', async () => {
     (doc): doc is EntryDoc => doc.kind === 'entry' && doc.type === 'shed',
   )!;
   await server
-    .send({ name: 'setEntry', args: { entry: shed.id, set: { slug: 'another-slug' } } }, seen)
+    .send({ name: 'setSlug', args: { entry: shed.id, slug: 'another-slug' } }, seen)
     .expect(200);
   const after = (await server.documents()).get(shed.id) as EntryDoc;
   expect(after.former).toEqual({ [shed.slug]: true });

@@ -2,6 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { connect } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import { say } from '@sormet/core/said';
+import { bytesHeld } from '../test/collected';
 import { startTestServer, type TestServer } from '../test/test-server';
 import { bytesOf, findFile, PART_BYTES, storeFiles, wholeFile } from './stored-files';
 
@@ -70,8 +71,7 @@ test('readers who take nothing of a film cost a part of it each, not the whole',
   const size = 24 * PART_BYTES;
   const sha256 = await bringIn(film(size));
   const { port } = server.app.address() as AddressInfo;
-  globalThis.gc?.();
-  const before = process.memoryUsage().arrayBuffers;
+  const before = bytesHeld();
   const sockets = Array.from({ length: 20 }, () => {
     const socket = connect(port, '127.0.0.1');
     socket.pause();
@@ -79,7 +79,7 @@ test('readers who take nothing of a film cost a part of it each, not the whole',
     return socket;
   });
   await new Promise((done) => setTimeout(done, 3000));
-  const more = process.memoryUsage().arrayBuffers - before;
+  const more = bytesHeld() - before;
   for (const socket of sockets) socket.destroy();
   expect(more).toBeLessThan(20 * 4 * PART_BYTES);
 });

@@ -13,6 +13,7 @@ function screen<M extends Record<N, ComponentType>, N extends string>(
 }
 
 const content = screen(() => import('../screens/content/ContentScreen'), 'ContentScreen');
+const fields = screen(() => import('../screens/content/ContentScreen'), 'FieldsScreen');
 
 /** Every screen has an address of its own. */
 export const routes = createBrowserRouter([
@@ -69,6 +70,7 @@ export const routes = createBrowserRouter([
               },
               { path: 'content', ...content },
               { path: 'content/:type', ...content },
+              { path: 'content/:type/fields', ...fields },
               { path: 'content/:type/:entry', ...content },
               {
                 path: 'releases',

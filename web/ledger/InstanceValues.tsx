@@ -3,7 +3,7 @@ import { HeadedTable } from '../parts/HeadedTable';
 import type { Selected } from './use-selected';
 import { GroupCell } from './GroupCell';
 import { NameRow } from './NameRow';
-import { groupsOf } from './property-groups';
+import { groupsOf } from '../parts/grouped/groups-of';
 import { PartsOfInstance } from './PartsOfInstance';
 import { PropertyRow } from './PropertyRow';
 import { ShownRow } from './ShownRow';
@@ -14,7 +14,7 @@ export function InstanceValues({ selected }: { selected: Selected }): ReactNode 
   const { component, node, doc, id } = selected;
   const fits = useWhatFits(selected);
   if (!component || node.kind !== 'instance') return null;
-  const groups = groupsOf(component.properties, component.groups);
+  const groups = groupsOf(component.properties, component.groups, 'Properties');
   return (
     <>
       {fits.offers}

@@ -1,20 +1,35 @@
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { rootOf, type ComponentDoc } from '@sormet/core/model';
 import { HeadedTable } from '../parts/HeadedTable';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';
 import { AddProperty } from './property/AddProperty';
 import { GroupHead } from './property/GroupHead';
-import { OrderedByDragging } from './property/ordering';
+import { OrderedByDragging } from '../parts/grouped/OrderedByDragging';
+import { groupsOf } from '../parts/grouped/groups-of';
+import { useSync } from '../site/SiteProvider';
+import { standingOfProperties } from './property/standing-of-properties';
 import { PropertyLine } from './property/PropertyLine';
 import { TakeBackLoose } from './property/TakeBackLoose';
-import { groupsOf } from './property-groups';
 import './property/property.css';
 
 /** What a definition exposes, in the order in which it is set: named, grouped, ordered, helped, required. */
 export function PropertiesTable({ component }: { component: ComponentDoc }): ReactNode {
   const dispatch = useAppDispatch();
-  const groups = groupsOf(component.properties, component.groups);
+  const sync = useSync();
+  const groups = useMemo(
+    () => groupsOf(component.properties, component.groups, 'Properties'),
+    [component.properties, component.groups],
+  );
+  const standing = useMemo(
+    () =>
+      standingOfProperties(
+        component,
+        groups.flatMap(({ rows }) => rows.map(([id]) => id)),
+        sync,
+      ),
+    [component, groups, sync],
+  );
   if (groups.length === 0)
     return (
       <>
@@ -33,10 +48,9 @@ export function PropertiesTable({ component }: { component: ComponentDoc }): Rea
         <AddProperty component={component} />
       </>
     );
-  const order = groups.flatMap(({ rows }) => rows.map(([id]) => id));
   return (
     <>
-      <OrderedByDragging component={component} order={order}>
+      <OrderedByDragging standing={standing}>
         <HeadedTable
           label="Properties of the definition"
           heads={[
@@ -59,7 +73,7 @@ export function PropertiesTable({ component }: { component: ComponentDoc }): Rea
                   component={component}
                   id={id}
                   made={made}
-                  order={order}
+                  standing={standing}
                   group={
                     i > 0 ? null : (
                       <GroupHead component={component} group={key} label={label} rows={rows} />

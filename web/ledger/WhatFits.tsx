@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Button, Checkbox } from 'antd';
-import { newId, queriedType, repeatsAround, type Source } from '@sormet/core/model';
-import { fitsOfType, type ControlRow, type Fit } from '@sormet/core/edit';
+import { newId, repeatsAround, type Documents, type Source } from '@sormet/core/model';
+import { fitsOfType, repeatedType, type ControlRow, type Fit } from '@sormet/core/edit';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { fittingFields } from '../values/fields';
 import { ChoiceCell } from '../parts/ChoiceCell';
@@ -12,10 +12,12 @@ import { holdsAt } from './what-shows';
 type FieldSource = Extract<Source, { is: 'field' }>;
 
 /** What gives entries where something is selected: the nearest repeat, else the page; nothing where none does. */
-function giverOf({ doc, id }: Selected): { type: string; from: FieldSource['from'] } | undefined {
+function giverOf(
+  documents: Documents,
+  { doc, id }: Selected,
+): { type: string; from: FieldSource['from'] } | undefined {
   for (const repeat of repeatsAround(doc, id)) {
-    const node = doc.nodes[repeat];
-    const type = node?.kind === 'repeat' ? queriedType(node.query) : undefined;
+    const type = repeatedType(documents, doc, repeat);
     if (type !== undefined) return { type, from: { repeat } };
   }
   return doc.kind === 'page' && doc.entries !== null
@@ -31,7 +33,7 @@ export function useWhatFits(selected: Selected): { button: ReactNode; offers: Re
   const { documents } = useDerived();
   const sync = useSync();
   const [offers, setOffers] = useState<readonly (Fit & { taken: boolean })[] | null>(null);
-  const giver = giverOf(selected);
+  const giver = giverOf(documents, selected);
   if (!giver) return { button: null, offers: null };
   const { doc, id } = selected;
   const offer = () =>

@@ -1,12 +1,14 @@
 import { Documents, treeDocOf, type EntryDoc } from '@sormet/core/model';
 import { Reach } from '@sormet/core/reach';
 import { build, Linker, type Built, type Picks } from '@sormet/core/resolve';
-import { dataOf, type Data } from '@sormet/core/value';
+import { dataOf, dataWithDrafts, type Data } from '@sormet/core/value';
 
 /** What is worked out from the documents and brought up to date with them. */
 export interface Derived {
   readonly documents: Documents;
   readonly data: Data;
+  /** The same with drafts among it; made when somebody asks. */
+  readonly withDrafts: () => Data;
   readonly reach: Reach;
   readonly linker: Linker;
   /** A document as it shows, for an entry where it is made from entries; worked out once for each state. */
@@ -22,6 +24,7 @@ export class Deriving {
   private readonly reach = new Reach();
   private readonly trees = new Map<string, { documents: Documents; built: Built }>();
   private last: Derived | undefined;
+  private drafts: { documents: Documents; data: Data } | undefined;
 
   /** The same object as long as the documents are the same. */
   from(documents: Documents): Derived {
@@ -31,11 +34,18 @@ export class Deriving {
     this.last = {
       documents,
       data,
+      withDrafts: () => this.draftsOf(documents),
       reach: this.reach,
       linker: this.linker,
       builtOf: (doc, entry, picks) => this.builtOf(documents, data, doc, entry, picks),
     };
     return this.last;
+  }
+
+  private draftsOf(documents: Documents): Data {
+    if (this.drafts?.documents !== documents)
+      this.drafts = { documents, data: dataWithDrafts(documents, this.drafts?.data) };
+    return this.drafts.data;
   }
 
   private builtOf(

@@ -48,3 +48,7 @@ give(HTMLElement.prototype, {
   scrollTo: () => undefined,
   checkVisibility: () => true,
 });
+
+// jsdom lays no pseudo-elements out and says so at length whenever a package asks for their style.
+const styleOf = window.getComputedStyle.bind(window);
+window.getComputedStyle = (element) => styleOf(element);

@@ -2,7 +2,7 @@ import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { stepped, steppedToken } from '@sormet/core/style';
 import { useDerived } from '../site/SiteProvider';
 import type { EditorProps } from './editor-props';
-import { readLength, wordsOfLength } from './length-words';
+import { readLength, wordsOfLength } from '@sormet/core/format';
 import { useDraft } from '../parts/use-draft';
 import { UnitMenu } from '../parts/UnitMenu';
 import { Wrong } from '../parts/Wrong';

@@ -4,7 +4,7 @@ import { allOf } from '@sormet/core/model';
 import { useDerived } from '../site/SiteProvider';
 import { Wrong } from '../parts/Wrong';
 import type { EditorProps } from './editor-props';
-import { readLink } from './read-link';
+import { readLink } from '@sormet/core/format';
 import { linkWords } from '../words';
 
 /** A page or entry of the site, chosen by typing (an anchor on it with #), a mail address, a telephone number, or any address that may stand in a page. */

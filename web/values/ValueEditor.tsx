@@ -34,6 +34,7 @@ export function waysToEdit(type: TypeSpec): 'typed' | 'chosen' | 'shown' {
     case 'image':
     case 'video':
     case 'entry':
+    case 'entries':
     case 'choice':
     case 'colour':
     case 'tag':
@@ -129,6 +130,23 @@ export function ValueEditor(given: EditorProps): ReactNode {
             .filter((entry) => type.of === undefined || entry.type === type.of)
             .map((entry) => ({ value: entry.id, label: entryTitle(documents, entry) }))}
           onChoose={(chosen) => onChange({ type: 'entry', value: chosen }, null)}
+        />
+      );
+    case 'entries':
+      return (
+        <Select
+          size="small"
+          mode="multiple"
+          variant="borderless"
+          showSearch={{ optionFilterProp: 'label' }}
+          aria-label={label}
+          defaultOpen={props.open ?? false}
+          value={Array.isArray(held) ? (held as string[]) : []}
+          placeholder={placeholder ?? ' '}
+          options={allOf(documents, 'entry')
+            .filter((entry) => type.of === undefined || entry.type === type.of)
+            .map((entry) => ({ value: entry.id, label: entryTitle(documents, entry) }))}
+          onChange={(chosen) => onChange({ type: 'entries', value: chosen }, null)}
         />
       );
     case 'choice':

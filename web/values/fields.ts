@@ -7,11 +7,11 @@ import {
   type NodeId,
   type Source,
   type TreeDoc,
-  queriedType,
   type TypeSpec,
   type ValueKind,
   own,
 } from '@sormet/core/model';
+import { repeatedType } from '@sormet/core/edit';
 import { feeds } from '@sormet/core/value';
 
 /** A field that can be bound: how people see it, and the source it makes. */
@@ -65,8 +65,7 @@ export function fittingFields(
     for (const each of across) each();
   };
   for (const repeat of repeatsAround(doc, node)) {
-    const stored = own(doc.nodes, repeat);
-    const queried = stored?.kind === 'repeat' ? queriedType(stored.query) : undefined;
+    const queried = repeatedType(documents, doc, repeat);
     if (queried !== undefined) addType(queried, { repeat });
   }
   if (doc.kind === 'page' && doc.entries !== null) addType(doc.entries, 'page');
@@ -89,15 +88,12 @@ export function fieldLabel(
   doc: TreeDoc,
   source: Extract<Source, { is: 'field' }>,
 ): string {
-  const repeat = source.from === 'page' ? undefined : own(doc.nodes, source.from.repeat);
   let typeId =
     source.from === 'page'
       ? doc.kind === 'page'
         ? doc.entries
         : null
-      : repeat?.kind === 'repeat'
-        ? (queriedType(repeat.query) ?? null)
-        : null;
+      : (repeatedType(documents, doc, source.from.repeat) ?? null);
   const words: string[] = [];
   const first = typeId && docOf(documents, 'type', typeId);
   words.push(first ? first.name.toLowerCase() : 'content that is gone');

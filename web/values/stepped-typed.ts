@@ -1,6 +1,6 @@
 import type { Token, Typed } from '@sormet/core/model';
 import { steppedValue } from '../parts/stepped-value';
-import { readLength, wordsOfLength } from './length-words';
+import { readLength, wordsOfLength } from '@sormet/core/format';
 
 /**
  * What a number or a length becomes while its label is dragged, by so many steps; a length that is a token goes along the

@@ -1,4 +1,4 @@
-import { inOrder, type Documents, type TypeSpec, type ValueKind } from '@sormet/core/model';
+import { docOf, inOrder, type Documents, type TypeSpec, type ValueKind } from '@sormet/core/model';
 import { chosenOptions } from './chosen-options';
 
 /** The words for what a property holds, in the order in which they are offered. */
@@ -15,6 +15,7 @@ export const KIND_WORDS: Readonly<Record<ValueKind, string>> = {
   choice: 'choice',
   date: 'date',
   entry: 'entry',
+  entries: 'list of entries',
   list: 'list of records',
   tag: 'tag',
   theme: 'theme',
@@ -38,6 +39,11 @@ export function typeWords(documents: Documents, type: TypeSpec): string {
         .filter(([, { gone }]) => gone === undefined)
         .map(([, { label }]) => label)
         .join(', ')}`;
+    case 'entry':
+    case 'entries': {
+      const of = type.of === undefined ? undefined : docOf(documents, 'type', type.of);
+      return of ? `${word}: ${of.plural.toLowerCase()}` : word;
+    }
     case 'list':
       return `${word}: ${inOrder(type.fields)
         .map(([, { label }]) => label)

@@ -78,6 +78,16 @@ export function valueWords(
       const entry = docOf(documents, 'entry', value.value);
       return entry ? entryTitle(documents, entry) : 'an entry that is gone';
     }
+    case 'entries':
+      return (
+        languageOf(documents.site.language).list(
+          value.value.map((id) => {
+            const entry = docOf(documents, 'entry', id);
+            return entry ? entryTitle(documents, entry) : 'an entry that is gone';
+          }),
+          'and',
+        ) || 'nothing'
+      );
     case 'rich':
       return richWords(value.value).trim() || 'nothing';
     case 'colour':

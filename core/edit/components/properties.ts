@@ -7,7 +7,7 @@ import { propertyOf } from '../control';
 import { defineEdit, gone, refuse } from '../define';
 import { componentName } from '../names';
 import { keyTaken, PropertyKey } from './adding-properties';
-import { ordersPutting } from './ordering';
+import { ordersPutting } from '../ordering';
 
 /** Before which other a thing is put; `null` for last. */
 const BEFORE = Type.Union([Id, Type.Null()]);

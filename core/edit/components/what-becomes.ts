@@ -2,7 +2,6 @@ import {
   docOf,
   nodeIn,
   own,
-  sameJson,
   type ComponentDoc,
   type DocId,
   type Documents,
@@ -11,10 +10,8 @@ import {
   type Typed,
   type TypeSpec,
 } from '../../model';
-import { convert, feeds, type Data } from '../../value';
-
-/** What one stored value will show as a new type: the same, something made of it, nothing; or nothing as before. */
-export type Becomes = 'kept' | 'converted' | 'empty' | 'was empty';
+import { feeds, type Data } from '../../value';
+import { becomingOf, type Becomes } from '../becoming';
 
 /** A stored value of a property, where it stands, and what becomes of it. */
 export interface Becoming {
@@ -48,18 +45,7 @@ export function whatBecomes(
       const stays = type !== null && (from === undefined || feeds(from.kind, type.kind));
       return { doc, node, source, becomes: stays ? 'kept' : 'empty', then: null };
     }
-    const before = convert(source, made.type, data);
-    const then = type === null ? null : convert(source, type, data);
-    const becomes = !before
-      ? then
-        ? 'converted'
-        : 'was empty'
-      : !then
-        ? 'empty'
-        : before.type === then.type && sameJson(before.value, then.value)
-          ? 'kept'
-          : 'converted';
-    return { doc, node, source, becomes, then };
+    return { doc, node, source, ...becomingOf(source, made.type, type, data) };
   };
   const set = instances.flatMap(({ from, node }) => {
     const stored = nodeIn(documents, from, node);

@@ -1,10 +1,14 @@
 import { Type } from '@sinclair/typebox';
-import { claim, docOf, type Documents, EntryDoc, own, TypeDoc, Typed } from '../../model';
+import { claim, docOf, type Documents, EntryDoc, LARGEST_EDIT, own, Typed } from '../../model';
 import { say } from '../../said';
 import { exact, Id } from '../args';
 import { change, type Change, changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
 import { entryName } from '../names';
+import { typeName } from './types';
+
+/** How many entries one edit is about. */
+const SEVERAL = { minItems: 1, maxItems: LARGEST_EDIT };
 
 /** Adds an entry of a content type. */
 export const addEntry = defineEdit({
@@ -23,14 +27,44 @@ export const addEntry = defineEdit({
     }),
 });
 
-/** Removes an entry. What showed it shows as if the value were empty. */
-export const removeEntry = defineEdit({
-  args: Type.Object({ entry: Id }, exact),
-  run(documents, { entry }) {
-    const doc = docOf(documents, 'entry', entry);
-    return doc ? [change(entry, '', doc, undefined)] : gone('the-entry', entry);
+/** Adds several entries at once: duplicates of some, rows that were pasted. */
+export const addEntries = defineEdit({
+  args: Type.Object({ entries: Type.Array(EntryDoc, SEVERAL) }, exact),
+  run(documents, { entries }) {
+    if (new Set(entries.map(({ id }) => id)).size < entries.length) return refuse(say('ids-taken'));
+    const changes: Change[] = [];
+    for (const entry of entries) {
+      if (documents.get(entry.id)) return refuse(say('id-taken'), entry.id);
+      changes.push(
+        change(entry.id, '', undefined, entry),
+        ...slugTaken(documents, entry.type, entry.slug),
+      );
+    }
+    return changes;
   },
-  told: (documents, { entry }) => say('removed-thing', { what: entryName(documents, entry) }),
+  told: (documents, { entries }) =>
+    say('added-entries', {
+      many: entries.length,
+      type: typeName(documents, entries[0]?.type ?? ''),
+    }),
+});
+
+/** Removes entries. What showed them shows as if the value were empty. */
+export const removeEntries = defineEdit({
+  args: Type.Object({ entries: Type.Array(Id, { ...SEVERAL, uniqueItems: true }) }, exact),
+  run(documents, { entries }) {
+    const changes: Change[] = [];
+    for (const entry of entries) {
+      const doc = docOf(documents, 'entry', entry);
+      if (!doc) return gone('the-entry', entry);
+      changes.push(change(entry, '', doc, undefined));
+    }
+    return changes;
+  },
+  told: (documents, { entries }) =>
+    entries.length === 1
+      ? say('removed-thing', { what: entryName(documents, entries[0]!) })
+      : say('removed-entries', { many: entries.length }),
 });
 
 /** Sets a field of an entry; `null` empties it. */
@@ -54,42 +88,88 @@ export const setField = defineEdit({
   },
 });
 
-/** Gives an entry another slug, or makes it a draft; addresses with the old slug lead to the new ones. */
-export const setEntry = defineEdit({
+/** Sets fields of several entries at once, as a block of cells is pasted, filled or emptied; `null` empties one. */
+export const setFields = defineEdit({
   args: Type.Object(
     {
-      entry: Id,
-      set: Type.Union([
-        Type.Object({ slug: Type.String({ maxLength: 120 }) }, exact),
-        Type.Object({ draft: Type.Boolean() }, exact),
-      ]),
+      values: Type.Array(
+        Type.Object({ entry: Id, field: Id, value: Type.Union([Typed, Type.Null()]) }, exact),
+        SEVERAL,
+      ),
     },
     exact,
   ),
-  run(documents, { entry, set }) {
+  run(documents, { values }) {
+    const changes = new Map<string, Change[]>();
+    for (const { entry, field, value } of values) {
+      const doc = docOf(documents, 'entry', entry);
+      if (!doc) return gone('the-entry', entry);
+      const type = docOf(documents, 'type', doc.type);
+      if (!type || !own(type.fields, field)) return gone('the-field', entry);
+      // Of two values for one cell the later holds.
+      changes.set(
+        `${entry} ${field}`,
+        changeTo(documents, entry, ['values', field], value ?? undefined),
+      );
+    }
+    return [...changes.values()].flat();
+  },
+  told: (documents, { values }) => {
+    const entries = new Set(values.map(({ entry }) => entry));
+    const [first] = entries;
+    return entries.size === 1
+      ? say('set-fields-of', { many: values.length, entry: entryName(documents, first!) })
+      : say('set-fields', { many: values.length, entries: entries.size });
+  },
+});
+
+/** Makes several entries drafts, or ready to be published. */
+export const setDrafts = defineEdit({
+  args: Type.Object(
+    { entries: Type.Array(Id, { ...SEVERAL, uniqueItems: true }), draft: Type.Boolean() },
+    exact,
+  ),
+  run(documents, { entries, draft }) {
+    const changes: Change[] = [];
+    for (const entry of entries) {
+      if (!docOf(documents, 'entry', entry)) return gone('the-entry', entry);
+      changes.push(...changeTo(documents, entry, ['draft'], draft));
+    }
+    return changes;
+  },
+  told: (documents, { entries, draft }) => {
+    const [only] = entries;
+    const what =
+      entries.length === 1
+        ? entryName(documents, only!)
+        : say('entries-counted', { many: entries.length });
+    return draft ? say('made-draft', { what }) : say('made-ready', { what });
+  },
+});
+
+/** Gives an entry another slug; addresses with the old one lead to the new ones. */
+export const setSlug = defineEdit({
+  args: Type.Object({ entry: Id, slug: Type.String({ maxLength: 120 }) }, exact),
+  run(documents, { entry, slug }) {
     const doc = docOf(documents, 'entry', entry);
     if (!doc) return gone('the-entry', entry);
-    if ('draft' in set) return changeTo(documents, entry, ['draft'], set.draft);
-    if (set.slug === doc.slug) return [];
+    if (slug === doc.slug) return [];
     const former: Record<string, true> = { ...doc.former };
     if (!doc.draft) former[doc.slug] = true;
-    delete former[set.slug];
+    delete former[slug];
     return [
-      ...changeTo(documents, entry, ['slug'], set.slug),
+      ...changeTo(documents, entry, ['slug'], slug),
       ...changeTo(
         documents,
         entry,
         ['former'],
         Object.keys(former).length > 0 ? former : undefined,
       ),
-      ...slugTaken(documents, doc.type, set.slug).filter(({ doc: id }) => id !== entry),
+      ...slugTaken(documents, doc.type, slug).filter(({ doc: id }) => id !== entry),
     ];
   },
-  told: (documents, { entry, set }) => {
-    const name = entryName(documents, entry);
-    if ('slug' in set) return say('gave-slug', { entry: name, slug: set.slug });
-    return set.draft ? say('made-draft', { what: name }) : say('made-ready', { what: name });
-  },
+  told: (documents, { entry, slug }) =>
+    say('gave-slug', { entry: entryName(documents, entry), slug }),
 });
 
 /** The same for a slug among the entries of a type. */
@@ -98,14 +178,3 @@ function slugTaken(documents: Documents, type: string, slug: string): Change[] {
     .claiming(claim.formerSlug(type, slug))
     .flatMap((id) => changeTo(documents, id, ['former', slug], undefined));
 }
-
-/** Adds a content type. */
-export const addType = defineEdit({
-  args: Type.Object({ type: TypeDoc }, exact),
-  run(documents, { type }) {
-    return documents.get(type.id)
-      ? refuse(say('id-taken'), type.id)
-      : [change(type.id, '', undefined, type)];
-  },
-  told: (_, { type }) => say('added-type', { type: type.plural }),
-});

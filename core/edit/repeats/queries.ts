@@ -1,5 +1,13 @@
 import { Type } from '@sinclair/typebox';
-import { Condition, nodeIn, SortKey, Source, sameJson, treeDocOf } from '../../model';
+import {
+  Condition,
+  ConditionGroup,
+  nodeIn,
+  SortKey,
+  Source,
+  sameJson,
+  treeDocOf,
+} from '../../model';
 import { say } from '../../said';
 import { exact, Id } from '../args';
 import { changeTo } from '../changes';
@@ -23,6 +31,10 @@ export const setQuery = defineEdit({
         Type.Object({ offset: Type.Union([Source, Type.Null()]) }, exact),
         Type.Object({ where: Id, condition: Type.Union([Condition, Type.Null()]) }, exact),
         Type.Object({ order: Id, key: Type.Union([SortKey, Type.Null()]) }, exact),
+        /** A group of conditions; taken away with all that stands in it. */
+        Type.Object({ group: Id, made: Type.Union([ConditionGroup, Type.Null()]) }, exact),
+        /** Whether any of what stands at the top will do. */
+        Type.Object({ any: Type.Boolean() }, exact),
       ]),
     },
     exact,
@@ -35,6 +47,20 @@ export const setQuery = defineEdit({
     if ('limit' in set) return changeTo(documents, doc, [...at, 'limit'], set.limit ?? undefined);
     if ('offset' in set)
       return changeTo(documents, doc, [...at, 'offset'], set.offset ?? undefined);
+    if ('any' in set) return changeTo(documents, doc, [...at, 'any'], set.any || undefined);
+    if ('group' in set) {
+      const { groups = {}, where } = stored.query;
+      const kept: Record<string, ConditionGroup> = { ...groups };
+      if (set.made) kept[set.group] = set.made;
+      const gone = set.made ? new Set<string>() : within(groups, set.group);
+      for (const each of gone) delete kept[each];
+      return [
+        ...changeTo(documents, doc, [...at, 'groups'], isNone(kept) ? undefined : kept),
+        ...Object.keys(where)
+          .filter((id) => gone.has(where[id]!.group ?? ''))
+          .flatMap((id) => changeTo(documents, doc, [...at, 'where', id], undefined)),
+      ];
+    }
     if ('where' in set)
       return changeTo(documents, doc, [...at, 'where', set.where], set.condition ?? undefined);
     if ('order' in set)
@@ -53,3 +79,15 @@ export const setQuery = defineEdit({
   },
   told: (documents, { doc, node }) => say('set-query', { what: named(documents, doc, node) }),
 });
+
+const isNone = (record: object) => Object.keys(record).length === 0;
+
+/** A group of conditions with all that stand in it, however deep. */
+function within(groups: Readonly<Record<string, ConditionGroup>>, group: string): Set<string> {
+  const found = new Set([group]);
+  for (let before = 0; before < found.size;) {
+    before = found.size;
+    for (const id in groups) if (found.has(groups[id]!.group ?? '')) found.add(id);
+  }
+  return found;
+}

@@ -372,8 +372,8 @@ describe('addresses', () => {
   const run = (...edits: NamedEdit[]) =>
     edits.reduce((documents, edit) => done(documents, edit).documents, site);
   const slug = (to: string): NamedEdit => ({
-    name: 'setEntry',
-    args: { entry: 'shed-old', set: { slug: to } },
+    name: 'setSlug',
+    args: { entry: 'shed-old', slug: to },
   });
   const path = (to: string, of = 'about'): NamedEdit => ({
     name: 'setPath',

@@ -6,7 +6,6 @@ import {
   literal,
   PLAIN_THEME,
   own,
-  queriedType,
   repeatsAround,
   type Documents,
   type FieldId,
@@ -20,6 +19,7 @@ import { say } from '../../said';
 import { canStandFor, typedWith, type ExpressionName, type Typing } from '../../expression';
 import { feeds, givesOf } from '../../value';
 import { keyFor } from '../control';
+import { repeatedType } from '../repeats/over';
 
 /** How many references are followed. */
 const FARTHEST = 2;
@@ -85,8 +85,7 @@ export function namesAt(
     addFields('page', name, doc.entries, (path) => ({ is: 'field', from: 'page', path }), []);
   }
   (node === null ? [] : repeatsAround(doc, node)).forEach((repeat, i) => {
-    const stored = own(doc.nodes, repeat);
-    const type = stored?.kind === 'repeat' ? queriedType(stored.query) : undefined;
+    const type = repeatedType(documents, doc, repeat);
     if (type === undefined) return;
     const name = docOf(documents, 'type', type)?.name.toLowerCase() ?? '';
     const of = (path: FieldId[]): Source => ({ is: 'field', from: { repeat }, path });

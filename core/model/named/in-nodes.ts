@@ -175,9 +175,15 @@ const QUERY: Members<Query> = {
       const path = pathIn(query, condition.path, on);
       const compared = mapSource(condition.source, on, [...inner, 'source']);
       if (!path || !compared) return undefined;
-      const same = path === condition.path && compared === condition.source;
-      return [id, same ? condition : { ...condition, path, source: compared }];
+      const or = condition.or && sources(condition.or, on, [...inner, 'or'], condition);
+      const same = path === condition.path && compared === condition.source && or === condition.or;
+      return [
+        id,
+        same ? condition : { ...condition, path, source: compared, ...(or ? { or } : {}) },
+      ];
     }),
+  groups: plain,
+  any: plain,
   order: (order, on, at, query) =>
     mapRecord(order, at, (key, _, id) => {
       const path = pathIn(query, key.path, on);

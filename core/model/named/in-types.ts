@@ -27,6 +27,13 @@ const SPECS: Specs = {
     const { of: _, ...rest } = spec;
     return of === undefined ? rest : { ...rest, of };
   },
+  entries(spec, on) {
+    if (spec.of === undefined) return spec;
+    const of = on.named({ is: 'type', id: spec.of, by: 'choice' });
+    if (of === spec.of) return spec;
+    const { of: _, ...rest } = spec;
+    return of === undefined ? rest : { ...rest, of };
+  },
   theme(spec, on) {
     const of = mapChoices(spec.of, (id) => on.named({ is: 'theme', id, by: 'choice' }));
     return of === spec.of ? spec : { ...spec, of };

@@ -34,6 +34,10 @@ const VALUES: Values = {
     return { ...rest, asset, ...(still === undefined ? {} : { poster: still }) };
   },
   entry: (value, on) => on.named({ is: 'entry', id: value, by: 'value' }) ?? null,
+  entries: (value, on) => {
+    const now = value.flatMap((id) => on.named({ is: 'entry', id, by: 'value' }) ?? []);
+    return now.length === value.length && now.every((id, i) => id === value[i]) ? value : now;
+  },
   theme: (value, on) => on.named({ is: 'theme', id: value, by: 'value' }) ?? null,
   style: (value, on) => on.named({ is: 'style', id: value, by: 'value' }) ?? null,
   colour: (value, on) => mapToken('colour', value, on),

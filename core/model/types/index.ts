@@ -1,12 +1,13 @@
 import { Type, type Static } from '@sinclair/typebox';
 import type { KindOf } from './kind';
+import { entriesKind } from './entries';
 import { listKind } from './list';
 import { PLAIN_KINDS, specsOf, typedSchemas } from './plain';
 
 export { Option, sameOption } from './choice';
 
 /** Every kind of value there is. */
-export const VALUE_KINDS = [...PLAIN_KINDS, listKind] as const;
+export const VALUE_KINDS = [...PLAIN_KINDS, entriesKind, listKind] as const;
 
 /** The type of what a property, a field or a place takes: its kind, with what belongs to that. */
 export const TypeSpec = Type.Union([...specsOf(VALUE_KINDS)]);

@@ -1,5 +1,10 @@
 /** Why a file of tokens or an icon cannot be read. */
 export const FILES = {
+  'words-no-value': { words: 'text', kind: 'text' },
+  'no-picture-called': { name: 'text' },
+  'no-option-called': { name: 'text' },
+  'no-entry-called': { name: 'text' },
+  'not-by-words': {},
   'group-in-braces': {},
   'group-of-itself': { way: 'list' },
   'names-not-there': { name: 'text' },

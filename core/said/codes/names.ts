@@ -25,6 +25,7 @@ export const NAMES = {
   'an-edit': {},
   'controls-counted': { many: 'number' },
   'things-counted': { many: 'number' },
+  'entries-counted': { many: 'number' },
   'of-component': { what: 'text', component: 'text' },
   'part-in': { part: 'text', whole: 'text' },
   'sharing-picture': {},

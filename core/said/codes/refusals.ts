@@ -13,6 +13,7 @@ export const REFUSALS = {
   'of-another-type': { label: 'text' },
   'from-elsewhere-already': { label: 'text' },
   'root-stays': {},
+  'title-field-stays': {},
   'only-placed-becomes-component': {},
   'holds-slot-of-definition': {},
   'reads-more-than-expected': {},

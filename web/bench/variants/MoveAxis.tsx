@@ -3,7 +3,7 @@ import { docOf, inOrder, own, type ComponentDoc, type PropertyId } from '@sormet
 import { decidedOtherwise, doEdit, isRefusal, type NamedEdit } from '@sormet/core/edit';
 import { Dialog } from '../../parts/Dialog';
 import { Wrong } from '../../parts/Wrong';
-import { placing } from '../../ledger/property/ordering';
+import { placing } from '../../ledger/property/standing-of-properties';
 import { picksWords } from '../../ledger/style/picked';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { count, refusalWords } from '../../words';

@@ -3,7 +3,7 @@ import { X } from 'lucide-react';
 import type { ComponentDoc, Property, PropertyId } from '@sormet/core/model';
 import { DraftField } from '../../values/DraftField';
 import { IconButton } from '../../parts/IconButton';
-import { Grip, useDragged } from './ordering';
+import { Grip, useDragged } from '../../parts/grouped/OrderedByDragging';
 import { useTakingBack } from './TakeBack';
 
 /** The name of a group of properties beside its rows: it is named, moved among the others, taken back as a whole. */

@@ -4,7 +4,7 @@ import { docOf } from '@sormet/core/model';
 import { useDerived } from '../../site/SiteProvider';
 import type { Selected } from '../use-selected';
 import { exposureOf, useExposing } from '../exposing';
-import { groupsOf } from '../property-groups';
+import { groupsOf } from '../../parts/grouped/groups-of';
 
 /** Lifts the properties of an instance inside a definition to that definition's own, a group of them with one press. */
 export function LiftGroups({
@@ -20,13 +20,15 @@ export function LiftGroups({
   const outer = docOf(documents, 'component', selected.doc.id);
   const inner = selected.component;
   if (!outer || !inner) return null;
-  const groups = groupsOf(inner.properties, inner.groups).flatMap(({ key, label, rows: made }) => {
-    const ids = new Set(made.map(([id]) => id));
-    const free = rows.filter(
-      (row) => row.control.of === 'value' && ids.has(row.control.property) && canBeExposed(row),
-    );
-    return free.length > 1 ? [{ key, label, free }] : [];
-  });
+  const groups = groupsOf(inner.properties, inner.groups, 'Properties').flatMap(
+    ({ key, label, rows: made }) => {
+      const ids = new Set(made.map(([id]) => id));
+      const free = rows.filter(
+        (row) => row.control.of === 'value' && ids.has(row.control.property) && canBeExposed(row),
+      );
+      return free.length > 1 ? [{ key, label, free }] : [];
+    },
+  );
   if (groups.length === 0) return null;
   return (
     <p className="ledger-actions">

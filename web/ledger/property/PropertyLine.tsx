@@ -13,27 +13,28 @@ import { ChoiceCell } from '../../parts/ChoiceCell';
 import { DraftField } from '../../values/DraftField';
 import { useLiveText } from '../../parts/use-live-text';
 import { IconButton } from '../../parts/IconButton';
-import { Grip, useDragged } from './ordering';
+import { Grip, useDragged } from '../../parts/grouped/OrderedByDragging';
+import type { Standing } from '../../parts/grouped/standing';
+import { steppingOf } from '../../parts/grouped/stepping';
 import { useTakingBack } from './TakeBack';
 import { sharesLabel } from '../PropertyRow';
 import { WorkedOut } from '../WorkedOut';
 import { TypeCell } from './TypeCell';
 import { useKeptToTyped } from './use-kept-to-typed';
-import { useStanding } from './use-standing';
 
 /** One property of a definition: named, keyed, typed, grouped, helped, and where it stands. */
 export function PropertyLine({
   component,
   id,
   made,
-  order,
+  standing,
   group,
 }: {
   component: ComponentDoc;
   id: PropertyId;
   made: Property;
-  /** All properties as they stand, across groups. */
-  order: readonly PropertyId[];
+  /** All properties as they stand. */
+  standing: Standing;
   group: ReactNode;
 }): ReactNode {
   const sync = useSync();
@@ -45,9 +46,9 @@ export function PropertyLine({
     sync.edit({ name: 'setProperty', args: { ...args, set: change } });
   const isLoose = unconnected(component).has(id);
   const { takeBack, asked } = useTakingBack(component);
-  const { step, regroup } = useStanding(component, id, order);
+  const { step, regroup } = steppingOf(standing, id);
   const [shown, type, leave] = useLiveText(made.label);
-  const { row, mark, ...drag } = useDragged({ is: 'property', id });
+  const { row, mark, ...drag } = useDragged({ is: 'thing', id });
   return (
     <tr ref={row} className={mark}>
       {group}

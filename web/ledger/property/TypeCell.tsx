@@ -1,18 +1,12 @@
 import { useState, type ReactNode } from 'react';
-import {
-  kindOnly,
-  type ComponentDoc,
-  type PropertyId,
-  type TypeSpec,
-  type ValueKind,
-} from '@sormet/core/model';
+import type { ComponentDoc, PropertyId, TypeSpec } from '@sormet/core/model';
 import { useDerived, useSync } from '../../site/SiteProvider';
-import { ChoiceCell } from '../../parts/ChoiceCell';
+import { typeWords } from '../../words';
 import { BecomingDialog } from './Becoming';
-import { KIND_WORDS, typeWords } from '../../words';
-import { hasDetails, TypeDetails } from './TypeDetails';
+import { TypeChoice, TypeMore } from './TypeChoice';
+import { TypeDetails } from './TypeDetails';
 
-/** What a property holds: its kind, chosen anew, and what narrows it. What becomes of stored values is seen before. */
+/** What a property holds. What becomes of stored values is seen before it holds something else. */
 export function TypeCell({
   component,
   property,
@@ -20,53 +14,16 @@ export function TypeCell({
   component: ComponentDoc;
   property: PropertyId;
 }): ReactNode {
-  const { documents } = useDerived();
   const sync = useSync();
-  const [detailing, setDetailing] = useState<TypeSpec | null>(null);
   const [next, setNext] = useState<TypeSpec | null>(null);
   const { label, type, axis } = component.properties[property]!;
-  const word = axis ? 'variant' : KIND_WORDS[type.kind];
   return (
-    <span className="type-cell" title={typeWords(documents, type)}>
+    <>
       {axis ? (
-        word
+        <AxisType label={label} type={type} onNext={setNext} />
       ) : (
-        <ChoiceCell
-          label={`What ${label} holds`}
-          chosen={type.kind}
-          options={(Object.keys(KIND_WORDS) as ValueKind[])
-            .filter((kind) => kind === type.kind || !['tag', 'theme', 'style'].includes(kind))
-            .map((value) => ({ value, label: KIND_WORDS[value] }))}
-          onChoose={(kind) => {
-            if (kind === type.kind) return;
-            const made = kindOnly(kind as ValueKind);
-            // A choice of nothing and a list without fields say nothing yet.
-            if (kind === 'choice' || kind === 'list') setDetailing(made);
-            else setNext(made);
-          }}
-        />
+        <TypeChoice label={label} type={type} onNext={setNext} />
       )}
-      {hasDetails(type) ? (
-        <button
-          type="button"
-          className="as-link type-more"
-          aria-label={`${label}: ${type.kind === 'choice' ? 'options' : type.kind === 'list' ? 'fields' : 'limits'}`}
-          onClick={() => setDetailing(type)}
-        >
-          …
-        </button>
-      ) : null}
-      {detailing ? (
-        <TypeDetails
-          label={label}
-          type={detailing}
-          onDone={(made) => {
-            setDetailing(null);
-            setNext(made);
-          }}
-          onClose={() => setDetailing(null)}
-        />
-      ) : null}
       {next ? (
         <BecomingDialog
           component={component}
@@ -79,6 +36,37 @@ export function TypeCell({
             })
           }
           onClose={() => setNext(null)}
+        />
+      ) : null}
+    </>
+  );
+}
+
+/** An axis stays a choice: its options can be others. */
+function AxisType({
+  label,
+  type,
+  onNext,
+}: {
+  label: string;
+  type: TypeSpec;
+  onNext: (type: TypeSpec) => void;
+}): ReactNode {
+  const { documents } = useDerived();
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <span className="type-cell" title={typeWords(documents, type)}>
+      variant
+      <TypeMore label={label} type={type} onDetail={() => setOpen(true)} />
+      {isOpen ? (
+        <TypeDetails
+          label={label}
+          type={type}
+          onDone={(made) => {
+            setOpen(false);
+            onNext(made);
+          }}
+          onClose={() => setOpen(false)}
         />
       ) : null}
     </span>

@@ -23,9 +23,21 @@ import { useDerived } from '../../site/SiteProvider';
 import { chosenOptions, KIND_WORDS } from '../../words';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 
+const HAS_DETAILS: ReadonlySet<ValueKind> = new Set([
+  'text',
+  'number',
+  'choice',
+  'list',
+  'tag',
+  'theme',
+  'style',
+  'entry',
+  'entries',
+]);
+
 /** Whether there is anything to say of a type beside its kind. */
 export function hasDetails({ kind }: TypeSpec): boolean {
-  return ['text', 'number', 'choice', 'list', 'tag', 'theme', 'style', 'entry'].includes(kind);
+  return HAS_DETAILS.has(kind);
 }
 
 /** What narrows a type: limits, options, fields, what is allowed. Given as a whole, so that what becomes of values is seen first. */
@@ -121,6 +133,7 @@ function Details({
     case 'list':
       return <Fields type={type} onChange={onChange} />;
     case 'entry':
+    case 'entries':
       return (
         <ChoiceCell
           label="Content type"
@@ -129,7 +142,7 @@ function Details({
             { value: '', label: 'any content type' },
             ...allOf(documents, 'type').map(({ id, name }) => ({ value: id, label: name })),
           ]}
-          onChoose={(of) => onChange(of === '' ? { kind: 'entry' } : { kind: 'entry', of })}
+          onChoose={(of) => onChange(of === '' ? { kind: type.kind } : { kind: type.kind, of })}
         />
       );
     case 'tag':

@@ -1,12 +1,10 @@
 import { useState, type ReactNode } from 'react';
 import { Input, Select } from 'antd';
 import { Dialog } from '../../parts/Dialog';
-import { allOf } from '@sormet/core/model';
-import type { NamedEdit } from '@sormet/core/edit';
+import { allOf, docOf, slugOf } from '@sormet/core/model';
 import { emptyPage } from '@sormet/core/ready';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { sentence } from '../../words';
-import { slugOf } from '../slug';
 import { Wrong } from '../../parts/Wrong';
 
 /** Adds a page: its name, its path and what it is made from; it begins as a draft, in the site's surround. */
@@ -29,12 +27,9 @@ export function AddPage({
   const base = under === '/' ? '' : under;
   const suggested = `${base}/${name.trim() === '' ? '' : slugOf(name, 'page')}${entries ? '/<slug>' : ''}`;
   const add = () => {
-    const page = emptyPage(documents, path.trim() || suggested, name.trim());
-    const edit: NamedEdit = {
-      name: 'addPage',
-      args: { page: { ...page, entries: entries || null } },
-    };
-    const refusal = sync.attempt(edit);
+    const of = docOf(documents, 'type', entries);
+    const page = emptyPage(documents, path.trim() || suggested, name.trim(), of);
+    const refusal = sync.attempt({ name: 'addPage', args: { page } });
     if (refusal) return setWrong(sentence(refusal.refused));
     setName('');
     setPath('');

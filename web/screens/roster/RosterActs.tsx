@@ -13,7 +13,7 @@ const TOLD = 6;
 export function RosterActs({
   rows,
   all,
-  column,
+  columns,
   chosen,
   fields,
   wrong,
@@ -24,7 +24,8 @@ export function RosterActs({
   rows: readonly RosterRow[];
   /** How many rows there are, those that are not looked at too. */
   all: number;
-  column: Column | undefined;
+  /** The columns that are selected. */
+  columns: readonly Column[];
   chosen: readonly RosterRow[];
   /** What all that is selected can be bound to. */
   fields: readonly FittingField[];
@@ -40,11 +41,13 @@ export function RosterActs({
           {rows.length === all
             ? count(all, 'instance')
             : `${rows.length} of ${count(all, 'instance')}`}
-          {column && chosen.length > 0 ? (
+          {columns.length > 0 && chosen.length > 0 ? (
             <>
               {', '}
               <b>
-                {column.property.label} of {chosen.length === 1 ? 'one' : chosen.length}
+                {columns.length === 1
+                  ? `${columns[0]!.property.label} of ${chosen.length === 1 ? 'one' : chosen.length}`
+                  : `${columns.length * chosen.length} cells`}
               </b>{' '}
               selected
             </>
@@ -53,7 +56,11 @@ export function RosterActs({
         <Button size="small" disabled={chosen.length < 2} onClick={onFillDown}>
           Fill down <kbd>Ctrl+D</kbd>
         </Button>
-        <Button size="small" disabled={!column || chosen.length === 0} onClick={onTakeBack}>
+        <Button
+          size="small"
+          disabled={columns.length === 0 || chosen.length === 0}
+          onClick={onTakeBack}
+        >
           Back to default <kbd>Del</kbd>
         </Button>
         <span className="roster-bind">

@@ -1,7 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
-import { docOf } from '@sormet/core/model';
+import { docOf, own } from '@sormet/core/model';
 import { MOST_CONTROLS } from '@sormet/core/edit';
+import { atCell, rangeOf, type At } from '../../parts/grid/walking';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { fieldsForAll } from './bindable';
 import { pastedBlock, type Given } from './pasted-block';
@@ -9,7 +10,6 @@ import { RosterActs } from './RosterActs';
 import { RosterHead } from './RosterHead';
 import { RosterTable } from './RosterTable';
 import { useRoster, type Looking } from './use-roster';
-import { rangeOf, type At } from './walking';
 import '../screens.css';
 import './Roster.css';
 
@@ -24,7 +24,7 @@ export function RosterScreen(): ReactNode {
   const component = docOf(documents, 'component', id);
   const [looking, setLooking] = useState<Looking>({ filter: '', standing: 'any', sort: null });
   const { columns, rows, all } = useRoster(documents, reach, component, looking);
-  const [at, setAt] = useState<At>({ row: 0, to: 0, column: 0 });
+  const [at, setAt] = useState<At>(atCell(0, 0));
   const [wrong, setWrong] = useState<readonly string[]>([]);
   if (!component)
     return (
@@ -33,9 +33,11 @@ export function RosterScreen(): ReactNode {
         <Link to={`/sites/${sync.site}/library`}>To the library</Link>
       </>
     );
-  const { first, last } = rangeOf(at);
-  const chosen = rows.slice(first, last + 1);
-  const column = columns[at.column];
+  const { top, bottom, left, right } = rangeOf(at);
+  const chosen = rows.slice(top, bottom + 1);
+  const across = columns.slice(left, right + 1);
+  // What is bound is bound to something that fits one property.
+  const column = across.length === 1 ? across[0] : undefined;
   const set = (given: readonly Given[], group: string | null = null) => {
     if (given.length === 0) return;
     if (given.length > MOST_CONTROLS)
@@ -51,20 +53,19 @@ export function RosterScreen(): ReactNode {
   };
   const fillDown = () => {
     const [from, ...rest] = chosen;
-    if (!from || !column || rest.length === 0) return;
-    const source = from.instance.values[column.id] ?? null;
+    if (!from || rest.length === 0) return;
+    const given = across.map((of) => ({ of, source: own(from.instance.values, of.id) ?? null }));
     // What is bound is bound to something of the place where it stands: only values go down.
-    if (source && source.is !== 'value')
+    if (given.some(({ source }) => source && source.is !== 'value'))
       return setWrong([
         'What is bound is bound where it stands: bind the others by the list above.',
       ]);
-    set(rest.map((row) => ({ row, column, source })));
+    set(rest.flatMap((row) => given.map(({ of, source }) => ({ row, column: of, source }))));
   };
-  const takeBack = () => {
-    if (column) set(chosen.map((row) => ({ row, column, source: null })));
-  };
+  const takeBack = () =>
+    set(chosen.flatMap((row) => across.map((of) => ({ row, column: of, source: null }))));
   const paste = (text: string) => {
-    const target = { rows, columns, first, column: at.column, selected: chosen.length };
+    const target = { rows, columns, top, bottom, left, right };
     const pasted = pastedBlock(documents, text, target);
     if (pasted.wrong.length > 0) setWrong(['Nothing was pasted.', ...pasted.wrong]);
     else set(pasted.given);
@@ -77,7 +78,7 @@ export function RosterScreen(): ReactNode {
       <RosterActs
         rows={rows}
         all={all}
-        column={column}
+        columns={across}
         chosen={chosen}
         fields={fields}
         wrong={wrong}

@@ -1,7 +1,9 @@
-import Papa from 'papaparse';
 import { literal, type Documents, type Source } from '@sormet/core/model';
 import type { RosterRow } from '@sormet/core/edit';
-import { readCell } from './read-cell';
+import { pastedLines } from '../../parts/grid/pasted-lines';
+import type { Range } from '../../parts/grid/walking';
+import { ValueReader } from '@sormet/core/format';
+import { sentence } from '../../words';
 import type { Column } from './use-roster';
 
 /** A cell with what it is given; `null` for the default. */
@@ -11,13 +13,10 @@ export interface Given {
   readonly source: Source | null;
 }
 
-/** Where a block is pasted: rows and columns from the first cell on, and how many rows are selected. */
-export interface Target {
+/** Where a block is pasted: all rows and columns, and which of their cells are selected. */
+export interface Target extends Range {
   readonly rows: readonly RosterRow[];
   readonly columns: readonly Column[];
-  readonly first: number;
-  readonly column: number;
-  readonly selected: number;
 }
 
 /**
@@ -27,26 +26,24 @@ export interface Target {
 export function pastedBlock(
   documents: Documents,
   text: string,
-  { rows, columns, first, column, selected }: Target,
+  { rows, columns, top, bottom, left, right }: Target,
 ): { readonly given: readonly Given[]; readonly wrong: readonly string[] } {
-  const block = Papa.parse<string[]>(text.replace(/\r?\n$/, ''), { delimiter: '\t' }).data;
-  // One cell alone fills all that is selected.
-  const single = block.length === 1 && block[0]!.length === 1;
-  const lines = single ? Array.from({ length: selected }, () => block[0]!) : block;
+  const lines = pastedLines(text, { top, bottom, left, right });
+  const reader = new ValueReader(documents);
   const given: Given[] = [];
   const wrong: string[] = [];
   lines.forEach((cells, i) => {
     cells.forEach((words, j) => {
-      const row = rows[first + i];
-      const of = columns[column + j];
+      const row = rows[top + i];
+      const of = columns[left + j];
       if (!row || !of) return;
       if (words.trim() === '') return void given.push({ row, column: of, source: null });
-      const read = readCell(documents, of.property.type, words);
+      const read = reader.read(of.property.type, words);
       if (read.ok) given.push({ row, column: of, source: literal(read.value) });
-      else wrong.push(`Row ${first + i + 1}, ${of.property.label}: ${read.reason}`);
+      else wrong.push(`Row ${top + i + 1}, ${of.property.label}: ${sentence(read.why)}`);
     });
   });
-  const over = lines.length - (rows.length - first);
-  if (over > 0 && !single) wrong.push(`There are ${over} more lines than rows below.`);
+  const over = lines.length - (rows.length - top);
+  if (over > 0) wrong.push(`There are ${over} more lines than rows below.`);
   return { given, wrong };
 }

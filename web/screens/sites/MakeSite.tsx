@@ -6,11 +6,11 @@ import { Dialog } from '../../parts/Dialog';
 import { SuggestField } from '../../parts/SuggestField';
 import type { SiteRequest, SiteSummary } from '@sormet/core/api';
 import { api, ApiProblem } from '../../site/api';
+import { slugOf } from '@sormet/core/model';
 import type { LookName } from '@sormet/core/ready';
 import { LANGUAGES } from './languages';
 import { LookChoice } from './LookChoice';
 import './MakeSite.css';
-import { slugOf } from '../slug';
 
 interface Asked {
   begins: 'empty' | 'start' | 'copy';

@@ -2,6 +2,12 @@ import type { FILES } from '@sormet/core/said';
 import type { WordsOf } from '../words-of';
 
 export const files: WordsOf<typeof FILES> = {
+  'words-no-value': ({ words, kind }) =>
+    `“${words}” is no ${kind === 'boolean' ? 'yes or no' : kind}.`,
+  'no-picture-called': ({ name }) => `There is no picture “${name}”.`,
+  'no-option-called': ({ name }) => `There is no option “${name}”.`,
+  'no-entry-called': ({ name }) => `There is no entry “${name}”.`,
+  'not-by-words': 'It is set in its own editor, not by words.',
   'group-in-braces': 'a group is named in braces, or by its JSON Pointer',
   'group-of-itself': ({ way }) => `would hold itself: ${way.join(' → ')}`,
   'names-not-there': ({ name }) => `names ${name}, which is not there`,

@@ -27,6 +27,7 @@ export const names: WordsOf<typeof NAMES> = {
   'an-edit': 'an edit',
   'controls-counted': ({ many }) => `${many} controls`,
   'things-counted': ({ many }) => `${many} things`,
+  'entries-counted': ({ many }) => `${many} entries`,
   'of-component': ({ what, component }) => `${what} of ${component}`,
   'part-in': ({ part, whole }) => `${part} in ${whole}`,
   'sharing-picture': 'sharing picture',

@@ -14,6 +14,8 @@ export const refusals: WordsOf<typeof REFUSALS> = {
   'one-of-these-already': 'It is one of these already.',
   'of-another-type': ({ label }) => `${label} is of another type.`,
   'from-elsewhere-already': ({ label }) => `${label} has its value from elsewhere already.`,
+  'title-field-stays':
+    'People know an entry by this field. Say first which other field is its title.',
   'root-stays': 'The root of a document stays where it is.',
   'only-placed-becomes-component': 'An element or an instance can become a component.',
   'holds-slot-of-definition': 'It holds a slot of the definition around; that stays where it is.',

@@ -1,12 +1,5 @@
-import {
-  kindOf,
-  lengthCss,
-  own,
-  TOKEN_GROUPS,
-  type LengthValue,
-  type Token,
-} from '@sormet/core/model';
-import { arithmetic } from '@sormet/core/style';
+import { kindOf, lengthCss, own, TOKEN_GROUPS, type LengthValue, type Token } from '../../model';
+import { arithmetic } from '../../style';
 
 type Tokens = Readonly<Record<string, Token>>;
 

@@ -1,9 +1,9 @@
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { Button, Input } from 'antd';
-import { Dialog } from '../../parts/Dialog';
+import { Dialog } from '../../../parts/Dialog';
 import { FORMAT, newId, type TypeDoc } from '@sormet/core/model';
-import { useSync } from '../../site/SiteProvider';
+import { useSync } from '../../../site/SiteProvider';
 
 /** Makes a content type: what one of its entries is called, and many; it begins with a title. */
 export function MakeType({ first = false }: { first?: boolean }): ReactNode {

@@ -1,4 +1,4 @@
-import { byOrder, orderBetween, ordersFor } from '../../model';
+import { byOrder, orderBetween, ordersFor } from '../model';
 
 interface Ordered {
   readonly order: string;

@@ -1,13 +1,14 @@
 import { brackenfold } from '@sormet/demo';
-import type { TypeSpec } from '@sormet/core/model';
-import { readCell } from './read-cell';
+import type { TypeSpec } from '../../model';
+import { saidText } from '../../said';
+import { ValueReader } from './value-reader';
 
 const { documents } = brackenfold();
 
 /** What the words of a cell are as a type: the value, or the reason. */
 function read(type: TypeSpec, words: string): unknown {
-  const cell = readCell(documents, type, words);
-  return cell.ok ? cell.value.value : cell.reason;
+  const cell = new ValueReader(documents).read(type, words);
+  return cell.ok ? cell.value.value : saidText(cell.why);
 }
 
 describe('the words of a cell', () => {
@@ -45,20 +46,20 @@ describe('the words of a cell', () => {
   });
 
   test.each<[string, TypeSpec, string, string]>([
-    ['no number', { kind: 'number' }, 'a lot', 'is no number'],
-    ['too large a number', { kind: 'number', most: 5 }, '6', 'is not from'],
-    ['too long a text', { kind: 'text', longest: 3 }, 'four', '3 are the most'],
-    ['no date', { kind: 'date' }, '3 December', 'is no date'],
+    ['no number', { kind: 'number' }, 'a lot', 'words-no-value'],
+    ['too large a number', { kind: 'number', most: 5 }, '6', 'number-out-of-range'],
+    ['too long a text', { kind: 'text', longest: 3 }, 'four', 'text-too-long'],
+    ['no date', { kind: 'date' }, '31 November 2026', 'words-no-value'],
     [
       'an address that may not stand in a page',
       { kind: 'link' },
       'javascript:alert(1)',
-      'is no link',
+      'words-no-value',
     ],
-    ['no entry', { kind: 'entry', of: 'shed' }, 'nowhere', 'There is no entry'],
-    ['no picture', { kind: 'image' }, 'none.png', 'There is no picture'],
-    ['a theme that is not allowed', { kind: 'theme', of: {} }, 'Night', 'is no theme'],
-    ['a list', { kind: 'list', fields: {} }, 'a, b', 'own editor'],
+    ['no entry', { kind: 'entry', of: 'shed' }, 'nowhere', 'no-entry-called'],
+    ['no picture', { kind: 'image' }, 'none.png', 'no-picture-called'],
+    ['a theme that is not allowed', { kind: 'theme', of: {} }, 'Night', 'words-no-value'],
+    ['a list', { kind: 'list', fields: {} }, 'a, b', 'not-by-words'],
   ])('that are %s are told', (_, type, words, reason) => {
     expect(read(type, words)).toContain(reason);
   });

@@ -9,19 +9,17 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { GripVertical } from 'lucide-react';
-import type { NamedEdit } from '@sormet/core/edit';
-import { inOrder, own, type ComponentDoc, type PropertyId } from '@sormet/core/model';
-import { useDragSensors } from '../../parts/use-drag-sensors';
-import { saidWhileDragging } from '../../parts/said-while-dragging';
-import { useSync } from '../../site/SiteProvider';
+import { useDragSensors } from '../use-drag-sensors';
+import { saidWhileDragging } from '../said-while-dragging';
+import type { Standing } from './standing';
 
-/** What is dragged among the properties of a definition, and what it is dropped on. */
-type Dragged = { readonly is: 'property' | 'group'; readonly id: string };
+/** What is dragged, and what it is dropped on: one of the things, or a group of them. */
+type Dragged = { readonly is: 'thing' | 'group'; readonly id: string };
 
 /** The ids of both sorts, in the order in which they stand. */
 type Orders = Readonly<Record<Dragged['is'], readonly string[]>>;
 
-const Order = createContext<Orders>({ property: [], group: [] });
+const Order = createContext<Orders>({ thing: [], group: [] });
 
 /** Whether what is dropped on gives way upwards: what comes from above goes behind it. */
 function goesDown(orders: Orders, moved: Dragged, on: Dragged): boolean {
@@ -29,64 +27,40 @@ function goesDown(orders: Orders, moved: Dragged, on: Dragged): boolean {
   return order.indexOf(moved.id) < order.indexOf(on.id);
 }
 
-/** The edit that puts a property into a group (none for `null`) before another of it, or last. */
-export function placing(
-  component: ComponentDoc,
-  property: PropertyId,
-  into: string | null,
-  before: PropertyId | null,
-): NamedEdit {
-  const made = into === null ? undefined : own(component.groups, into);
-  const group = made ? { id: into!, ...made } : null;
-  return {
-    name: 'setProperty',
-    args: { component: component.id, property, set: { place: { group, before } } },
-  };
-}
-
-/** Properties and groups that are put in order by dragging their grips; what is dropped on gives way to the side it came from. */
+/** Things and groups that are put in order by dragging their grips; what is dropped on gives way to the side it came from. */
 export function OrderedByDragging({
-  component,
-  order,
+  standing,
   children,
 }: {
-  component: ComponentDoc;
-  /** All properties as they stand, across groups. */
-  order: readonly PropertyId[];
+  standing: Standing;
   children: ReactNode;
 }): ReactNode {
-  const sync = useSync();
   const sensors = useDragSensors();
+  const { order, groups, groupOf } = standing;
   const both = useMemo<Orders>(
-    () => ({ property: order, group: inOrder(component.groups).map(([id]) => id) }),
-    [order, component.groups],
+    () => ({ thing: order, group: groups.map(({ id }) => id) }),
+    [order, groups],
   );
   const drop = ({ active, over }: DragEndEvent) => {
     const moved = active.data.current as Dragged | undefined;
     const on = over?.data.current as Dragged | undefined;
     if (!moved || !on || moved.is !== on.is || moved.id === on.id) return;
-    if (moved.is === 'group') {
-      const { group: groups } = both;
-      const down = goesDown(both, moved, on);
-      const before = down ? (groups[groups.indexOf(on.id) + 1] ?? null) : on.id;
-      sync.edit({
-        name: 'setGroup',
-        args: { component: component.id, group: moved.id, set: { before } },
-      });
-      return;
-    }
-    const { properties } = component;
-    const into = own(properties, on.id)?.group ?? null;
     const down = goesDown(both, moved, on);
-    const behind = order[order.indexOf(on.id) + 1];
-    const isSame = behind !== undefined && (own(properties, behind)?.group ?? null) === into;
-    const before = !down ? on.id : isSame ? behind : null;
-    sync.edit(placing(component, moved.id, into, before));
+    const all = both[moved.is];
+    const behind = all[all.indexOf(on.id) + 1];
+    if (moved.is === 'group') return standing.putGroup(moved.id, down ? (behind ?? null) : on.id);
+    const into = groupOf(on.id);
+    const isSame = behind !== undefined && groupOf(behind) === into;
+    standing.put(
+      moved.id,
+      groups.find(({ id }) => id === into) ?? null,
+      !down ? on.id : isSame ? behind : null,
+    );
   };
   return (
     <DndContext
       sensors={sensors}
-      accessibility={saidWhileDragging((data) => labelOf(component, data as Dragged | undefined))}
+      accessibility={saidWhileDragging((data) => labelOf(standing, data as Dragged | undefined))}
       // Only what is of the same sort is dropped on.
       collisionDetection={(given) =>
         closestCenter({
@@ -101,21 +75,22 @@ export function OrderedByDragging({
       onDragEnd={drop}
     >
       <Order value={both}>{children}</Order>
-      <Chip component={component} />
+      <Chip standing={standing} />
     </DndContext>
   );
 }
 
-function labelOf({ properties, groups }: ComponentDoc, dragged: Dragged | undefined): string {
-  const all = dragged?.is === 'group' ? groups : properties;
-  return (dragged && own(all, dragged.id)?.label) ?? '';
+function labelOf(standing: Standing, dragged: Dragged | undefined): string {
+  if (!dragged) return '';
+  return dragged.is === 'thing'
+    ? standing.labelOf(dragged.id)
+    : (standing.groups.find(({ id }) => id === dragged.id)?.label ?? '');
 }
 
 /** The name of what is dragged, at the pointer. */
-function Chip({ component }: { component: ComponentDoc }): ReactNode {
+function Chip({ standing }: { standing: Standing }): ReactNode {
   const { active } = useDndContext();
-  const dragged = active?.data.current as Dragged | undefined;
-  const label = labelOf(component, dragged);
+  const label = labelOf(standing, active?.data.current as Dragged | undefined);
   return (
     <DragOverlay dropAnimation={null}>
       {label === '' ? null : <div className="drag-chip">{label}</div>}

@@ -1,4 +1,4 @@
-import { safeAddress, type LinkValue } from '@sormet/core/model';
+import { safeAddress, type LinkValue } from '../../model';
 
 /** A page or entry by its path, as the list of them names it. */
 interface Place {
