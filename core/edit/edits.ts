@@ -23,6 +23,7 @@ import {
   setFields,
   setSlug,
 } from './content/entries';
+import { takeContent } from './content/taking';
 import { addTypeField, removeTypeField, setTypeField, setTypeGroup } from './content/type-fields';
 import { addType, removeType, setType, setView } from './content/types';
 import { refuse, type EditKind, type Past } from './define';
@@ -148,6 +149,7 @@ export const EDITS = {
   setFields,
   setSlug,
   setDrafts,
+  takeContent,
   addAsset,
   // The site itself.
   setSite,

@@ -272,8 +272,10 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
       field?: string;
       entries?: { id: string }[];
     };
-    if (entries) return hasTwice(entries.map(({ id }) => id));
     const fields = docOf(before, 'type', content ?? '')?.fields;
+    const brought = args['fields'] as object | undefined;
+    if (fields && brought) return Object.keys(brought).some((each) => Object.hasOwn(fields, each));
+    if (entries) return hasTwice(entries.map(({ id }) => id));
     if (fields) return Object.hasOwn(fields, field!);
     const { rules, properties } = docOf(before, 'component', args['component'] as string)!;
     const type = properties[args['property'] as string]?.type;

@@ -1,3 +1,16 @@
+export { decoded, ENCODINGS, encodingOf, type TextEncoding } from './content/decode';
+export { csvWaysOf, DELIMITERS, readCsv, type CsvWays, type Delimiter } from './content/read-csv';
+export { isJson, readJson } from './content/read-json';
+export type { Table, TableFault, TableRow } from './content/table';
+export { kindShown, optionsOf, proposeColumns, waysOf, type Mapped } from './content/propose';
+export {
+  planTaking,
+  type Asked,
+  type CellFault,
+  type Plan,
+  type PlannedRow,
+} from './content/taking-in';
+export { writeCsv, writeJson } from './content/write-table';
 export { readLength, wordsOfLength } from './content/length-words';
 export { readLink } from './content/read-link';
 export { readDay, DATE_ORDERS, type DateOrder } from './content/read-day';

@@ -35,21 +35,22 @@ export function beginningValues({ fields }: TypeDoc): Record<FieldId, Typed> {
 /**
  * An entry that nobody has seen yet, as a draft.
  * @param values what it holds; the defaults of its fields where left out
- * @param slugs takes the slug that its values give, or what it is (`new-shed`) while they give none
+ * @param slugs gives the slug where it is free
+ * @param slug the one that it wants: as its values give it, or what it is (`new-shed`) while they give none
  */
 export function newEntry(
   documents: Documents,
   type: TypeDoc,
   slugs: FreeSlugs,
   values: EntryValues = beginningValues(type),
+  slug = slugFor(documents, type, values) || beginningSlug(type),
 ): EntryDoc {
-  const wanted = slugFor(documents, type, values) || beginningSlug(type);
   return {
     id: newId(),
     kind: 'entry',
     format: FORMAT,
     type: type.id,
-    slug: slugs.take(wanted),
+    slug: slugs.take(slug),
     draft: true,
     values: { ...values },
   };

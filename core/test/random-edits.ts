@@ -1377,6 +1377,51 @@ class Chooser {
           ? { name, args: { entries } }
           : { name, args: { entries, draft: choices.below(2) === 0 } };
       }
+      case 'takeContent': {
+        const entry = this.entry();
+        const type = entry && docOf(documents, 'type', entry.type);
+        if (!entry || !type) return undefined;
+        const { former: _, ...rest } = entry;
+        const field = choices.of(Object.keys(type.fields).sort())!;
+        const choice = Object.keys(type.fields).find(
+          (each) => type.fields[each]!.type.kind === 'choice',
+        );
+        const fresh = id();
+        const made = choices.below(3) === 0 ? { ...type, id: id(), plural: `Made ${step}` } : null;
+        const value = choices.below(3) === 0 ? null : this.typed(type.fields[field]!.type);
+        return {
+          name,
+          args: {
+            type: made?.id ?? type.id,
+            made,
+            fields: {
+              [choices.of([fresh, fresh, field])!]: {
+                label: `Came ${step}`,
+                key: `came${step}`,
+                order: 'a9',
+                type: choices.of(RETYPED)!,
+              },
+            },
+            options:
+              choice === undefined || choices.below(2) === 0
+                ? {}
+                : { [choice]: { [id()]: { label: `Came ${step}`, order: 'a9' } } },
+            assets: allOf(documents, 'asset')
+              .slice(0, choices.below(2))
+              .map((asset) => ({ ...asset, id: id(), name: `came ${asset.name}` })),
+            entries: [
+              { ...rest, id: id(), type: made?.id ?? type.id, slug: `came-${step}`, values: {} },
+            ],
+            values: [
+              {
+                entry: choices.of([entry.id, entry.id, 'nobody'])!,
+                values: { [field]: value },
+                ...(choices.below(2) === 0 ? { draft: choices.below(2) === 0 } : {}),
+              },
+            ],
+          },
+        };
+      }
       case 'setSlug': {
         const entry = this.entry();
         const slug = choices.of([`renamed-${step}`, 'renamed-1'])!;
@@ -1407,7 +1452,14 @@ class Chooser {
           order: 'a0',
           columns: { [field]: { order: 'a0', width: 120 } },
           find: this.words().slice(0, 100),
-          where: { here: { path: [field], is: this.operator(), source: this.usual(TEXT) } },
+          where: {
+            here: {
+              path: [field],
+              is: this.operator(),
+              source: this.usual(TEXT),
+              ...(choices.below(2) === 0 ? { or: { further: text('more') }, group: 'one' } : {}),
+            },
+          },
           ...(choices.below(2) === 0 ? { any: true as const } : {}),
           sort: { by: { path: [field], descending: choices.below(2) === 0, order: 'a0' } },
         };

@@ -173,7 +173,7 @@ export const setSlug = defineEdit({
 });
 
 /** The same for a slug among the entries of a type. */
-function slugTaken(documents: Documents, type: string, slug: string): Change[] {
+export function slugTaken(documents: Documents, type: string, slug: string): Change[] {
   return documents
     .claiming(claim.formerSlug(type, slug))
     .flatMap((id) => changeTo(documents, id, ['former', slug], undefined));

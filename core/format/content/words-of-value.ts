@@ -9,7 +9,10 @@ import {
   type Typed,
   type TypeSpec,
 } from '../../model';
-import type { ValueReader } from './value-reader';
+import type { ValueReader, Ways } from './value-reader';
+
+/** How tables are written: numbers with a dot, dates as RFC 3339 writes them. */
+export const WRITTEN: Ways = { decimal: '.', dates: 'ymd' };
 
 /**
  * A value as a cell of a table holds it, so that reading it gives the same value again: in words where these say all of it,

@@ -1,5 +1,10 @@
 /** Why a file of tokens or an icon cannot be read. */
 export const FILES = {
+  'row-too-long': { has: 'number', most: 'number' },
+  'quote-not-closed': {},
+  'line-no-object': {},
+  'required-missing': { field: 'text' },
+  'same-as-line': { field: 'text', line: 'number' },
   'words-no-value': { words: 'text', kind: 'text' },
   'no-picture-called': { name: 'text' },
   'no-option-called': { name: 'text' },

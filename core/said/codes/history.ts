@@ -37,6 +37,7 @@ export const HISTORY = {
   'removed-entries': { many: 'number' },
   'set-fields': { many: 'number', entries: 'number' },
   'set-fields-of': { many: 'number', entry: 'text' },
+  'took-content': { type: 'text', added: 'number', changed: 'number' },
   'changed-type': { type: 'text' },
   'kept-view': { view: 'text', type: 'text' },
   'dropped-view': { view: 'text', type: 'text' },

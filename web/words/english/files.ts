@@ -2,6 +2,12 @@ import type { FILES } from '@sormet/core/said';
 import type { WordsOf } from '../words-of';
 
 export const files: WordsOf<typeof FILES> = {
+  'row-too-long': ({ has, most }) =>
+    `It has ${has} cells, and there are ${most} columns: the last ones are left out.`,
+  'quote-not-closed': 'A quotation mark is not closed, or stands in the middle of a cell.',
+  'line-no-object': 'This line is no object of JSON.',
+  'required-missing': ({ field }) => `${field} is missing.`,
+  'same-as-line': ({ field, line }) => `Line ${line} has the same ${field}.`,
   'words-no-value': ({ words, kind }) =>
     `“${words}” is no ${kind === 'boolean' ? 'yes or no' : kind}.`,
   'no-picture-called': ({ name }) => `There is no picture “${name}”.`,

@@ -42,6 +42,8 @@ export const history: WordsOf<typeof HISTORY> = {
   'set-fields': ({ many, entries }) => `set ${many} values of ${entries} entries`,
   'set-fields-of': ({ many, entry }) =>
     `set ${many === 1 ? 'a value' : `${many} values`} of ${entry}`,
+  'took-content': ({ type, added, changed }) =>
+    `took in ${type} from a file: ${added} new, ${changed} changed`,
   'changed-type': ({ type }) => `changed the content type ${type}`,
   'kept-view': ({ view, type }) => `kept the view ${view} of ${type}`,
   'dropped-view': ({ view, type }) => `dropped the view ${view} of ${type}`,
