@@ -94,7 +94,7 @@ test.describe('content', () => {
     await page.getByRole('textbox', { name: 'Name' }).fill('Ada Thorne');
     await expect(page.getByRole('link', { name: 'Ada Thorne' })).toBeVisible();
     await page.getByRole('button', { name: 'Remove the entry' }).click();
-    await page.getByRole('button', { name: 'Remove', exact: true }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Remove', exact: true }).click();
     await expect(page.getByRole('link', { name: 'Ada Thorne' })).toHaveCount(0);
   });
 

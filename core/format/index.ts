@@ -16,7 +16,7 @@ export { readLink } from './content/read-link';
 export { readDay, DATE_ORDERS, type DateOrder } from './content/read-day';
 export { readDecimal } from './content/read-decimal';
 export { ValueReader, type Reading, type Ways } from './content/value-reader';
-export { wordsOfValue } from './content/words-of-value';
+export { WRITTEN, wordsOfValue } from './content/words-of-value';
 export type { DrawnElement } from './drawn-element';
 export * from './read-icon';
 export * from './read-tokens';

@@ -1,17 +1,13 @@
 import { readClip, type Clip } from '@sormet/core/carry';
 import { askForFile } from '../../parts/ask-for-file';
+import { saveFile } from '../../parts/save-file';
 
 /** The largest file that is read as a clip, in bytes. */
 const LARGEST_CLIP = 8_000_000;
 
 /** Gives what was copied to whoever sits there, as a file. */
 export function saveClip(clip: Clip, name: string): void {
-  const file = new Blob([JSON.stringify(clip, null, 2)], { type: 'application/json' });
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(file);
-  link.download = `${name}.clip.json`;
-  link.click();
-  URL.revokeObjectURL(link.href);
+  saveFile(`${name}.clip.json`, JSON.stringify(clip, null, 2), 'application/json');
 }
 
 /**

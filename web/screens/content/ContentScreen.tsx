@@ -1,10 +1,13 @@
-import type { ReactNode } from 'react';
+import { useState, type DragEvent, type ReactNode } from 'react';
 import { NavLink, useParams } from 'react-router';
 import { allOf, docOf } from '@sormet/core/model';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { EntriesOfType } from './entries/EntriesOfType';
 import { EntryForm } from './entries/EntryForm';
 import { FieldsOfType } from './types/FieldsOfType';
+import { TakeIn } from './taking/TakeIn';
+import { bringFiles, type Brought } from './taking/read-file';
+import { Wrong } from '../../parts/Wrong';
 import { MakeType } from './types/MakeType';
 import './ContentScreen.css';
 import '../screens.css';
@@ -18,11 +21,17 @@ export function ContentScreen({ part = 'entries' }: { part?: 'entries' | 'fields
   const types = allOf(documents, 'type').toSorted((a, b) => (a.plural < b.plural ? -1 : 1));
   const type = types.find(({ id }) => id === typeId) ?? types[0];
   const entry = entryId === undefined ? undefined : docOf(documents, 'entry', entryId);
+  const taking = useDropped();
   if (!type)
     return (
-      <div className="first-steps">
+      <div className="first-steps" {...taking.drop}>
         There is no content yet. A content type says what its entries hold: people, places, news. It
-        begins with a title. <MakeType first />
+        begins with a title. Or drop a file here: rows as CSV or JSON become a type with entries.{' '}
+        <MakeType first />
+        <Wrong as="p" words={taking.wrong} />
+        {taking.brought ? (
+          <TakeIn brought={taking.brought} type={undefined} onClose={taking.close} />
+        ) : null}
       </div>
     );
   const counts = new Map<string, number>();
@@ -30,7 +39,10 @@ export function ContentScreen({ part = 'entries' }: { part?: 'entries' | 'fields
     counts.set(each.type, (counts.get(each.type) ?? 0) + 1);
   const isOpen = part === 'entries' && entry?.type === type.id;
   return (
-    <div className={isOpen ? 'content with-entry' : 'content'}>
+    <div
+      className={`content${isOpen ? ' with-entry' : ''}${taking.isOver ? ' is-over' : ''}`}
+      {...taking.drop}
+    >
       <nav className="content-types" aria-label="Content types">
         <h1>Content</h1>
         {types.map(({ id, plural }) => (
@@ -48,13 +60,23 @@ export function ContentScreen({ part = 'entries' }: { part?: 'entries' | 'fields
           </NavLink>
           <NavLink to={`${base}/${type.id}/fields`}>Fields</NavLink>
         </div>
+        <Wrong as="p" words={taking.wrong} />
         {part === 'fields' ? (
           <FieldsOfType key={type.id} type={type} />
         ) : (
-          <EntriesOfType key={type.id} type={type} chosen={isOpen ? entry : undefined} />
+          <EntriesOfType
+            key={type.id}
+            type={type}
+            chosen={isOpen ? entry : undefined}
+            onFiles={taking.take}
+            onBrought={taking.bring}
+          />
         )}
       </div>
       {isOpen ? <EntryForm key={entry.id} type={type} entry={entry} base={base} /> : null}
+      {taking.brought ? (
+        <TakeIn brought={taking.brought} type={type} onClose={taking.close} />
+      ) : null}
     </div>
   );
 }
@@ -62,4 +84,40 @@ export function ContentScreen({ part = 'entries' }: { part?: 'entries' | 'fields
 /** The same with the fields of the type. */
 export function FieldsScreen(): ReactNode {
   return <ContentScreen part="fields" />;
+}
+
+/** Files that are dropped anywhere on the screen, on their way in. */
+function useDropped() {
+  const [brought, setBrought] = useState<Brought | null>(null);
+  const [wrong, setWrong] = useState('');
+  const [isOver, setOver] = useState(false);
+  const take = (files: readonly File[]) => {
+    setWrong('');
+    void bringFiles(files).then((found) =>
+      typeof found === 'string' ? setWrong(found) : setBrought(found),
+    );
+  };
+  return {
+    brought,
+    wrong,
+    isOver,
+    take,
+    bring: setBrought,
+    close: () => setBrought(null),
+    drop: {
+      onDragOver: (event: DragEvent) => {
+        if (!event.dataTransfer.types.includes('Files')) return;
+        event.preventDefault();
+        setOver(true);
+      },
+      onDragLeave: () => setOver(false),
+      onDrop: (event: DragEvent) => {
+        setOver(false);
+        // A cell for pictures has taken it itself.
+        if (event.defaultPrevented || event.dataTransfer.files.length === 0) return;
+        event.preventDefault();
+        take([...event.dataTransfer.files]);
+      },
+    },
+  };
 }

@@ -20,6 +20,8 @@ import { useDerived, useSync } from '../../../site/SiteProvider';
 import { ShowValue } from '../../../values/show-value';
 import { ValueEditor } from '../../../values/ValueEditor';
 import { valueWords } from '../../../words';
+import { InAndOut } from '../taking/InAndOut';
+import type { Brought } from '../taking/read-file';
 import { columnsOf, keepColumns, keptColumns, SLUG, STATE, usualColumns } from './columns';
 import { EntryActs } from './EntryActs';
 import { LookLine } from './LookLine';
@@ -37,10 +39,14 @@ const TITLE_WIDTH = 200;
 export function EntriesOfType({
   type,
   chosen,
+  onFiles,
+  onBrought,
 }: {
   type: TypeDoc;
   /** The entry whose form is open. */
   chosen: EntryDoc | undefined;
+  onFiles: (files: readonly File[]) => void;
+  onBrought: (brought: Brought) => void;
 }): ReactNode {
   const { documents, withDrafts } = useDerived();
   const sync = useSync();
@@ -174,7 +180,9 @@ export function EntriesOfType({
           keepColumns(sync.site, type.id, {});
         }}
         onAdd={add}
-      />
+      >
+        <InAndOut type={type} rows={rows} onFiles={onFiles} onBrought={onBrought} />
+      </LookLine>
       <EntryActs
         type={type}
         rows={rows}

@@ -31,6 +31,7 @@ export function LookLine({
   onShown,
   onUsual,
   onAdd,
+  children,
 }: {
   type: TypeDoc;
   look: Look;
@@ -39,6 +40,8 @@ export function LookLine({
   onShown: (shown: Shown) => void;
   onUsual: () => void;
   onAdd: () => void;
+  /** What brings content in and out. */
+  children: ReactNode;
 }): ReactNode {
   const conditions = Object.keys(look.where).length;
   return (
@@ -74,6 +77,7 @@ export function LookLine({
         </Button>
       </Popover>
       <span className="look-rest" />
+      {children}
       <Button size="small" type="primary" onClick={onAdd}>
         Add a {type.name.toLowerCase()}
       </Button>

@@ -5,6 +5,7 @@ import { allOf, newId, pointer, type Finding, type Json } from '@sormet/core/mod
 import { say, type Said } from '@sormet/core/said';
 import { count, inWords } from '../../../words';
 import { Dialog } from '../../../parts/Dialog';
+import { saveFile } from '../../../parts/save-file';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 
 /** The largest file of tokens that is read, in bytes. */
@@ -22,11 +23,7 @@ export function TokenFiles(): ReactNode {
   const [outcome, setOutcome] = useState<Outcome | null>(null);
   const save = () => {
     const text = JSON.stringify(writeTokens(documents.tokens, allOf(documents, 'style')), null, 2);
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-    link.download = `${documents.site.slug}.tokens.json`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveFile(`${documents.site.slug}.tokens.json`, text, 'application/json');
   };
   const wrong = (path: string, reason: Said) =>
     setOutcome({ is: 'wrong', findings: [{ path, reason }] });

@@ -1,0 +1,284 @@
+import { readFile } from 'node:fs/promises';
+import { expect, type Page } from '@playwright/test';
+import { zipSync } from 'fflate';
+import { ownSite } from './bench';
+import { test } from './test';
+
+/** Content: types and their fields, entries in a table, files in and out, as an agency moves a client's in. */
+
+const cell = (page: Page, row: number, column: number) => page.locator(`#entries-${row}-${column}`);
+
+async function choose(page: Page, label: string, option: string): Promise<void> {
+  await page.getByRole('combobox', { name: label, exact: true }).click();
+  await page
+    .locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: option })
+    .first()
+    .click();
+}
+
+async function addField(page: Page, name: string, holds: string): Promise<void> {
+  await page.getByRole('textbox', { name: 'Name of a new field' }).fill(name);
+  await choose(page, 'What the new field holds', holds);
+  await page.getByRole('button', { name: 'Add it' }).click();
+}
+
+async function takeIn(page: Page, name: string, content: string | Buffer): Promise<void> {
+  await page.getByRole('button', { name: 'Take in …' }).click();
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('menuitem', { name: /^a file/ }).click();
+  await (
+    await chooser
+  ).setFiles({
+    name,
+    mimeType: 'application/octet-stream',
+    buffer: Buffer.from(content),
+  });
+  await expect(page.getByRole('dialog')).toBeVisible();
+}
+
+test('a type gets fields; what becomes of values is seen before one holds something else, and comes back', async ({
+  page,
+}) => {
+  const site = await ownSite(page, 'fields');
+  await page.goto(`${site}/content`);
+  await page.getByRole('button', { name: 'Make a content type' }).click();
+  await page.getByRole('textbox', { name: 'One is called' }).fill('Tool');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await page.getByRole('link', { name: 'Fields', exact: true }).click();
+  await addField(page, 'Age', 'number');
+  await addField(page, 'Bought', 'date');
+  const table = page.getByRole('table', { name: 'Fields of Tool' });
+  await expect(table.getByRole('textbox', { name: 'Label of bought' })).toHaveValue('Bought');
+  // Further up by a press, under a heading of its own, required, with help.
+  await page.getByRole('button', { name: 'Bought: further up' }).click();
+  await expect(
+    table.getByRole('row').nth(2).getByRole('textbox', { name: 'Label of bought' }),
+  ).toBeVisible();
+  await choose(page, 'Heading over Age', 'a new heading');
+  await expect(page.getByRole('textbox', { name: 'Name of the heading Age' })).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Bought is required' }).check();
+  const help = page.getByRole('textbox', { name: 'Help for Bought' });
+  await help.fill('The day on the bill.');
+  await help.press('Enter');
+
+  await page.getByRole('link', { name: 'Entries', exact: true }).click();
+  await page.getByRole('button', { name: 'Add a tool' }).click();
+  await page.getByRole('textbox', { name: 'Title' }).fill('Lathe');
+  await expect(page.getByRole('note')).toHaveText('Missing: Bought.');
+  await expect(page.getByText('The day on the bill.')).toBeVisible();
+  await page
+    .getByRole('spinbutton', { name: 'Age' })
+    .or(page.getByRole('textbox', { name: 'Age' }))
+    .fill('40');
+  await page.getByRole('textbox', { name: 'Slug' }).focus();
+  // An address that nobody typed follows the title.
+  await expect(page.getByRole('textbox', { name: 'Slug' })).toHaveValue('lathe');
+
+  await page.getByRole('link', { name: 'Fields', exact: true }).click();
+  await choose(page, 'What Age holds', 'date');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('1 tool holds something in it: 1 shows nothing');
+  await expect(dialog.getByRole('link', { name: 'Lathe' })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Change the type' }).click();
+  await expect(dialog).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Remove Age' }).click();
+  await expect(dialog).toContainText('Nothing that was written is deleted');
+  await dialog.getByRole('button', { name: 'Remove the field' }).click();
+  await expect(table.getByRole('textbox', { name: 'Label of age' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('link', { name: 'Entries', exact: true }).click();
+  await expect(page.getByRole('grid')).toContainText('40');
+  // A page of each, whose address ends in the slug.
+  await page.getByRole('link', { name: 'Fields', exact: true }).click();
+  await page.getByRole('button', { name: 'Make a page for each tool' }).click();
+  await expect(page.getByText('each tool has one at')).toContainText('/tools/<slug>');
+});
+
+test('entries are looked through, filled like a sheet by keys alone, and a view is kept with an address', async ({
+  page,
+}) => {
+  const site = await ownSite(page, 'sheet');
+  await page.goto(`${site}/content/session`);
+  const grid = page.getByRole('grid', { name: 'Sessions' });
+  await expect(grid).toHaveAttribute('aria-rowcount', '13');
+  await grid.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  const hours = cell(page, 0, 2);
+  await expect(hours).toHaveAttribute('aria-selected', 'true');
+  await page.keyboard.type('9 to 5');
+  await page.keyboard.press('Enter');
+  await expect(hours).toHaveText('9 to 5');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Control+d');
+  await expect(cell(page, 2, 2)).toHaveText('9 to 5');
+  await page.keyboard.press('Delete');
+  await expect(cell(page, 1, 2)).toHaveText('');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(cell(page, 1, 2)).toHaveText('9 to 5');
+  // A block from a spreadsheet, over two columns; one cell that is no day is told, and nothing is taken.
+  const paste = (text: string) =>
+    grid.evaluate((element, words) => {
+      const data = new DataTransfer();
+      data.setData('text/plain', words);
+      element.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true }));
+    }, text);
+  await cell(page, 0, 1).click();
+  await paste('2026-12-24\tall day\n25 December 2026\tall night');
+  await expect(cell(page, 1, 1)).toHaveText('December 25, 2026');
+  await expect(cell(page, 0, 2)).toHaveText('all day');
+  await paste('someday\tnever');
+  await expect(page.getByRole('alert')).toContainText('“someday” is no date');
+  await expect(cell(page, 0, 2)).toHaveText('all day');
+  // What is copied is what any program reads.
+  await cell(page, 0, 1).click();
+  await page.keyboard.press('Shift+ArrowRight');
+  const copied = await grid.evaluate((element) => {
+    const data = new DataTransfer();
+    element.dispatchEvent(new ClipboardEvent('copy', { clipboardData: data, bubbles: true }));
+    return data.getData('text/plain');
+  });
+  expect(copied).toBe('2026-12-24\tall day');
+
+  await page.getByRole('button', { name: /Only where/ }).click();
+  await page.getByRole('button', { name: 'Add a condition' }).click();
+  await choose(page, 'Field of the condition', 'Shed');
+  await choose(page, 'Shed, compared with', 'Millgate');
+  await expect(grid).toHaveAttribute('aria-rowcount', '4');
+  await page.keyboard.press('Escape');
+  await page.getByRole('columnheader', { name: /^Day/ }).getByRole('button').click();
+  await choose(page, 'View', 'Keep this view');
+  await page.getByRole('textbox', { name: 'Name of the view' }).fill('At Millgate');
+  await page.getByRole('button', { name: 'Keep it', exact: true }).click();
+  await expect(page).toHaveURL(/\?view=/);
+  await expect(page.locator('.bar-saved')).toHaveText('Saved');
+  await page.reload();
+  await expect(grid).toHaveAttribute('aria-rowcount', '4');
+  await expect(page.getByRole('columnheader', { name: /^Day/ })).toHaveAttribute(
+    'aria-sort',
+    'ascending',
+  );
+  await page.getByRole('textbox', { name: 'Find in Sessions' }).fill('zips');
+  await expect(grid).toHaveAttribute('aria-rowcount', '2');
+});
+
+test('several entries are duplicated, drafted and removed at once; who refers to one is said before', async ({
+  page,
+}) => {
+  const site = await ownSite(page, 'several');
+  await page.goto(`${site}/content/shed`);
+  const grid = page.getByRole('grid', { name: 'Sheds' });
+  await grid.focus();
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await expect(grid).toHaveAttribute('aria-rowcount', '15');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(grid).toHaveAttribute('aria-rowcount', '13');
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  const dialog = page.getByRole('dialog', { name: 'Remove 2 entries?' });
+  await expect(dialog.getByRole('note')).toContainText('refer to them');
+  await dialog.getByRole('button', { name: 'Remove' }).click();
+  await expect(grid).toHaveAttribute('aria-rowcount', '11');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(grid).toHaveAttribute('aria-rowcount', '13');
+});
+
+test('a file of rows is taken in: matched, mended where it is faulty, one step; written out and read back, nothing changes', async ({
+  page,
+}) => {
+  const site = await ownSite(page, 'files');
+  await page.goto(`${site}/content/session`);
+  const grid = page.getByRole('grid', { name: 'Sessions' });
+  await takeIn(
+    page,
+    'sessions.csv',
+    // As a spreadsheet of a German office writes it: Windows-1252, semicolons, days before months.
+    Buffer.from(
+      'Title;Day;Hours;Shed;Plätze\r\nRadios;24.12.2026;9:00;Millgate;1.200,5\r\nKettles;31.11.2026;10:00;Nowhere;8\r\n',
+      'latin1',
+    ),
+  );
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.locator('.taking-way', { hasText: 'Encoding' })).toContainText(
+    'windows-1252',
+  );
+  await expect(dialog.locator('.taking-way', { hasText: 'Between cells' })).toContainText(
+    'semicolon',
+  );
+  await expect(dialog.locator('.taking-way', { hasText: 'Decimals after' })).toContainText(
+    'a comma',
+  );
+  await expect(dialog.locator('.taking-way', { hasText: 'Dates in digits' })).toContainText(
+    'day, month, year',
+  );
+  await expect(dialog.getByRole('row', { name: /Plätze/ })).toContainText('a new field: number');
+  const faulty = dialog.getByRole('listitem').filter({ hasText: 'faulty' });
+  await expect(faulty).toContainText('There is no entry “Nowhere”.');
+  await dialog.getByRole('textbox', { name: 'Day of line 3' }).fill('30.11.2026');
+  await dialog.getByRole('textbox', { name: 'Day of line 3' }).press('Enter');
+  await dialog.getByRole('checkbox', { name: /Make entries and options/ }).check();
+  await expect(faulty).toHaveCount(0);
+  await dialog.getByRole('button', { name: 'Take in 2 new' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(grid).toHaveAttribute('aria-rowcount', '15');
+  await page.getByRole('textbox', { name: 'Find in Sessions' }).fill('kettles');
+  await expect(grid).toContainText('November 30, 2026');
+  await expect(grid).toContainText('Nowhere');
+  await page.getByRole('textbox', { name: 'Find in Sessions' }).fill('');
+
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Write out …' }).click();
+  await page.getByRole('menuitem', { name: /^all 14 as CSV/ }).click();
+  const written = await readFile(await (await download).path(), 'utf8');
+  // RFC 4180: lines end in CRLF, the first of them names the columns.
+  expect(written.split('\r\n')[0]).toBe('slug,draft,Title,Day,Hours,Shed,Plätze');
+  await takeIn(page, 'again.csv', written);
+  await expect(dialog.getByText('14 left alone')).toBeVisible();
+  await expect(dialog.getByRole('button', { name: 'Take it in' })).toBeDisabled();
+  await dialog.getByRole('button', { name: 'Leave it' }).click();
+  await expect(dialog).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(grid).toHaveAttribute('aria-rowcount', '13');
+});
+
+test('an archive brings rows and the pictures that they name; a new type is made of it', async ({
+  page,
+}) => {
+  const site = await ownSite(page, 'archive');
+  await page.goto(`${site}/content`);
+  const svg = (colour: string) =>
+    new TextEncoder().encode(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="40" height="30"><rect width="40" height="30" fill="${colour}"/></svg>`,
+    );
+  const rows = JSON.stringify([
+    { name: 'Ash', photo: 'ash.svg', at: { town: 'Millgate' } },
+    { name: 'Elm', photo: 'elm.svg', at: { town: 'Dunmoor' } },
+  ]);
+  await takeIn(
+    page,
+    'trees.zip',
+    Buffer.from(
+      zipSync({
+        'trees/rows.json': new TextEncoder().encode(rows),
+        'trees/photos/ash.svg': svg('teal'),
+        'trees/photos/elm.svg': svg('olive'),
+      }),
+    ),
+  );
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByText('2 of 2 pictures came along.')).toBeVisible();
+  await choose(page, 'Goes into', 'a new content type');
+  await dialog.getByRole('textbox', { name: 'One is called' }).fill('Tree');
+  await dialog.getByRole('textbox', { name: 'Many are' }).fill('Trees');
+  await expect(dialog.getByRole('row', { name: /photo/ })).toContainText('a new field: image');
+  await dialog.getByRole('button', { name: 'Take in 2 new' }).click();
+  const grid = page.getByRole('grid', { name: 'Trees' });
+  await expect(grid).toHaveAttribute('aria-rowcount', '3');
+  await expect(grid.locator('img')).toHaveCount(2);
+  await expect(grid).toContainText('Millgate');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('navigation', { name: 'Content types' })).not.toContainText('Trees');
+});

@@ -1,0 +1,116 @@
+import { Unzip, UnzipInflate } from 'fflate';
+import {
+  csvWaysOf,
+  decoded,
+  encodingOf,
+  isJson,
+  readCsv,
+  readJson,
+  type CsvWays,
+  type Table,
+  type TextEncoding,
+} from '@sormet/core/format';
+
+/** A file as it was brought: its bytes, and pictures that came beside it in an archive. */
+export interface Brought {
+  readonly name: string;
+  readonly bytes: Uint8Array;
+  readonly pictures: readonly File[];
+}
+
+/** How a file is read: as it says itself, or as somebody says. */
+export interface FileWays {
+  readonly encoding: TextEncoding;
+  /** Nothing for JSON. */
+  readonly csv: CsvWays | undefined;
+}
+
+/** The largest file that is read, in bytes. */
+const LARGEST = 50_000_000;
+
+const PICTURE = /\.(jpe?g|png|gif|webp|avif|svg)$/i;
+const ROWS = /\.(csv|tsv|txt|json|jsonl|ndjson)$/i;
+
+/** What some files bring: one of rows, and pictures; archives are opened. */
+export async function bringFiles(files: readonly File[]): Promise<Brought | string> {
+  let rows: { name: string; bytes: Uint8Array } | undefined;
+  const pictures: File[] = [];
+  const take = (name: string, bytes: Uint8Array<ArrayBuffer>) => {
+    const short = name.slice(name.lastIndexOf('/') + 1);
+    // What systems put beside files is none of them.
+    if (short.startsWith('.') || name.startsWith('__MACOSX/')) return;
+    if (PICTURE.test(short)) pictures.push(new File([bytes], short));
+    else if (ROWS.test(short)) rows ??= { name: short, bytes };
+  };
+  for (const file of files) {
+    if (file.size > LARGEST) return `${file.name} is larger than 50 MB.`;
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    // The first bytes of an archive (ZIP Application Note, 4.3.7).
+    if (bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 3 && bytes[3] === 4) {
+      const inside = await unzipped(bytes);
+      if (typeof inside === 'string') return `${file.name} cannot be opened: ${inside}.`;
+      for (const [name, each] of inside) take(name, each as Uint8Array<ArrayBuffer>);
+    } else take(file.name, bytes);
+  }
+  if (!rows && pictures.length === 0)
+    return 'Rows come as CSV, TSV or JSON, pictures beside them in an archive (ZIP): none of these is among it.';
+  return { name: rows?.name ?? '', bytes: rows?.bytes ?? new Uint8Array(), pictures };
+}
+
+/** How much of an archive is opened before the window is let go on, in bytes. */
+const PART = 262_144;
+
+/** What of an archive is wanted, by name; or why it cannot be opened. Opened a part at a time, and never more than the largest file. */
+async function unzipped(bytes: Uint8Array): Promise<Map<string, Uint8Array> | string> {
+  const found = new Map<string, Uint8Array[]>();
+  let wrong = '';
+  let total = 0;
+  const opening = new Unzip((file) => {
+    if (!PICTURE.test(file.name) && !ROWS.test(file.name)) return;
+    const parts: Uint8Array[] = [];
+    found.set(file.name, parts);
+    file.ondata = (error, part) => {
+      if (error) wrong ||= error.message;
+      total += part?.length ?? 0;
+      if (total > LARGEST) {
+        wrong ||= 'it holds more than 50 MB';
+        file.terminate();
+      } else if (part) parts.push(part);
+    };
+    file.start();
+  });
+  opening.register(UnzipInflate);
+  try {
+    for (let at = 0; at < bytes.length && wrong === ''; at += PART) {
+      opening.push(bytes.subarray(at, at + PART), at + PART >= bytes.length);
+      await new Promise((done) => setTimeout(done));
+    }
+  } catch (error) {
+    wrong ||= (error as Error).message;
+  }
+  if (wrong !== '') return wrong;
+  return new Map([...found].map(([name, parts]) => [name, joined(parts)]));
+}
+
+function joined(parts: readonly Uint8Array[]): Uint8Array {
+  const whole = new Uint8Array(parts.reduce((sum, { length }) => sum + length, 0));
+  let at = 0;
+  for (const part of parts) {
+    whole.set(part, at);
+    at += part.length;
+  }
+  return whole;
+}
+
+/** How a file is written, as far as it shows. */
+export function waysOfFile({ bytes }: Brought): FileWays {
+  const encoding = encodingOf(bytes);
+  const text = decoded(bytes, encoding);
+  return { encoding, csv: isJson(text) ? undefined : csvWaysOf(text) };
+}
+
+/** The rows of a file. */
+export function tableOfFile({ bytes }: Brought, { encoding, csv }: FileWays): Table {
+  const text = decoded(bytes, encoding);
+  return csv ? readCsv(text, csv) : readJson(text);
+}
