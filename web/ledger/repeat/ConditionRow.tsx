@@ -6,19 +6,12 @@ import { asksNothing } from '@sormet/core/value';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 import { fieldLabel, fittingFields } from '../../values/fields';
+import { operatorsFor } from '../../values/operators';
 import { ValueCell } from '../../values/ValueCell';
 import type { Selected } from '../use-selected';
 import { BoundTo } from '../BoundTo';
 import { IconButton } from '../../parts/IconButton';
 import { fieldOptions, pathLabel } from './field-options';
-
-const OPERATORS: readonly { value: Operator; label: string }[] = [
-  { value: 'equals', label: 'is' },
-  { value: 'differs', label: 'is not' },
-  { value: 'atLeast', label: 'is at least' },
-  { value: 'atMost', label: 'is at most' },
-  { value: 'contains', label: 'holds' },
-];
 
 /** One condition of a repeat: a field, how it is compared, and with what. */
 export function ConditionRow({
@@ -47,10 +40,13 @@ export function ConditionRow({
     });
   const name = pathLabel(documents, type, path);
   const bound = source.is === 'field' ? source : undefined;
+  const isCompared = condition.is !== 'empty' && condition.is !== 'filled';
   return (
     <tr>
       {group}
-      <th scope="row">condition</th>
+      <th scope="row" className={condition.group === undefined ? undefined : 'in-group'}>
+        condition
+      </th>
       <td className="cell set wins">
         <ChoiceCell
           label="Field of the condition"
@@ -59,7 +55,12 @@ export function ConditionRow({
           options={options}
           onChoose={(value) => {
             const next = options.find((each) => each.value === value)!;
-            set({ ...condition, path: next.path, source: next.empty });
+            set({
+              path: next.path,
+              is: operatorsFor(next.type)[0]!.value,
+              source: next.empty,
+              ...(condition.group === undefined ? {} : { group: condition.group }),
+            });
           }}
         />
       </td>
@@ -67,13 +68,13 @@ export function ConditionRow({
         <ChoiceCell
           label={`${name}, how it is compared`}
           chosen={condition.is}
-          options={OPERATORS}
+          options={operatorsFor(field?.type)}
           onChoose={(is) => set({ ...condition, is: is as Operator })}
         />
       </td>
       <td className={bound ? 'cell bound tight wins' : 'cell set wins tight'}>
         <div className="cell-with-actions">
-          {field && !bound ? (
+          {field && !bound && isCompared ? (
             <ValueCell
               type={field.type}
               value={source.is === 'value' ? source : undefined}
@@ -84,7 +85,7 @@ export function ConditionRow({
           {asksNothing(condition) ? (
             <span className="quiet asks-nothing">asks nothing yet: all of them</span>
           ) : null}
-          {field ? (
+          {field && isCompared ? (
             <BoundTo
               label={`${name}, compared with`}
               fields={() => fittingFields(documents, doc, selected.id, field.type)}

@@ -13,7 +13,6 @@ import {
   orderBetween,
   placeAt,
   queriedType,
-  type Query,
   type Source,
   type Typed,
 } from '@sormet/core/model';
@@ -29,9 +28,10 @@ import type { Selected } from '../use-selected';
 import { count } from '../../words';
 import { GroupCell } from '../GroupCell';
 import { NameRow } from '../NameRow';
-import { ConditionRow } from './ConditionRow';
-import { fieldOptions } from './field-options';
+import { AddRow } from './AddRow';
+import { ConditionRows } from './ConditionRows';
 import { OrderRow } from './OrderRow';
+import type { SetQuery } from './set-query';
 
 /** What a repeat goes over, which of it, in which order, how many, and what stands there for none. */
 export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
@@ -43,9 +43,8 @@ export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
   const asked = queriedType(query);
   const lists = listsAround(documents, doc, id);
   const type = recordsOf(documents, doc, id, query.from);
-  const set = (next: Extract<SetQuery, object>) =>
+  const set = (next: SetQuery) =>
     sync.edit({ name: 'setQuery', args: { doc: doc.id, node: id, set: next } });
-  const conditions = Object.keys(query.where).sort();
   const orders = inOrder(query.order);
   return (
     <HeadedTable
@@ -96,33 +95,7 @@ export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
       </tbody>
       {type ? (
         <>
-          <tbody>
-            {conditions.map((condition, i) => (
-              <ConditionRow
-                key={condition}
-                selected={selected}
-                type={type}
-                id={condition}
-                group={
-                  i === 0 ? <GroupCell label="Only where" rows={conditions.length + 1} /> : null
-                }
-              />
-            ))}
-            <tr>
-              {conditions.length === 0 ? <GroupCell label="Only where" rows={1} /> : null}
-              <AddRow
-                words={conditions.length === 0 ? 'all of them; add a condition' : 'add a condition'}
-                onAdd={() => {
-                  const [first] = fieldOptions(documents, type);
-                  if (!first) return;
-                  set({
-                    where: newId(),
-                    condition: { path: first.path, is: 'equals', source: first.empty },
-                  });
-                }}
-              />
-            </tr>
-          </tbody>
+          <ConditionRows selected={selected} query={query} type={type} onSet={set} />
           <tbody>
             {orders.map(([key], i) => (
               <OrderRow
@@ -135,19 +108,21 @@ export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
             ))}
             <tr>
               {orders.length === 0 ? <GroupCell label="Sorted by" rows={1} /> : null}
-              <AddRow
-                words="add a field to sort by"
-                onAdd={() =>
-                  set({
-                    order: newId(),
-                    key: {
-                      path: [type.title],
-                      descending: false,
-                      order: orderBetween(orders.at(-1)?.[1].order ?? null, null),
-                    },
-                  })
-                }
-              />
+              <td colSpan={5}>
+                <AddRow
+                  words="add a field to sort by"
+                  onAdd={() =>
+                    set({
+                      order: newId(),
+                      key: {
+                        path: [type.title],
+                        descending: false,
+                        order: orderBetween(orders.at(-1)?.[1].order ?? null, null),
+                      },
+                    })
+                  }
+                />
+              </td>
             </tr>
           </tbody>
         </>
@@ -171,24 +146,6 @@ export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
         <NoneRow selected={selected} />
       </tbody>
     </HeadedTable>
-  );
-}
-
-type SetQuery =
-  | { list: Source }
-  | { type: string }
-  | { limit: Source | null }
-  | { offset: Source | null }
-  | { where: string; condition: Query['where'][string] | null }
-  | { order: string; key: Query['order'][string] | null };
-
-function AddRow({ words, onAdd }: { words: string; onAdd: () => void }): ReactNode {
-  return (
-    <td colSpan={5}>
-      <button type="button" className="as-link" onClick={onAdd}>
-        <Plus size={12} aria-hidden /> {words}
-      </button>
-    </td>
   );
 }
 

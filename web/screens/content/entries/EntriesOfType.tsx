@@ -32,6 +32,9 @@ import './entries.css';
 /** Kinds that typing begins to write. */
 const TYPED: ReadonlySet<ValueKind> = new Set(['text', 'number', 'length']);
 
+/** Kinds of which one is chosen, and that is it. */
+const CHOSEN: ReadonlySet<ValueKind> = new Set(['boolean', 'choice', 'entry']);
+
 /** How wide the title is where nobody said, in CSS px. */
 const TITLE_WIDTH = 200;
 
@@ -253,12 +256,14 @@ export function EntriesOfType({
                   label={field!.label}
                   value={own(entry.values, id)}
                   open
-                  onChange={(value, group) =>
+                  onChange={(value, group) => {
                     give(
                       [{ entry: entry.id, field: id, value: isNothing(value) ? null : value }],
                       group === null ? null : `${name} ${group}`,
-                    )
-                  }
+                    );
+                    // What was chosen is done.
+                    if (CHOSEN.has(kind)) onEnd('stays');
+                  }}
                 />
               </GridEditor>
             );

@@ -115,7 +115,7 @@ export function FieldLine({
         />
       </td>
       {tick('required', `${label} is required`)}
-      {tick('unique', `${label} is of one entry alone`)}
+      {tick('unique', `${label} is unique`)}
       {tick('aside', `The table shows ${label}`, true)}
       <td className="cell">
         <span className="cell-beside">

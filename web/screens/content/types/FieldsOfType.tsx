@@ -34,7 +34,7 @@ export function FieldsOfType({ type }: { type: TypeDoc }): ReactNode {
             'Under',
             { name: 'Required', title: 'An entry without it is missing something' },
             {
-              name: 'Alone',
+              name: 'Unique',
               title: 'No two entries should hold the same: files find the entry by it',
             },
             { name: 'In table', title: 'Whether the table of entries shows it' },
