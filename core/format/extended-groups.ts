@@ -91,7 +91,7 @@ class Extending {
 }
 
 /** How many groups and tokens a file may come to with all that its groups extend. */
-const MOST_MEMBERS = 20_000;
+export const MOST_MEMBERS = 20_000;
 
 /** The path of a group that is named: `{a.b}`, `#/a/b`, or an object that refers to it so. */
 function pathOf(named: Json): readonly string[] | undefined {

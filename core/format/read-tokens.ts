@@ -7,8 +7,9 @@ import {
   type TokenGroup,
 } from '../model';
 import { say } from '../said';
+import { inFormat } from './older-forms';
 import { EXTENSION } from './write-tokens';
-import { extendedGroups, isObject, type JsonObject } from './extended-groups';
+import { extendedGroups, isObject, MOST_MEMBERS, type JsonObject } from './extended-groups';
 import { FORMAT_TYPES, STYLE_TYPES, type StyleType } from './format-types';
 import { aliasOf, ValuesIn, WrongValue } from './values-in';
 
@@ -31,12 +32,14 @@ export interface ReadStyle {
   readonly declares: Readonly<Record<string, string>>;
 }
 
-/** What a file of tokens holds, or everything that is wrong with it, each by its place. */
+/** What a file of tokens holds; of one in which nothing is sound, everything that is wrong, each by its place. */
 export type ReadTokens =
   | {
       readonly ok: true;
       readonly tokens: readonly ReadToken[];
       readonly styles: readonly ReadStyle[];
+      /** What is not sound and stays out, by its place. */
+      readonly left: readonly Finding[];
     }
   | { readonly ok: false; readonly findings: readonly Finding[] };
 
@@ -47,8 +50,8 @@ interface Found {
 }
 
 /**
- * Reads tokens in the Design Tokens Format Module (2025.10). Everything that is wrong is told, by JSON Pointer; then
- * nothing is taken.
+ * Reads tokens in the Design Tokens Format Module (2025.10), and in the forms that are met beside it (`inFormat`). What is
+ * sound is taken; everything that is not is told, by JSON Pointer.
  */
 export function readTokens(file: Json): ReadTokens {
   const findings: Finding[] = [];
@@ -65,19 +68,33 @@ export function readTokens(file: Json): ReadTokens {
       ],
     };
   const found = new Map<string, Found>();
-  collect(extendedGroups(file, findings), [], undefined, found, findings);
+  collect(extendedGroups(inFormat(file, findings), findings), [], undefined, found, findings);
+  if (found.size > MOST_MEMBERS)
+    return {
+      ok: false,
+      findings: [
+        ...findings,
+        { path: '', reason: say('too-many-members', { most: MOST_MEMBERS }) },
+      ],
+    };
+  const leading = new Leading(found);
   const tokens: ReadToken[] = [];
   const styles: ReadStyle[] = [];
   const names = namesOf([...found.values()]);
   const values = new ValuesIn({
-    name: (alias) => (isStyle(found.get(alias)?.type) ? undefined : names.get(alias)),
-    value: (alias) => found.get(alias)?.token['$value'],
+    name: (alias) => {
+      const key = leading.to(alias);
+      return key === undefined || isStyle(found.get(key)?.type) ? undefined : names.get(key);
+    },
+    value: (alias) => found.get(leading.to(alias) ?? '')?.token['$value'],
   });
   for (const [key, each] of found) {
-    const type = typeOf(each, found, findings);
+    const type = typeOf(each, found, leading, findings);
     if (type === undefined) continue;
     if (isStyle(type)) {
-      const declares = telling(each, findings, () => declaredBy(type, each, found, values));
+      const declares = telling(each, findings, () =>
+        declaredBy(type, each, found, leading, values),
+      );
       if (declares) styles.push({ path: each.path, name: names.get(key)!, declares });
       continue;
     }
@@ -93,7 +110,7 @@ export function readTokens(file: Json): ReadTokens {
     const css =
       alias === undefined
         ? telling(each, findings, () => values.css(type, each.token['$value'] ?? null))
-        : `{${names.get(alias)}}`;
+        : `{${names.get(leading.to(alias) ?? '')}}`;
     const extension = extensionOf(each.token);
     const { $description: about } = each.token;
     const themes = isObject(extension['themes']) ? extension['themes'] : {};
@@ -111,7 +128,9 @@ export function readTokens(file: Json): ReadTokens {
         ),
       });
   }
-  return findings.length > 0 ? { ok: false, findings } : { ok: true, tokens, styles };
+  return findings.length > 0 && tokens.length + styles.length === 0
+    ? { ok: false, findings }
+    : { ok: true, tokens, styles, left: findings };
 }
 
 /** How deep groups may stand in each other, what tokens hold counted in. */
@@ -132,14 +151,11 @@ function collect(
   for (const [name, inner] of Object.entries(group)) {
     if (name.startsWith('$') && name !== '$root') continue;
     const at = [...path, name];
-    if (/[.{}]/.test(name)) findings.push({ path: pointer(...at), reason: say('name-signs') });
+    if (/[{}]/.test(name)) findings.push({ path: pointer(...at), reason: say('name-signs') });
     else if (!isObject(inner))
       findings.push({ path: pointer(...at), reason: say('token-or-group') });
     else if ('$value' in inner || '$ref' in inner) {
       const own = inner['$type'];
-      const stray = Object.keys(inner).find((each) => !each.startsWith('$'));
-      if (stray !== undefined)
-        findings.push({ path: pointer(...at, stray), reason: say('nothing-in-token') });
       if (own !== undefined && typeof own !== 'string')
         findings.push({ path: pointer(...at, '$type'), reason: say('type-is-text') });
       found.set(at.join('.'), {
@@ -148,6 +164,33 @@ function collect(
         type: typeof own === 'string' ? own : type,
       });
     } else collect(inner, at, type, found, findings);
+  }
+}
+
+/** Where aliases lead: to the token of that path; else, in files of several sets, to the only one whose path ends so. */
+class Leading {
+  private ends: Map<string, string | null> | undefined;
+
+  constructor(private readonly found: ReadonlyMap<string, unknown>) {}
+
+  to(alias: string): string | undefined {
+    if (this.found.has(alias)) return alias;
+    // As it is written where tokens have `value`.
+    const short = alias.replace(/\.value$/, '');
+    if (this.found.has(short)) return short;
+    this.ends ??= this.allEnds();
+    return this.ends.get(short) ?? undefined;
+  }
+
+  /** The paths without what they begin with; `null` for ends that several have. */
+  private allEnds(): Map<string, string | null> {
+    const ends = new Map<string, string | null>();
+    for (const key of this.found.keys())
+      for (let at = key.indexOf('.'); at >= 0; at = key.indexOf('.', at + 1)) {
+        const end = key.slice(at + 1);
+        ends.set(end, ends.has(end) ? null : key);
+      }
+    return ends;
   }
 }
 
@@ -166,6 +209,7 @@ function aliasIn({ $value, $ref }: JsonObject): string | undefined {
 function typeOf(
   token: Found,
   found: ReadonlyMap<string, Found>,
+  leading: Leading,
   findings: Finding[],
 ): string | undefined {
   const way: string[] = [];
@@ -187,7 +231,7 @@ function typeOf(
       findings.push({ path: pointer(...token.path), reason: say('has-no-type') });
       return undefined;
     }
-    const next = found.get(alias);
+    const next = found.get(leading.to(alias) ?? '');
     if (!next) {
       if (at === token)
         findings.push({
@@ -210,15 +254,16 @@ function declaredBy(
   type: StyleType,
   { token }: Found,
   found: ReadonlyMap<string, Found>,
+  leading: Leading,
   values: ValuesIn,
 ): Record<string, string> {
   let at = token;
   // A circle was told when its type was looked for.
   for (let alias = aliasIn(at); alias !== undefined; alias = aliasIn(at))
-    at = found.get(alias)!.token;
+    at = found.get(leading.to(alias)!)!.token;
   const members: Readonly<Record<string, readonly [string, string]>> = STYLE_TYPES[type];
   const types = Object.fromEntries(Object.entries(members).map(([name, [, of]]) => [name, of]));
-  const made = values.members(at['$value'] ?? null, types);
+  const made = values.members(at['$value'] ?? null, types, true);
   return Object.fromEntries(Object.entries(made).map(([name, css]) => [members[name]![0], css]));
 }
 

@@ -19,7 +19,7 @@ function taken(documents: Documents, file: Json): Documents {
   const read = readTokens(file);
   if (!read.ok) throw new Error(JSON.stringify(read.findings));
   const take = tokensToTake(documents, read, newId);
-  if ('refused' in take) throw new Error(saidText(take.refused));
+  expect(take.left).toEqual([]);
   const { tokens, themes, styles } = take;
   const done = doEdit(documents, {
     name: 'takeTokens',
@@ -245,7 +245,7 @@ describe('tokens in the Design Tokens Format Module', () => {
 
   test.each<[string, Json, string, string]>([
     ['no object', [], '', 'tokens-file-object'],
-    ['no type', { a: { $value: 1 } }, '/a', 'has-no-type'],
+    ['no type', { a: { $value: [] } }, '/a', 'has-no-type'],
     [
       'a circle',
       { a: { $type: 'number', $value: '{b}' }, b: { $value: '{a}' } },
@@ -264,9 +264,19 @@ describe('tokens in the Design Tokens Format Module', () => {
       '/a/$value/unit',
       'unit-is',
     ],
-    ['a number as text', { a: { $type: 'number', $value: '1' } }, '/a/$value', 'number-is-json'],
-    ['a name with a dot', { 'a.b': { $type: 'number', $value: 1 } }, '/a.b', 'name-signs'],
-    ['a type nobody knows', { a: { $type: 'flavour', $value: 1 } }, '/a/$type', 'type-not-kept'],
+    [
+      'a number as a word',
+      { a: { $type: 'number', $value: 'one' } },
+      '/a/$value',
+      'number-is-json',
+    ],
+    ['a name with a brace', { 'a}b': { $type: 'number', $value: 1 } }, '/a}b', 'name-signs'],
+    [
+      'a type nobody knows',
+      { a: { $type: 'flavour', $value: 'sweet' } },
+      '/a/$type',
+      'type-not-kept',
+    ],
     [
       'a curve outside',
       { a: { $type: 'cubicBezier', $value: [2, 0, 1, 1] } },
@@ -278,12 +288,6 @@ describe('tokens in the Design Tokens Format Module', () => {
       { a: { $type: 'color', $value: { colorSpace: 'srgb', components: [1] } } },
       '/a/$value/components',
       'three-numbers',
-    ],
-    [
-      'something in a token',
-      { a: { $type: 'number', $value: 1, b: {} } },
-      '/a/b',
-      'nothing-in-token',
     ],
     ['a group that is not there', { a: { $extends: '{b}' } }, '/a/$extends', 'names-not-there'],
     [
@@ -299,10 +303,10 @@ describe('tokens in the Design Tokens Format Module', () => {
       'group-of-itself',
     ],
     [
-      'a text style without its size',
-      { a: { $type: 'typography', $value: { fontFamily: 'Arial' } } },
+      'a text style that says nothing',
+      { a: { $type: 'typography', $value: { voice: 'low' } } },
       '/a/$value',
-      'member-missing',
+      'object-with',
     ],
     [
       'a part that names nothing',

@@ -2,6 +2,7 @@ import type { Json } from '../model';
 import { saidText, say, type Said } from '../said';
 import { written } from '../style';
 import { WEIGHTS } from './format-types';
+import { isColour, isDimension } from './older-forms';
 
 /** The colour spaces of the Color Module, as CSS names them in `color()` or as functions. */
 const SPACES = new Set([
@@ -73,8 +74,7 @@ export class ValuesIn {
       case 'duration':
         return dimensionIn(value, ['ms', 's']);
       case 'number':
-        if (typeof value !== 'number') throw new WrongValue([], say('number-is-json'));
-        return written(value);
+        return numberIn(value);
       case 'fontWeight':
         return weightIn(value);
       case 'fontFamily':
@@ -85,8 +85,10 @@ export class ValuesIn {
         if (typeof value === 'string' && LINES.has(value)) return value;
         throw new WrongValue([], say('stroke-kinds'));
       case 'border':
+        if (isCss(value)) return value;
         return this.parts(value, { width: 'dimension', style: 'strokeStyle', color: 'color' });
       case 'shadow':
+        if (isCss(value)) return value;
         return Array.isArray(value)
           ? value.map((each, i) => at(String(i), () => this.shadow(each))).join(',')
           : this.shadow(value);
@@ -97,14 +99,18 @@ export class ValuesIn {
     }
   }
 
-  /** The CSS of each member of a composite value. @throws WrongValue */
-  members(value: Json, types: Readonly<Record<string, string>>): Record<string, string> {
-    const found = members(value, Object.keys(types));
+  /** The CSS of each member of a composite value. @param partly whether some may be missing @throws WrongValue */
+  members(
+    value: Json,
+    types: Readonly<Record<string, string>>,
+    partly = false,
+  ): Record<string, string> {
+    const names = Object.keys(types);
+    const found = members(value, partly ? [] : names);
+    const there = names.filter((name) => found[name] !== undefined);
+    if (there.length === 0) throw new WrongValue([], say('object-with', { members: names }));
     return Object.fromEntries(
-      Object.entries(types).map(([name, type]) => [
-        name,
-        at(name, () => this.css(type, found[name]!)),
-      ]),
+      there.map((name) => [name, at(name, () => this.css(types[name]!, found[name]!))]),
     );
   }
 
@@ -113,18 +119,20 @@ export class ValuesIn {
   }
 
   private shadow(value: Json): string {
-    const { color, ...lengths } = this.members(value, {
+    const { color, ...lengths } = this.members(olderShadow(value), {
       offsetX: 'dimension',
       offsetY: 'dimension',
       blur: 'dimension',
       spread: 'dimension',
       color: 'color',
     });
-    const inset = (value as Members)['inset'] === true ? 'inset ' : '';
+    const { inset: isInset, type } = value as Members;
+    const inset = isInset === true || type === 'innerShadow' ? 'inset ' : '';
     return `${inset}${Object.values(lengths).join(' ')} ${color}`;
   }
 
   private gradient(value: Json): string {
+    if (isCss(value)) return value;
     if (!Array.isArray(value) || value.length < 2) throw new WrongValue([], say('gradient-list'));
     const stops = value.map((stop, i) =>
       at(String(i), () => {
@@ -140,7 +148,10 @@ export class ValuesIn {
   }
 
   private family(value: Json): string {
-    const list = Array.isArray(value) ? value : [value];
+    // As CSS writes it: several names in one text.
+    const apart =
+      typeof value === 'string' && aliasOf(value) === undefined ? namesIn(value) : value;
+    const list = Array.isArray(apart) ? apart : [apart];
     if (list.length === 0 || !list.every((each) => typeof each === 'string' && each !== ''))
       throw new WrongValue([], say('family-is-name'));
     return (list as string[])
@@ -180,7 +191,40 @@ function members(value: Json, needed: readonly string[]): Members {
   return found;
 }
 
+/** Whether a value is written as CSS writes it: read as that afterwards. What is worked out in the file is not. */
+function isCss(value: Json): value is string {
+  return typeof value === 'string' && !/[{}]|var\(/.test(value) && value.trim() !== '';
+}
+
+/** A shadow by the names that were used before. */
+function olderShadow(value: Json): Json {
+  if (value === null || typeof value !== 'object' || Array.isArray(value)) return value;
+  const { x, y, offsetX = x, offsetY = y, spread = '0px', ...rest } = value as Record<string, Json>;
+  return {
+    ...rest,
+    spread,
+    ...(offsetX === undefined ? {} : { offsetX }),
+    ...(offsetY === undefined ? {} : { offsetY }),
+  };
+}
+
+/** The names of a font stack as CSS writes it. */
+function namesIn(stack: string): string[] {
+  return (stack.match(/"[^"]*"|'[^']*'|[^,]+/g) ?? [])
+    .map((name) => name.trim().replace(/^["']|["']$/g, ''))
+    .filter(Boolean);
+}
+
+function numberIn(value: Json): string {
+  if (typeof value === 'number') return written(value);
+  const [, number, percent] =
+    /^(-?(?:\d+\.?\d*|\.\d+))(%?)$/.exec(typeof value === 'string' ? value.trim() : '') ?? [];
+  if (number === undefined) throw new WrongValue([], say('number-is-json'));
+  return written(Number(number) / (percent ? 100 : 1));
+}
+
 function colourIn(value: Json): string {
+  if (isCss(value) && (isColour(value) || /^[a-z]+$/i.test(value))) return value;
   const { colorSpace, components, alpha, hex } = members(value, ['colorSpace', 'components']);
   if (typeof colorSpace !== 'string' || !(SPACES.has(colorSpace) || FUNCTIONS.has(colorSpace)))
     throw new WrongValue(['colorSpace'], say('no-colour-space'));
@@ -214,6 +258,12 @@ function isByte(share: number): boolean {
 }
 
 function dimensionIn(value: Json, units: readonly string[]): string {
+  if (typeof value === 'number')
+    return value === 0 ? `0${units[0]}` : `${written(value)}${units[0]}`;
+  if (isCss(value) && units.includes('px') && isDimension(value))
+    return /^-?0$/.test(value.trim()) ? '0px' : value.trim();
+  if (isCss(value) && units.includes('ms') && /^-?(\d+\.?\d*|\.\d+)m?s$/i.test(value.trim()))
+    return value.trim();
   const { value: number, unit } = members(value, ['value', 'unit']);
   if (typeof number !== 'number') throw new WrongValue(['value'], say('number-here'));
   if (typeof unit !== 'string' || !units.includes(unit))
@@ -223,11 +273,18 @@ function dimensionIn(value: Json, units: readonly string[]): string {
 
 function weightIn(value: Json): string {
   if (typeof value === 'number' && value >= 1 && value <= 1000) return String(value);
-  if (typeof value === 'string' && Object.hasOwn(WEIGHTS, value)) return String(WEIGHTS[value]);
+  if (typeof value === 'string') {
+    const name = value.trim().toLowerCase().replace(/[ _]+/g, '-');
+    const weight =
+      WEIGHTS[name] ?? WEIGHTS[name.replace(/^(semi|demi|extra|ultra)(?=[a-z])/, '$1-')];
+    if (Object.hasOwn(WEIGHTS, name) || weight !== undefined) return String(weight);
+    if (/^[1-9]\d{0,3}$/.test(name) && Number(name) <= 1000) return name;
+  }
   throw new WrongValue([], say('weight-range'));
 }
 
 function curveIn(value: Json): string {
+  if (isCss(value) && /^(cubic-bezier\(|ease|linear|step)/i.test(value.trim())) return value.trim();
   const numbers = Array.isArray(value) ? value : [];
   if (numbers.length !== 4 || !numbers.every((each) => typeof each === 'number'))
     throw new WrongValue([], say('curve-four'));

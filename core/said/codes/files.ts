@@ -22,6 +22,7 @@ export const FILES = {
   'name-signs': {},
   'token-or-group': {},
   'nothing-in-token': {},
+  'made-from-left': {},
   'made-from-itself': { way: 'list' },
   'has-no-type': {},
   'number-is-json': {},

@@ -27,6 +27,7 @@ export const files: WordsOf<typeof FILES> = {
   'name-signs': 'a name holds no ., { or }',
   'token-or-group': 'a token or a group stands here',
   'nothing-in-token': 'nothing stands in a token',
+  'made-from-left': 'is made from something that stays out',
   'made-from-itself': ({ way }) => `would be made from itself: ${way.join(' → ')}`,
   'has-no-type': 'has no type, and nothing says one',
   'number-is-json': 'a number is a JSON number',

@@ -1,7 +1,7 @@
 import { useRef, useState, type ReactNode } from 'react';
 import { Button } from 'antd';
 import { readTokens, tokensToTake, writeTokens, type ToTake } from '@sormet/core/format';
-import { allOf, newId, pointer, type Finding, type Json } from '@sormet/core/model';
+import { allOf, newId, type Finding, type Json } from '@sormet/core/model';
 import { say, type Said } from '@sormet/core/said';
 import { count, inWords } from '../../../words';
 import { Dialog } from '../../../parts/Dialog';
@@ -13,9 +13,28 @@ const LARGEST = 2_000_000;
 
 type Outcome =
   | { readonly is: 'wrong'; readonly findings: readonly Finding[] }
-  | { readonly is: 'ready'; readonly take: ToTake };
+  | { readonly is: 'ready'; readonly take: ToTake; readonly left: readonly Finding[] };
 
-/** Tokens out into a file of the Design Tokens Community Group's format, and in from one: all of it or nothing. */
+/** How many findings are listed. */
+const LISTED = 30;
+
+/** What is wrong in a file, each by its place. */
+function Findings({ findings }: { findings: readonly Finding[] }): ReactNode {
+  return (
+    <>
+      <ul className="token-findings">
+        {findings.slice(0, LISTED).map(({ path, reason }, i) => (
+          <li key={i}>
+            <code>{path || 'the file'}</code> {inWords(reason)}
+          </li>
+        ))}
+      </ul>
+      {findings.length > LISTED ? `and ${findings.length - LISTED} more` : null}
+    </>
+  );
+}
+
+/** Tokens out into a file of the Design Tokens Community Group's format, and in from one: what is sound of it, once one has seen what stays out. */
 export function TokenFiles(): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
@@ -38,8 +57,10 @@ export function TokenFiles(): ReactNode {
     const read = readTokens(json);
     if (!read.ok) return setOutcome({ is: 'wrong', findings: read.findings });
     const take = tokensToTake(documents, read, newId);
-    if ('refused' in take) return wrong(pointer(...take.path), take.refused);
-    setOutcome({ is: 'ready', take });
+    const left = [...read.left, ...take.left];
+    if (Object.keys(take.tokens).length + take.styles.length === 0 && left.length > 0)
+      return setOutcome({ is: 'wrong', findings: left });
+    setOutcome({ is: 'ready', take, left });
   };
   return (
     <>
@@ -70,19 +91,13 @@ export function TokenFiles(): ReactNode {
           onOk={() => setOutcome(null)}
           onCancel={() => setOutcome(null)}
         >
-          <ul className="token-findings">
-            {outcome.findings.slice(0, 30).map(({ path, reason }, i) => (
-              <li key={i}>
-                <code>{path || 'the file'}</code> {inWords(reason)}
-              </li>
-            ))}
-          </ul>
-          {outcome.findings.length > 30 ? `and ${outcome.findings.length - 30} more` : null}
+          <Findings findings={outcome.findings} />
         </Dialog>
       ) : null}
       {outcome?.is === 'ready' ? (
         <Taking
           take={outcome.take}
+          left={outcome.left}
           onTake={() => {
             const { tokens, themes, styles } = outcome.take;
             const args = { tokens, themes, styles: [...styles] };
@@ -98,10 +113,13 @@ export function TokenFiles(): ReactNode {
 /** What would come in and what of the site would change, before it does. */
 function Taking({
   take: { tokens, styles, changed },
+  left,
   onTake,
   onClose,
 }: {
   take: ToTake;
+  /** What stays out. */
+  left: readonly Finding[];
   onTake: () => void;
   onClose: () => void;
 }): ReactNode {
@@ -124,6 +142,12 @@ function Taking({
         changed, {all - fresh.length - freshStyles - changed.length} the same.
       </p>
       {changed.length > 0 ? <p>Changed: {changed.join(', ')}.</p> : null}
+      {left.length > 0 ? (
+        <section aria-label="What stays out">
+          <p>{left.length === 1 ? 'One thing stays out:' : `${left.length} things stay out:`}</p>
+          <Findings findings={left} />
+        </section>
+      ) : null}
     </Dialog>
   );
 }
