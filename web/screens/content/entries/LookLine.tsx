@@ -76,11 +76,12 @@ export function LookLine({
           Columns
         </Button>
       </Popover>
-      <span className="look-rest" />
-      {children}
-      <Button size="small" type="primary" onClick={onAdd}>
-        Add a {type.name.toLowerCase()}
-      </Button>
+      <span className="look-rest">
+        {children}
+        <Button size="small" type="primary" onClick={onAdd}>
+          Add a {type.name.toLowerCase()}
+        </Button>
+      </span>
     </div>
   );
 }
