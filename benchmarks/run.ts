@@ -1,5 +1,7 @@
 import { app } from './app';
 import { canvas } from './canvas';
+import { csv } from './csv';
+import { entries } from './entries';
 import { expressions } from './expressions';
 import { printTable, type Report } from './measure';
 import { publish } from './publish';
@@ -25,6 +27,8 @@ const BENCHMARKS: Record<string, () => Report | Promise<Report>> = {
   expressions,
   varied,
   strip,
+  csv,
+  entries,
 };
 
 const args = process.argv.slice(2);

@@ -146,7 +146,10 @@ test('entries are looked through, filled like a sheet by keys alone, and a view 
   await page.getByRole('button', { name: /Only where/ }).click();
   await page.getByRole('button', { name: 'Add a condition' }).click();
   await choose(page, 'Field of the condition', 'Shed');
-  await choose(page, 'Shed, compared with', 'Millgate');
+  // The list is long: it is looked through by typing.
+  await page.getByRole('combobox', { name: 'Shed, compared with', exact: true }).click();
+  await page.keyboard.type('Millg');
+  await page.keyboard.press('Enter');
   await expect(grid).toHaveAttribute('aria-rowcount', '4');
   await page.keyboard.press('Escape');
   await page.getByRole('columnheader', { name: /^Day/ }).getByRole('button').click();
@@ -281,4 +284,86 @@ test('an archive brings rows and the pictures that they name; a new type is made
   await expect(grid).toContainText('Millgate');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('navigation', { name: 'Content types' })).not.toContainText('Trees');
+});
+
+test('files are brought in many at once, the same one twice is told; named, replaced, unused ones removed together', async ({
+  page,
+}) => {
+  const site = await ownSite(page, 'pictures');
+  await page.goto(`${site}/files`);
+  const svg = (colour: string, size = 40) => ({
+    name: `${colour}.svg`,
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${size}" height="30"><rect width="${size}" height="30" fill="${colour}"/></svg>`,
+    ),
+  });
+  const bringIn = async (files: Parameters<Page['setInputFiles']>[1]) => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Bring files in' }).click();
+    await (await chooser).setFiles(files);
+  };
+  await bringIn([svg('teal'), svg('olive'), { ...svg('teal'), name: 'again.svg' }]);
+  await expect(page.getByRole('alert')).toContainText('again.svg is there already');
+  const row = (name: string) =>
+    page.getByRole('row').filter({ has: page.getByRole('textbox', { name: `Name of ${name}` }) });
+  await expect(row('teal.svg')).toContainText('nothing');
+  const name = page.getByRole('textbox', { name: 'Name of teal.svg' });
+  await name.fill('sea.svg');
+  await name.press('Enter');
+  await expect(row('sea.svg')).toContainText('40 × 30');
+  const chooser = page.waitForEvent('filechooser');
+  await row('sea.svg').getByRole('button', { name: 'Replace' }).click();
+  await (await chooser).setFiles(svg('navy', 90));
+  await expect(row('sea.svg')).toContainText('90 × 30');
+  await page.getByRole('button', { name: /^Remove \d+ unused/ }).click();
+  await page.locator('.ant-popover').getByRole('button', { name: 'Remove' }).click();
+  await expect(row('sea.svg')).toHaveCount(0);
+  await expect(row('millgate.svg')).toContainText('Millgate');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row('sea.svg')).toHaveCount(1);
+});
+
+test('a content type is made from a JSON Schema, and written out as one', async ({ page }) => {
+  const site = await ownSite(page, 'schema');
+  await page.goto(`${site}/content`);
+  await page.getByRole('button', { name: 'Make a content type' }).click();
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'From a JSON Schema' }).click();
+  await (
+    await chooser
+  ).setFiles({
+    name: 'tree.schema.json',
+    mimeType: 'application/schema+json',
+    buffer: Buffer.from(
+      JSON.stringify({
+        $schema: 'https://json-schema.org/draft/2020-12/schema',
+        title: 'Tree',
+        type: 'object',
+        required: ['name'],
+        properties: {
+          name: { type: 'string', maxLength: 40, pattern: '^[A-Z]' },
+          planted: { type: 'string', format: 'date', description: 'The day it was planted.' },
+          height: { type: 'number', minimum: 0 },
+        },
+      }),
+    ),
+  });
+  const dialog = page.getByRole('dialog', { name: 'Make a content type' });
+  await expect(dialog).toContainText('/properties/name/pattern');
+  await dialog.getByRole('button', { name: 'Make it without these' }).click();
+  await expect(page.getByRole('table', { name: 'Fields of Tree' })).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Help for planted' })).toHaveValue(
+    'The day it was planted.',
+  );
+  await expect(page.getByRole('checkbox', { name: 'name is required' })).toBeChecked();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Write it out' }).click();
+  const written = JSON.parse(await readFile(await (await download).path(), 'utf8')) as {
+    title: string;
+    required: string[];
+    properties: Record<string, { format?: string }>;
+  };
+  expect(written).toMatchObject({ title: 'Tree', required: ['name'] });
+  expect(written.properties['planted']!.format).toBe('date');
 });

@@ -112,7 +112,7 @@ test('before a property is kept to typed values, each instance that is bound is 
       .getByRole('row')
       .filter({ has: page.getByRole('link', { name: path, exact: true }) })
       .getByRole('gridcell')
-      .nth(2);
+      .nth(1);
   await expect(cell('/guides')).toHaveText('A shed near you');
   await expect(cell('/sheds')).toHaveText('↳ shed · name');
   await page.goBack();

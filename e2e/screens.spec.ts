@@ -119,7 +119,11 @@ test.describe('content', () => {
       buffer: Buffer.from(svg),
     });
     await expect(page.locator('.entry-form .value-words')).toContainText('juniper.svg');
-    await page.getByRole('button', { name: 'empty' }).first().click();
+    await page
+      .locator('.entry-form')
+      .getByRole('button', { name: 'empty', exact: true })
+      .first()
+      .click();
   });
 });
 

@@ -157,8 +157,13 @@ test('a field is offered with what it would bring; what fits is bound for all at
   await page.keyboard.press('b');
   // Until the page is in the outline again, the row of the definition is called so, too.
   await expect(page.locator('.pane-definition')).toBeHidden();
-  await page.locator('.outline-row', { hasText: 'Fits' }).click();
-  await page.getByRole('combobox', { name: 'Heading text, bound to' }).click();
+  const boundTo = page.getByRole('combobox', { name: 'Heading text, bound to' });
+  // A row that is pressed while the outline is drawn anew is another one then.
+  await expect(async () => {
+    await page.locator('.outline-row', { hasText: 'Fits' }).click();
+    await expect(boundTo).toBeVisible({ timeout: 3000 });
+  }).toPass();
+  await boundTo.click();
   const options = page.locator('.ant-select-dropdown:visible');
   await expect(options.locator('.bound-holds').first()).not.toHaveText('');
   await expect(options).toContainText('the page’s shed');

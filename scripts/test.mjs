@@ -72,7 +72,7 @@ try {
       ['Layers', bin('depcruise'), layers],
       ['Licences', process.execPath, ['scripts/licences.mjs', '--check']],
       ['Diagrams', process.execPath, ['scripts/diagrams.mjs', '--check']],
-      ['Core and server', bin('jest'), [], { SORMET_TEST_DATABASE: database.url }],
+      ['Core and server', bin('jest'), [], { ...ROOMY, SORMET_TEST_DATABASE: database.url }],
     ])),
   );
   database.stop();

@@ -1,7 +1,7 @@
 import type { Static } from '@sinclair/typebox';
 import { LARGEST_EDIT, type Documents } from '../model';
 import { say, type Said } from '../said';
-import { addAsset } from './assets/assets';
+import { addAsset, removeAssets, setAsset } from './assets/assets';
 import { guardedChanges, isRefusal, type Change, type Refusal } from './changes';
 import { makeDefault, setDefault } from './components/defaults';
 import { makePlain } from './components/plain/making-plain';
@@ -151,6 +151,8 @@ export const EDITS = {
   setDrafts,
   takeContent,
   addAsset,
+  setAsset,
+  removeAssets,
   // The site itself.
   setSite,
   setWidth,

@@ -285,6 +285,11 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
       made.some((id) => Object.hasOwn(rules, id))
     );
   },
+  'file-of-another-sort': ({ args, before }) => {
+    const { file } = args['set'] as { file: { mediaType: string } };
+    const held = docOf(before, 'asset', args['asset'] as string)!.mediaType;
+    return file.mediaType.startsWith('font/') !== held.startsWith('font/');
+  },
   'content-no-choice': ({ args }) =>
     /"kind":"(tag|theme|style)"/.test(JSON.stringify(args['made'] ?? args['set'])),
   'title-field-stays': ({ args, before }) =>
@@ -522,10 +527,16 @@ function hasTwice(list: readonly string[]): boolean {
 function isPlaced(documents: Documents, component: string): boolean {
   return [...documents].some(
     (doc) =>
-      (doc.kind === 'site' && doc.surround === component) ||
+      (doc.kind === 'site' &&
+        (doc.surround === component ||
+          Object.values(doc.fonts).some(({ asset }) => asset === component))) ||
       ((doc.kind === 'page' || doc.kind === 'component') &&
         Object.values(doc.nodes).some(
-          (node) => node.kind === 'instance' && node.component === component,
+          (node) =>
+            (node.kind === 'instance' && node.component === component) ||
+            (node.kind === 'repeat' &&
+              'type' in node.query.from &&
+              node.query.from.type === component),
         )) ||
       (doc.kind === 'page' && doc.entries === component) ||
       (doc.kind === 'entry' && doc.type === component),

@@ -10,6 +10,8 @@ export {
   type Plan,
   type PlannedRow,
 } from './content/taking-in';
+export { readType, type ReadType } from './content/read-type';
+export { writeType } from './content/write-type';
 export { writeCsv, writeJson } from './content/write-table';
 export { readLength, wordsOfLength } from './content/length-words';
 export { readLink } from './content/read-link';

@@ -81,6 +81,7 @@ export function documentUses(doc: Doc): Use[] {
       break;
     case 'site':
       for (const id in doc.fonts) use('shows', doc.fonts[id]!.asset);
+      if (doc.icon !== undefined) use('shows', doc.icon);
       if (doc.surround) use('stands', doc.surround);
       if (doc.theme !== undefined) use('styles', pointer('themes', doc.theme));
       break;

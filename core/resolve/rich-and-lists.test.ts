@@ -392,6 +392,8 @@ describe('a repeat over a list', () => {
     limit: number | null,
     offset: number | null,
   ): ListRecord[] {
+    const sortedBy = (value: string | number) =>
+      typeof value === 'string' ? languageOf('en').sortingKey(value) : value;
     const held = (record: ListRecord, path: string) => {
       const value = record.values[path]?.value as string | number | null;
       return value === '' ? null : value;
@@ -408,12 +410,13 @@ describe('a repeat over a list', () => {
       if (has === null) return is === 'differs';
       if (is === 'equals') return has === wanted;
       if (is === 'differs') return has !== wanted;
-      if (is === 'atLeast') return has >= (wanted as string);
-      if (is === 'atMost') return has <= (wanted as string);
-      return String(has).includes(String(wanted as string));
+      // By the rules of the language, as they are sorted.
+      if (is === 'atLeast') return sortedBy(has) >= sortedBy(wanted as string);
+      if (is === 'atMost') return sortedBy(has) <= sortedBy(wanted as string);
+      return String(has)
+        .toLowerCase()
+        .includes(String(wanted as string).toLowerCase());
     };
-    const sortedBy = (value: string | number) =>
-      typeof value === 'string' ? languageOf('en').sortingKey(value) : value;
     const found = list.filter((record) => where.every((each) => meets(record, each)));
     if (order.length > 0)
       found.sort((a, b) => {

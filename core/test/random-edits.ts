@@ -1549,6 +1549,24 @@ class Chooser {
           args: { entry: entry.id, field, value: choices.below(4) === 0 ? null : value },
         };
       }
+      case 'setAsset': {
+        const [asset, other] = [
+          choices.of(allOf(documents, 'asset')),
+          choices.of(allOf(documents, 'asset')),
+        ];
+        if (!asset || !other) return undefined;
+        const { sha256, mediaType, width, height } = other;
+        const size = width === undefined || height === undefined ? {} : { width, height };
+        const set = choices.of([
+          { name: `called ${step}` },
+          { file: { sha256, mediaType, ...size } },
+        ])!;
+        return { name, args: { asset: asset.id, set } };
+      }
+      case 'removeAssets': {
+        const asset = choices.of(allOf(documents, 'asset'));
+        return asset && { name, args: { assets: [asset.id] } };
+      }
       case 'addAsset': {
         const asset = choices.of(allOf(documents, 'asset'))!;
         const mediaType = choices.of(MEDIA_TYPES.filter((each) => each.split('/')[0] !== 'font'))!;

@@ -5,8 +5,8 @@ import { isAway } from '../database/away';
 import { logFault } from './log';
 
 /** How large the body of a request may be, as express reads it and as it is said. */
-export const LARGEST_REQUEST = '8mb';
-const LARGEST_REQUEST_WORDS = '8 MB';
+export const LARGEST_REQUEST = '64mb';
+const LARGEST_REQUEST_WORDS = '64 MB';
 
 /** What the package that reads uploads says of those that are broken; it gives them no status. */
 const BROKEN_UPLOAD =

@@ -17,6 +17,7 @@ const TITLES: Readonly<Record<string, string>> = {
   library: 'Library',
   styles: 'Styles',
   content: 'Content',
+  files: 'Files',
   releases: 'Releases',
   settings: 'Settings',
 };
@@ -27,6 +28,7 @@ const CHAPTERS_OF: Readonly<Record<string, string>> = {
   library: 'instances-and-reach#reach',
   styles: 'tokens-themes-and-shared-styles',
   content: 'content',
+  files: 'words-and-pictures',
   releases: 'looking-and-publishing#publish',
   settings: 'sites-and-pages#settings',
 };
@@ -58,6 +60,7 @@ export function SiteFrame(): ReactNode {
           <NavLink to={`${base}/library`}>Library</NavLink>
           <NavLink to={`${base}/styles`}>Styles</NavLink>
           <NavLink to={`${base}/content`}>Content</NavLink>
+          <NavLink to={`${base}/files`}>Files</NavLink>
           <NavLink to={`${base}/releases`}>Releases</NavLink>
           <NavLink to={`${base}/settings`}>Settings</NavLink>
         </nav>

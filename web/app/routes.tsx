@@ -73,6 +73,10 @@ export const routes = createBrowserRouter([
               { path: 'content/:type/fields', ...fields },
               { path: 'content/:type/:entry', ...content },
               {
+                path: 'files',
+                ...screen(() => import('../screens/files/FilesScreen'), 'FilesScreen'),
+              },
+              {
                 path: 'releases',
                 ...screen(() => import('../screens/releases/ReleasesScreen'), 'ReleasesScreen'),
               },

@@ -5,6 +5,7 @@ import type { Source } from '@sormet/core/model';
 import type { FittingField } from '../values/fields';
 import { RestingChoice } from '../parts/RestingChoice';
 import { IconButton } from '../parts/IconButton';
+import type { MakingField } from './use-make-field';
 import './BoundTo.css';
 
 type FieldSource = Extract<Source, { is: 'field' }>;
@@ -28,6 +29,11 @@ interface BoundToProps {
   readonly onRelease: () => void;
   /** What may be decided for entries where the field is empty. */
   readonly whenEmpty: readonly Choice[];
+  /** Fields that can be made, where none that is there will do. */
+  readonly making?: {
+    readonly makes: readonly MakingField[];
+    readonly make: (key: string) => void;
+  };
 }
 
 /** Which field a value is taken from, and what was decided for empty. Only fields that fit are offered. */
@@ -83,6 +89,7 @@ function FieldChoice({
   boundLabel,
   onBind,
   whenEmpty,
+  making,
   open,
 }: BoundToProps & { open: boolean }): ReactNode {
   const fitting = fields();
@@ -98,6 +105,15 @@ function FieldChoice({
         .map((field) => ({ value: field.key, label: field.label, source: field.source })),
     })),
     ...(bound && !known ? [{ value: key!, label: boundLabel, source: bound }] : []),
+    ...(making && making.makes.length > 0
+      ? [
+          {
+            label: 'No field fits: make one',
+            title: 'No field fits: make one',
+            options: making.makes.map((each) => ({ value: each.key, label: each.label })),
+          },
+        ]
+      : []),
   ];
   return (
     <Select
@@ -117,7 +133,7 @@ function FieldChoice({
       optionRender={({ label: name, data }) => (
         <span className="bound-option">
           <span className="bound-name">{name}</span>
-          {holds && 'source' in data ? (
+          {holds && 'source' in data && data.source ? (
             <span className="bound-holds">{holds(data.source)}</span>
           ) : null}
         </span>
@@ -126,6 +142,7 @@ function FieldChoice({
       onChange={(chosen: string) => {
         const field = fitting.find((each) => each.key === chosen);
         if (field) onBind({ ...field.source, whenEmpty: bound?.whenEmpty ?? whenEmpty[0]! });
+        else making?.make(chosen);
       }}
     />
   );

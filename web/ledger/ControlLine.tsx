@@ -32,6 +32,8 @@ import type { Selected } from './use-selected';
 import { TextWithValues } from './TextWithValues';
 import { holdsAt } from './what-shows';
 import { wordsKey } from '../canvas/words-edit';
+import { useMakeField } from './use-make-field';
+import { WhereBoundEmpty } from './WhereBoundEmpty';
 import { WorkedOut } from './WorkedOut';
 
 /** One control of an element: its value, and what it is bound to or, in a definition, exposed as. */
@@ -67,6 +69,7 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
   const byProperty = read?.default.is === 'expression' && !selected.picked;
   // What is edited is what the property begins with, unless a variant says its own.
   const isDefault = read !== undefined && !selected.picked;
+  const making = useMakeField(doc, node, control, row.type, row.label);
   const stored = own(doc.nodes, node);
   // What something declares, or what is chosen for it, is fed by a property of its own.
   const workedOut =
@@ -144,8 +147,18 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
                 onBind={(next) => give(next)}
                 onRelease={() => give(row.byDefault)}
                 whenEmpty={['nothing', 'hide']}
+                making={making}
               />
               {isWorkedOut || field ? null : workedOut}
+              {field ? (
+                <WhereBoundEmpty
+                  label={`${row.elementName} ${row.what}`}
+                  doc={doc}
+                  node={node}
+                  wanted={row.type}
+                  source={field}
+                />
+              ) : null}
             </div>
           </td>
           <td className="cell">

@@ -8,6 +8,7 @@ import { fieldLabel } from '../values/fields';
 import { exposureOf, useExposing } from './exposing';
 import { useConnecting } from './property/Connecting';
 import { useTakingBack } from './property/TakeBack';
+import { useExposeAndBind } from './use-expose-and-bind';
 
 /** What feeds a control of a definition: the property it is exposed as, with its group and key, or what could feed it. */
 export function ExposedCells({
@@ -99,6 +100,7 @@ function WaysToFeed({
   const { documents } = useDerived();
   const exposing = useExposing();
   const { source } = row;
+  const { fields, bind } = useExposeAndBind(component, row);
   const feeding = inOrder(component.properties).filter(([, { type }]) =>
     feeds(type.kind, row.type.kind),
   );
@@ -124,6 +126,18 @@ function WaysToFeed({
           placeholder="or from …"
           options={feeding.map(([value, { label }]) => ({ value, label }))}
           onChoose={onConnect}
+        />
+      ) : null}
+      {fields.length > 0 ? (
+        <ChoiceCell
+          label={`${row.elementName} ${row.what}, exposed and bound to`}
+          chosen={undefined}
+          placeholder="and bind to …"
+          options={fields.map(({ key, label }) => ({ value: key, label }))}
+          onChoose={(chosen) => {
+            const field = fields.find(({ key }) => key === chosen);
+            if (field) bind(field);
+          }}
         />
       ) : null}
     </span>

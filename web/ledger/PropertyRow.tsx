@@ -38,6 +38,8 @@ import { TextWithValues } from './TextWithValues';
 import { TraceButton } from './TraceButton';
 import { holdsAt } from './what-shows';
 import { wordsKey } from '../canvas/words-edit';
+import { useMakeField } from './use-make-field';
+import { WhereBoundEmpty } from './WhereBoundEmpty';
 import { WorkedOut } from './WorkedOut';
 
 /** A property of an instance: its default, what is set here, what it is bound to, what shows. */
@@ -62,6 +64,8 @@ export function PropertyRow({
   const [session] = useState(newId);
   const path = pointer('nodes', id, 'values', property);
   const isRefused = useRefused(doc.id, path);
+  const control = { of: 'value' as const, property };
+  const making = useMakeField(doc, id, control, made.type, made.label);
   if (node.kind !== 'instance') return null;
   const source: Source | undefined = own(node.values, property);
   const set = source?.is === 'value' ? (source as Typed) : undefined;
@@ -69,7 +73,6 @@ export function PropertyRow({
   const bound = source?.is === 'field' ? source : undefined;
   const lifted = source?.is === 'property' ? source : undefined;
   const shows = shownValue(selected, property);
-  const control = { of: 'value' as const, property };
   const give = (next: Source | null, group: string | null = null) =>
     sync.edit(
       { name: 'setControl', args: { doc: doc.id, node: id, control, source: next } },
@@ -188,9 +191,18 @@ export function PropertyRow({
                 onBind={(next) => give(next)}
                 onRelease={() => give(null)}
                 whenEmpty={['default', 'nothing', 'hide']}
+                making={making}
               />
             )}
-            {bound ? null : (
+            {bound ? (
+              <WhereBoundEmpty
+                label={made.label}
+                doc={doc}
+                node={id}
+                wanted={made.type}
+                source={bound}
+              />
+            ) : (
               <WorkedOut
                 label={made.label}
                 doc={doc}

@@ -1,10 +1,11 @@
-import { newId, type ComponentDoc, type Documents } from '@sormet/core/model';
+import { newId, type ComponentDoc, type Documents, type PropertyId } from '@sormet/core/model';
 import {
   controlsOf,
   keyFor,
   ProposedPlaces,
   type ArgsOf,
   type ControlRow,
+  type NamedEdit,
 } from '@sormet/core/edit';
 import { useDerived, useSync } from '../site/SiteProvider';
 
@@ -23,13 +24,26 @@ export function useExposing(): {
   expose: (component: ComponentDoc, exposures: readonly Exposure[]) => boolean;
   /** All of them as one property, called as the first. */
   exposeAsOne: (component: ComponentDoc, exposures: readonly Exposure[]) => boolean;
+  /** The edit that exposes one, for a step with others, and the property that it makes. */
+  exposeOne: (
+    component: ComponentDoc,
+    exposure: Exposure,
+  ) => { edit: NamedEdit; property: PropertyId };
 } {
   const sync = useSync();
   const { documents } = useDerived();
+  const exposing = (component: ComponentDoc, controls: readonly ExposedControl[]): NamedEdit => ({
+    name: 'expose',
+    args: { component: component.id, controls: [...controls] },
+  });
   const send = (component: ComponentDoc, controls: readonly ExposedControl[]) =>
-    sync.edit({ name: 'expose', args: { component: component.id, controls: [...controls] } });
+    sync.edit(exposing(component, controls));
   return {
     expose: (component, exposures) => send(component, exposed(documents, component, exposures)),
+    exposeOne(component, exposure) {
+      const [one] = exposed(documents, component, [exposure]);
+      return { edit: exposing(component, [one!]), property: one!.property };
+    },
     exposeAsOne(component, exposures) {
       const [one] = exposed(documents, component, exposures.slice(0, 1));
       return send(

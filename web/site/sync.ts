@@ -198,9 +198,14 @@ export class SiteSync implements OpenSite {
 
   /** Does an edit here at once and sends it; a refusal is said in the sentence. @returns whether it was done */
   edit(edit: NamedEdit, options: EditOptions = {}): boolean {
-    const refusal = this.attempt(edit, options);
+    return this.editAll([edit], options);
+  }
+
+  /** The same of several as one step, each on what the one before leaves: all are done, or none. */
+  editAll(edits: readonly [NamedEdit, ...NamedEdit[]], options: EditOptions = {}): boolean {
+    const refusal = this.attemptAll(edits, options);
     if (!refusal) return true;
-    this.refuse(edit, options, refusal);
+    this.refuse(edits[0], options, refusal);
     return false;
   }
 

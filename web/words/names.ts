@@ -1,14 +1,33 @@
-import { docOf, own, treeDocOf, type Documents, type TreeDoc } from '@sormet/core/model';
+import { docOf, entryTitle, own, type Documents, type TreeDoc } from '@sormet/core/model';
 import { nodeName, shortName } from '@sormet/core/edit';
 
 /** How many names are said before the rest is counted. */
 const MOST_NAMES = 4;
 
-/** How a document is named: a page by its path, a component by its name. */
+/** How a document is named: a page by its path, an entry by its title, others by their names or what they are. */
 export function documentWords(documents: Documents, id: string): string {
-  const doc = treeDocOf(documents, id);
-  if (!doc) return documents.get(id)?.kind ?? 'something that is gone';
-  return doc.kind === 'page' ? doc.path : shortName(doc.name);
+  const doc = documents.get(id);
+  switch (doc?.kind) {
+    case 'page':
+      return doc.path;
+    case 'component':
+      return shortName(doc.name);
+    case 'entry':
+      return entryTitle(documents, doc);
+    case 'type':
+      return doc.plural;
+    case 'style':
+    case 'asset':
+      return doc.name;
+    case 'site':
+      return 'the settings';
+    case 'tokens':
+      return 'the tokens';
+    case 'tags':
+      return 'the tag styles';
+    case undefined:
+      return 'something that is gone';
+  }
 }
 
 /** The short name of a component, for sentences. */

@@ -1,9 +1,10 @@
 import { Type } from '@sinclair/typebox';
-import { AssetDoc } from '../../model';
+import { AssetDoc, docOf } from '../../model';
 import { say } from '../../said';
-import { exact } from '../args';
-import { change } from '../changes';
-import { defineEdit, refuse } from '../define';
+import { exact, Id } from '../args';
+import { change, type Change, changeTo } from '../changes';
+import { defineEdit, gone, refuse } from '../define';
+import { documentWord } from '../names';
 
 /** Makes a stored file part of the site. That it is stored is checked by the server, which alone knows. */
 export const addAsset = defineEdit({
@@ -14,3 +15,75 @@ export const addAsset = defineEdit({
   },
   told: (_, { asset }) => say('added-file', { name: asset.name }),
 });
+
+/** Names a file, or puts another file in its place: whatever shows it shows that one from then on. */
+export const setAsset = defineEdit({
+  args: Type.Object(
+    {
+      asset: Id,
+      set: Type.Union([
+        Type.Object({ name: AssetDoc.properties.name }, exact),
+        Type.Object(
+          {
+            file: Type.Pick(AssetDoc, ['sha256', 'mediaType', 'width', 'height'], exact),
+          },
+          exact,
+        ),
+      ]),
+    },
+    exact,
+  ),
+  run(documents, { asset, set }) {
+    const doc = docOf(documents, 'asset', asset);
+    if (!doc) return gone('the-file', asset);
+    if ('name' in set) return changeTo(documents, asset, ['name'], set.name);
+    // A font stays a font: what is set in it would have none.
+    if (isFont(doc.mediaType) !== isFont(set.file.mediaType))
+      return refuse(say('file-of-another-sort'), asset);
+    const { id, kind, format, name } = doc;
+    return [change(asset, '', doc, { id, kind, format, name, ...set.file })];
+  },
+  told: (documents, { asset, set }) => {
+    const name = docOf(documents, 'asset', asset)?.name ?? say('the-file');
+    return 'name' in set
+      ? say('named-thing', { what: name, name: set.name })
+      : say('replaced-file', { name });
+  },
+});
+
+/** Removes files from the site. What showed them is empty then; a font that is used stays. */
+export const removeAssets = defineEdit({
+  args: Type.Object(
+    { assets: Type.Array(Id, { minItems: 1, maxItems: 5000, uniqueItems: true }) },
+    exact,
+  ),
+  run(documents, { assets }) {
+    const fonts = new Set(Object.values(documents.site.fonts).map(({ asset }) => asset));
+    const changes: Change[] = [];
+    for (const asset of assets) {
+      const doc = docOf(documents, 'asset', asset);
+      if (!doc) return gone('the-file', asset);
+      if (fonts.has(asset))
+        return refuse(
+          say('still-used', {
+            what: doc.name,
+            places: [documentWord(documents.site)],
+            more: 0,
+          }),
+          asset,
+        );
+      changes.push(change(asset, '', doc, undefined));
+    }
+    return changes;
+  },
+  told: (documents, { assets }) =>
+    assets.length === 1
+      ? say('removed-thing', {
+          what: docOf(documents, 'asset', assets[0]!)?.name ?? say('the-file'),
+        })
+      : say('removed-files', { many: assets.length }),
+});
+
+function isFont(mediaType: string): boolean {
+  return mediaType.startsWith('font/');
+}

@@ -1,25 +1,13 @@
 import { Type } from '@sinclair/typebox';
-import { docOf, OrderKey, own, TypeSpec } from '../../model';
+import { docOf, own, TypeSpec } from '../../model';
 import { say } from '../../said';
-import { exact, Id, Label } from '../args';
+import { Before, exact, Id, Label, PlaceInGroup } from '../args';
 import { type Change, changeTo } from '../changes';
 import { propertyOf } from '../control';
 import { defineEdit, gone, refuse } from '../define';
 import { componentName } from '../names';
 import { keyTaken, PropertyKey } from './adding-properties';
 import { ordersPutting } from '../ordering';
-
-/** Before which other a thing is put; `null` for last. */
-const BEFORE = Type.Union([Id, Type.Null()]);
-
-/** In which group a property stands (one that may be new), and before which other of that group. */
-const PLACE = Type.Object(
-  {
-    group: Type.Union([Type.Object({ id: Id, label: Label, order: OrderKey }, exact), Type.Null()]),
-    before: BEFORE,
-  },
-  exact,
-);
 
 /** Sets what is said of a property, not what it holds: its key, its type, whether content may feed it, its help, whether it must be filled, where it stands. */
 export const setProperty = defineEdit({
@@ -36,7 +24,7 @@ export const setProperty = defineEdit({
         Type.Object({ axis: Type.Boolean() }, exact),
         /** Values stay as they were written: they are converted when they are read. */
         Type.Object({ type: TypeSpec }, exact),
-        Type.Object({ place: PLACE }, exact),
+        Type.Object({ place: PlaceInGroup }, exact),
       ]),
     },
     exact,
@@ -114,7 +102,7 @@ export const setGroup = defineEdit({
       group: Id,
       set: Type.Union([
         Type.Object({ label: Label }, exact),
-        Type.Object({ before: BEFORE }, exact),
+        Type.Object({ before: Before }, exact),
       ]),
     },
     exact,

@@ -1,23 +1,11 @@
 import { Type } from '@sinclair/typebox';
-import { docOf, type Documents, Field, OrderKey, own, pointer, TypeDoc, Typed } from '../../model';
+import { docOf, type Documents, Field, own, pointer, TypeDoc, Typed } from '../../model';
 import { say, type Told } from '../../said';
-import { exact, Id, Label } from '../args';
+import { Before, exact, Id, Label, PlaceInGroup } from '../args';
 import { type Change, changeTo, type Refusal } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
 import { ordersPutting } from '../ordering';
 import { typeName } from './types';
-
-/** Before which other a thing is put; `null` for last. */
-const BEFORE = Type.Union([Id, Type.Null()]);
-
-/** Under which heading a field stands (one that may be new), and before which other of that heading. */
-const PLACE = Type.Object(
-  {
-    group: Type.Union([Type.Object({ id: Id, label: Label, order: OrderKey }, exact), Type.Null()]),
-    before: BEFORE,
-  },
-  exact,
-);
 
 /** Adds a field to a content type: its entries hold nothing in it yet. */
 export const addTypeField = defineEdit({
@@ -49,7 +37,7 @@ export const setTypeField = defineEdit({
         Type.Object({ unique: Type.Boolean() }, exact),
         Type.Object({ aside: Type.Boolean() }, exact),
         Type.Object({ default: Type.Union([Typed, Type.Null()]) }, exact),
-        Type.Object({ place: PLACE }, exact),
+        Type.Object({ place: PlaceInGroup }, exact),
       ]),
     },
     exact,
@@ -105,7 +93,7 @@ export const setTypeGroup = defineEdit({
       group: Id,
       set: Type.Union([
         Type.Object({ label: Label }, exact),
-        Type.Object({ before: BEFORE }, exact),
+        Type.Object({ before: Before }, exact),
       ]),
     },
     exact,

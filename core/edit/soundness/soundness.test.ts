@@ -7,6 +7,7 @@ import {
   WorkingCopy,
   type Documents,
   type PageDoc,
+  LARGEST_EDIT,
 } from '../../model';
 import { saidText, say } from '../../said';
 import {
@@ -186,7 +187,7 @@ describe('what is too much', () => {
   test('an edit of more changes than one may make', () => {
     const many: Parameters<typeof plant>[0] = {
       tag: 'div',
-      children: Array.from({ length: 10_001 }, () => ({ tag: 'p' })),
+      children: Array.from({ length: LARGEST_EDIT + 1 }, () => ({ tag: 'p' })),
     };
     expect(refusal(start, placing('about', many))).toContain('too-many-changes');
   });

@@ -2,6 +2,7 @@ import { languageOf, type Language } from '../../locale';
 import {
   allOf,
   entryTitle,
+  isWellFormed,
   kindOf,
   own,
   pathOf,
@@ -34,6 +35,9 @@ export type Reading =
       readonly missing?: readonly string[];
     };
 
+/** How long a text may be (UTF-16 code units). */
+const LONGEST = 20_000;
+
 /** Words for yes and no that tables hold beside those of the kind. */
 const ALSO_YES = new Set(['1', 'x', 'y', '✓', 'on']);
 const ALSO_NO = new Set(['0', 'n', 'off']);
@@ -55,6 +59,11 @@ export class ValueReader {
   /** The words of a cell as a value of a type, where its limits let it through. */
   read(type: TypeSpec, words: string): Reading {
     const text = words.trim();
+    // What could not be stored would keep out everything that comes with it.
+    if (!isWellFormed(words)) return { ok: false, why: say('not-storable') };
+    const isWords = type.kind === 'text' || type.kind === 'rich';
+    if (isWords && words.length > LONGEST)
+      return { ok: false, why: say('text-too-long', { many: words.length, most: LONGEST }) };
     const written = asWritten(type, text);
     if (written) return written;
     switch (type.kind) {

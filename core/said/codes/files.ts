@@ -1,5 +1,6 @@
 /** Why a file of tokens or an icon cannot be read. */
 export const FILES = {
+  'keyword-not-kept': { name: 'text' },
   'row-too-long': { has: 'number', most: 'number' },
   'quote-not-closed': {},
   'line-no-object': {},

@@ -38,6 +38,8 @@ export const HISTORY = {
   'set-fields': { many: 'number', entries: 'number' },
   'set-fields-of': { many: 'number', entry: 'text' },
   'took-content': { type: 'text', added: 'number', changed: 'number' },
+  'replaced-file': { name: 'text' },
+  'removed-files': { many: 'number' },
   'changed-type': { type: 'text' },
   'kept-view': { view: 'text', type: 'text' },
   'dropped-view': { view: 'text', type: 'text' },

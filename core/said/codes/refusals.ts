@@ -14,6 +14,7 @@ export const REFUSALS = {
   'from-elsewhere-already': { label: 'text' },
   'root-stays': {},
   'title-field-stays': {},
+  'file-of-another-sort': {},
   'only-placed-becomes-component': {},
   'holds-slot-of-definition': {},
   'reads-more-than-expected': {},

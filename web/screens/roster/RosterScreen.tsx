@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { docOf, own } from '@sormet/core/model';
 import { MOST_CONTROLS } from '@sormet/core/edit';
-import { atCell, rangeOf, type At } from '../../parts/grid/walking';
+import { atCell, rangeOf, within, type At } from '../../parts/grid/walking';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { fieldsForAll } from './bindable';
 import { pastedBlock, type Given } from './pasted-block';
@@ -24,7 +24,7 @@ export function RosterScreen(): ReactNode {
   const component = docOf(documents, 'component', id);
   const [looking, setLooking] = useState<Looking>({ filter: '', standing: 'any', sort: null });
   const { columns, rows, all } = useRoster(documents, reach, component, looking);
-  const [at, setAt] = useState<At>(atCell(0, 0));
+  const [asked, setAt] = useState<At>(atCell(0, 0));
   const [wrong, setWrong] = useState<readonly string[]>([]);
   if (!component)
     return (
@@ -33,6 +33,8 @@ export function RosterScreen(): ReactNode {
         <Link to={`/sites/${sync.site}/library`}>To the library</Link>
       </>
     );
+  // What is looked at may have become less.
+  const at = within(asked, rows.length, columns.length);
   const { top, bottom, left, right } = rangeOf(at);
   const chosen = rows.slice(top, bottom + 1);
   const across = columns.slice(left, right + 1);

@@ -2,6 +2,7 @@ import type { FILES } from '@sormet/core/said';
 import type { WordsOf } from '../words-of';
 
 export const files: WordsOf<typeof FILES> = {
+  'keyword-not-kept': ({ name }) => `${name} is not kept by a field`,
   'row-too-long': ({ has, most }) =>
     `It has ${has} cells, and there are ${most} columns: the last ones are left out.`,
   'quote-not-closed': 'A quotation mark is not closed, or stands in the middle of a cell.',

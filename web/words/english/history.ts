@@ -44,6 +44,8 @@ export const history: WordsOf<typeof HISTORY> = {
     `set ${many === 1 ? 'a value' : `${many} values`} of ${entry}`,
   'took-content': ({ type, added, changed }) =>
     `took in ${type} from a file: ${added} new, ${changed} changed`,
+  'replaced-file': ({ name }) => `put another file in the place of ${name}`,
+  'removed-files': ({ many }) => `removed ${many} files`,
   'changed-type': ({ type }) => `changed the content type ${type}`,
   'kept-view': ({ view, type }) => `kept the view ${view} of ${type}`,
   'dropped-view': ({ view, type }) => `dropped the view ${view} of ${type}`,

@@ -15,7 +15,7 @@ import { freeSlugs, newEntry } from '@sormet/core/ready';
 import { entriesLookedAt } from '@sormet/core/value';
 import { CellGrid, type GridCell } from '../../../parts/grid/CellGrid';
 import { GridEditor } from '../../../parts/grid/GridEditor';
-import { atCell, rangeOf, type At } from '../../../parts/grid/walking';
+import { atCell, rangeOf, within, type At } from '../../../parts/grid/walking';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { ShowValue } from '../../../values/show-value';
 import { ValueEditor } from '../../../values/ValueEditor';
@@ -55,7 +55,7 @@ export function EntriesOfType({
   const sync = useSync();
   const navigate = useNavigate();
   const [look, setLook] = useLook(type);
-  const [at, setAt] = useState<At>(atCell(0, 0));
+  const [asked, setAt] = useState<At>(atCell(0, 0));
   const [wrong, setWrong] = useState<readonly string[]>([]);
   const [mine, setMine] = useState(() => keptColumns(sync.site, type));
   const view = look.view === null ? undefined : own(type.views ?? {}, look.view);
@@ -76,6 +76,8 @@ export function EntriesOfType({
       ),
     [type, look, data],
   );
+  // What is looked at may have become less.
+  const at = within(asked, rows.length, columns.length);
   const range = rangeOf(at);
   const selected = rows.slice(range.top, range.bottom + 1);
   const across = columns.slice(range.left, range.right + 1);

@@ -1,6 +1,7 @@
 import {
   byOrder,
   inOrder,
+  ordersFor,
   own,
   type Field,
   type FieldId,
@@ -29,11 +30,10 @@ export type Shown = View['columns'];
 
 /** The columns of a type as they are where nobody chose: the title first, then what its fields say. */
 export function usualColumns({ fields, title }: TypeDoc): Shown {
-  const shown: Record<FieldId, { order: string }> = {};
-  const listed = inOrder(fields).filter(([id, { aside }]) => id === title || !aside);
-  for (const [id, { order }] of listed) shown[id] = { order: id === title ? 'Zz' : order };
-  shown[STATE] = { order: 'zz' };
-  return shown;
+  const listed = inOrder(fields).filter(([id, { aside }]) => id !== title && !aside);
+  const ids = [title, ...listed.map(([id]) => id), STATE];
+  const orders = ordersFor(ids.length);
+  return Object.fromEntries(ids.map((id, i) => [id, { order: orders[i]! }]));
 }
 
 /** The columns in their order, the title before all others: those of fields that are gone are left out. */

@@ -4,6 +4,7 @@ import { Button, Input } from 'antd';
 import { Dialog } from '../../../parts/Dialog';
 import { FORMAT, newId, type TypeDoc } from '@sormet/core/model';
 import { useSync } from '../../../site/SiteProvider';
+import { FromSchema } from './FromSchema';
 
 /** Makes a content type: what one of its entries is called, and many; it begins with a title. */
 export function MakeType({ first = false }: { first?: boolean }): ReactNode {
@@ -23,11 +24,14 @@ export function MakeType({ first = false }: { first?: boolean }): ReactNode {
       title,
       fields: { [title]: { label: 'Title', key: 'title', order: 'a0', type: { kind: 'text' } } },
     };
+    add(type, '');
+  };
+  const add = (type: TypeDoc, part: '' | '/fields') => {
     if (!sync.edit({ name: 'addType', args: { type } })) return;
     setOpen(false);
     setName('');
     setPlural('');
-    void navigate(`/sites/${sync.site}/content/${type.id}`);
+    void navigate(`/sites/${sync.site}/content/${type.id}${part}`);
   };
   return (
     <>
@@ -64,6 +68,7 @@ export function MakeType({ first = false }: { first?: boolean }): ReactNode {
             onChange={({ target }) => setPlural(target.value)}
           />
         </label>
+        <FromSchema onMake={({ type }) => add(type, '/fields')} />
       </Dialog>
     </>
   );

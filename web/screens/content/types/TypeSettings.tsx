@@ -11,7 +11,9 @@ import {
   type ValueKind,
 } from '@sormet/core/model';
 import { freePath } from '@sormet/core/edit';
+import { writeType } from '@sormet/core/format';
 import { emptyPage } from '@sormet/core/ready';
+import { saveFile } from '../../../parts/save-file';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { DraftField } from '../../../values/DraftField';
 import { count, refusalWords } from '../../../words';
@@ -76,7 +78,7 @@ export function TypeSettings({ type }: { type: TypeDoc }): ReactNode {
         />
       </div>
       <PageOfEach type={type} />
-      <RemoveType type={type} />
+      <TheType type={type} />
     </div>
   );
 }
@@ -119,8 +121,8 @@ function PageOfEach({ type }: { type: TypeDoc }): ReactNode {
   );
 }
 
-/** Removes the content type: it says what goes with it, and what stands in the way. */
-function RemoveType({ type }: { type: TypeDoc }): ReactNode {
+/** The content type as a whole: written out as a JSON Schema; or removed, which says what goes with it, and what stands in the way. */
+function TheType({ type }: { type: TypeDoc }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
   const navigate = useNavigate();
@@ -128,8 +130,20 @@ function RemoveType({ type }: { type: TypeDoc }): ReactNode {
   const many = allOf(documents, 'entry').filter((entry) => entry.type === type.id).length;
   return (
     <div className="field">
-      <span className="field-label">No longer needed</span>
-      <span>
+      <span className="field-label">The type</span>
+      <span className="cell-actions">
+        <Button
+          size="small"
+          onClick={() =>
+            saveFile(
+              `${slugOf(type.name, 'type')}.schema.json`,
+              JSON.stringify(writeType(documents, type), null, 2) + '\n',
+              'application/schema+json',
+            )
+          }
+        >
+          Write it out
+        </Button>
         <Popconfirm
           title={`Remove the content type ${type.plural}?`}
           description={
