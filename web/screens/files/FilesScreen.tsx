@@ -12,6 +12,7 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { DraftField } from '../../values/DraftField';
 import { count, documentWords, refusalWords } from '../../words';
 import { useBringing } from './use-bringing';
+import '../../values/values.css';
 import '../screens.css';
 import './files.css';
 
