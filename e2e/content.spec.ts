@@ -6,6 +6,12 @@ import { test } from './test';
 
 /** Content: types and their fields, entries in a table, files in and out, as an agency moves a client's in. */
 
+// All of it on one site, of which each test changes what is its own.
+test.describe.configure({ mode: 'serial' });
+let made: string | undefined;
+const ownSiteOnce = async (page: Page): Promise<string> =>
+  (made ??= await ownSite(page, 'content'));
+
 const cell = (page: Page, row: number, column: number) => page.locator(`#entries-${row}-${column}`);
 
 async function choose(page: Page, label: string, option: string): Promise<void> {
@@ -39,7 +45,7 @@ async function takeIn(page: Page, name: string, content: string | Buffer): Promi
 test('a type gets fields; what becomes of values is seen before one holds something else, and comes back', async ({
   page,
 }) => {
-  const site = await ownSite(page, 'fields');
+  const site = await ownSiteOnce(page);
   await page.goto(`${site}/content`);
   await page.getByRole('button', { name: 'Make a content type' }).click();
   await page.getByRole('textbox', { name: 'One is called' }).fill('Tool');
@@ -98,7 +104,7 @@ test('a type gets fields; what becomes of values is seen before one holds someth
 test('entries are looked through, filled like a sheet by keys alone, and a view is kept with an address', async ({
   page,
 }) => {
-  const site = await ownSite(page, 'sheet');
+  const site = await ownSiteOnce(page);
   await page.goto(`${site}/content/session`);
   const grid = page.getByRole('grid', { name: 'Sessions' });
   await expect(grid).toHaveAttribute('aria-rowcount', '13');
@@ -171,7 +177,7 @@ test('entries are looked through, filled like a sheet by keys alone, and a view 
 test('several entries are duplicated, drafted and removed at once; who refers to one is said before', async ({
   page,
 }) => {
-  const site = await ownSite(page, 'several');
+  const site = await ownSiteOnce(page);
   await page.goto(`${site}/content/shed`);
   const grid = page.getByRole('grid', { name: 'Sheds' });
   await grid.focus();
@@ -192,7 +198,7 @@ test('several entries are duplicated, drafted and removed at once; who refers to
 test('a file of rows is taken in: matched, mended where it is faulty, one step; written out and read back, nothing changes', async ({
   page,
 }) => {
-  const site = await ownSite(page, 'files');
+  const site = await ownSiteOnce(page);
   await page.goto(`${site}/content/session`);
   const grid = page.getByRole('grid', { name: 'Sessions' });
   await takeIn(
@@ -250,7 +256,7 @@ test('a file of rows is taken in: matched, mended where it is faulty, one step; 
 test('an archive brings rows and the pictures that they name; a new type is made of it', async ({
   page,
 }) => {
-  const site = await ownSite(page, 'archive');
+  const site = await ownSiteOnce(page);
   await page.goto(`${site}/content`);
   const svg = (colour: string) =>
     new TextEncoder().encode(
@@ -289,7 +295,7 @@ test('an archive brings rows and the pictures that they name; a new type is made
 test('files are brought in many at once, the same one twice is told; named, replaced, unused ones removed together', async ({
   page,
 }) => {
-  const site = await ownSite(page, 'pictures');
+  const site = await ownSiteOnce(page);
   await page.goto(`${site}/files`);
   const svg = (colour: string, size = 40) => ({
     name: `${colour}.svg`,
@@ -325,7 +331,7 @@ test('files are brought in many at once, the same one twice is told; named, repl
 });
 
 test('a content type is made from a JSON Schema, and written out as one', async ({ page }) => {
-  const site = await ownSite(page, 'schema');
+  const site = await ownSiteOnce(page);
   await page.goto(`${site}/content`);
   await page.getByRole('button', { name: 'Make a content type' }).click();
   const chooser = page.waitForEvent('filechooser');

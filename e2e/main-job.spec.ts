@@ -172,7 +172,7 @@ test('one section is made reusable, exposed, bound and published', async ({ page
     await offers.getByRole('button', { name: 'Bind 5 values' }).click();
     await page.getByRole('combobox', { name: 'Picture, bound to' }).click();
     const offered = page.locator('.ant-select-dropdown:visible .bound-name');
-    await expect(offered).toHaveText(['shed · picture']);
+    await expect(offered).toHaveText(['shed · picture', 'a new field of sheds: picture']);
     await page.keyboard.press('Escape');
     await bench.choose('Picture, when the field is empty', 'else hide');
     await bench.choose('Picture alternative text, when the field is empty', 'else nothing');

@@ -53,7 +53,7 @@ describe('whatever somebody edits', () => {
           expect(sameJson(applyChanges(after, inverse(changes)), before)).toBe(true);
         }
       }),
-      { numRuns: 36 },
+      { numRuns: 25 },
     );
   });
 
@@ -76,7 +76,7 @@ describe('whatever somebody edits', () => {
           expect(sameJson(again.documents, after)).toBe(true);
         }
       }),
-      { numRuns: 24 },
+      { numRuns: 17 },
     );
   });
 
@@ -90,7 +90,7 @@ describe('whatever somebody edits', () => {
               expect([id, documentFindings(doc), invariantFindings(doc)]).toEqual([id, [], []]);
           }
       }),
-      { numRuns: 30 },
+      { numRuns: 21 },
     );
   });
 
@@ -115,7 +115,7 @@ describe('whatever somebody edits', () => {
         const last = runEdits(demo, steps).at(-1);
         if (last) expect(danglingIn(last.after)).toEqual([]);
       }),
-      { numRuns: 36 },
+      { numRuns: 25 },
     );
   });
 
@@ -139,7 +139,7 @@ describe('whatever somebody edits', () => {
               ]);
           }
       }),
-      { numRuns: 20 },
+      { numRuns: 14 },
     );
   });
 
@@ -149,7 +149,7 @@ describe('whatever somebody edits', () => {
         const last = runEdits(demo, steps).at(-1);
         if (last) expect(siteFindings(last.after)).toEqual([]);
       }),
-      { numRuns: 18 },
+      { numRuns: 13 },
     );
   });
 
@@ -165,7 +165,7 @@ describe('whatever somebody edits', () => {
             expect(newDocument ?? undefined).toEqual(after.get(id));
           }
       }),
-      { numRuns: 24 },
+      { numRuns: 17 },
     );
   });
 
@@ -187,7 +187,7 @@ describe('whatever somebody edits', () => {
           }
         }
       }),
-      { numRuns: 18 },
+      { numRuns: 13 },
     );
   });
 
@@ -204,7 +204,7 @@ describe('whatever somebody edits', () => {
           }
         }
       }),
-      { numRuns: 15 },
+      { numRuns: 10 },
     );
   });
 
@@ -221,7 +221,7 @@ describe('whatever somebody edits', () => {
           earlier = { documents, release: new Release(partial.manifest) };
         }
       }),
-      { numRuns: 15 },
+      { numRuns: 10 },
     );
   });
 
@@ -257,7 +257,7 @@ describe('whatever somebody edits', () => {
           expect(planOf(together, documents, earlier)).toEqual(planOf(whole, documents, earlier));
         }
       }),
-      { numRuns: 12 },
+      { numRuns: 10 },
     );
   });
 
@@ -269,7 +269,7 @@ describe('whatever somebody edits', () => {
         const last = runEdits(demo, steps).at(-1)?.after ?? demo;
         expect(reach.dump()).toEqual(new Reach(last).dump());
       }),
-      { numRuns: 36 },
+      { numRuns: 25 },
     );
   });
 });

@@ -89,28 +89,32 @@ describe('forms that are met beside the format', () => {
 });
 
 /** Files of tokens that packages of the registry ship: theirs, as they are. */
-const PACKAGES: readonly (readonly [name: string, folder: string, least: number])[] = [
-  ['open-props', '.', 1000],
-  ['@adobe/spectrum-tokens', 'src', 1000],
-  ['@amsterdam/design-system-tokens', 'dist', 700],
-  ['@nl-design-system-unstable/voorbeeld-design-tokens', 'figma', 2000],
-  ['@utrecht/design-tokens', 'src', 100],
-];
+const PACKAGES: readonly (readonly [name: string, folder: string, least: number, part: string])[] =
+  [
+    ['open-props', '.', 200, ''],
+    ['@adobe/spectrum-tokens', 'src', 200, ''],
+    ['@amsterdam/design-system-tokens', 'dist', 200, ''],
+    // One file of thousands: what its brand is made of stands for the rest.
+    ['@nl-design-system-unstable/voorbeeld-design-tokens', 'figma', 30, 'brand'],
+    ['@utrecht/design-tokens', 'src', 100, ''],
+  ];
 
 test.each(PACKAGES)(
   'most of what %s ships comes in, and what is taken is sound',
-  (name, folder, least) => {
+  (name, folder, least, part) => {
     const root = join(__dirname, '../../node_modules', name, folder);
     let many = 0;
     for (const path of filesIn(root)) {
       if (many > least) break;
-      const read = readTokens(JSON.parse(readFileSync(path, 'utf8')) as Json);
+      const file = JSON.parse(readFileSync(path, 'utf8')) as Record<string, Json>;
+      const json: Json = part === '' ? file : { [part]: file[part]! };
+      const read = readTokens(json);
       if (!read.ok) {
         // A file of another sort, or one whose every token is named in other files: that is told.
         expect(read.findings.length).toBeGreaterThan(0);
         continue;
       }
-      const { tokens, styles } = taken(JSON.parse(readFileSync(path, 'utf8')) as Json);
+      const { tokens, styles } = taken(json);
       many += Object.keys(tokens).length + styles.length;
     }
     expect(many).toBeGreaterThan(least);
