@@ -50,6 +50,7 @@ test('a type gets fields; what becomes of values is seen before one holds someth
   await page.getByRole('button', { name: 'Make a content type' }).click();
   await page.getByRole('textbox', { name: 'One is called' }).fill('Tool');
   await page.getByRole('button', { name: 'Make it' }).click();
+  await expect(page.getByRole('heading', { name: 'Tools', exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Fields', exact: true }).click();
   await addField(page, 'Age', 'number');
   await addField(page, 'Bought', 'date');
