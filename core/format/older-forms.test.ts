@@ -95,7 +95,7 @@ const PACKAGES: readonly (readonly [name: string, folder: string, least: number,
     ['@adobe/spectrum-tokens', 'src', 200, ''],
     ['@amsterdam/design-system-tokens', 'dist', 200, ''],
     // One file of thousands: what its brand is made of stands for the rest.
-    ['@nl-design-system-unstable/voorbeeld-design-tokens', 'figma', 30, 'brand'],
+    ['@nl-design-system-unstable/voorbeeld-design-tokens', '.', 30, 'brand'],
     ['@utrecht/design-tokens', 'src', 100, ''],
   ];
 
@@ -107,6 +107,8 @@ test.each(PACKAGES)(
     for (const path of filesIn(root)) {
       if (many > least) break;
       const file = JSON.parse(readFileSync(path, 'utf8')) as Record<string, Json>;
+      // Not every file of a package has that part.
+      if (part !== '' && !Object.hasOwn(file, part)) continue;
       const json: Json = part === '' ? file : { [part]: file[part]! };
       const read = readTokens(json);
       if (!read.ok) {
