@@ -156,7 +156,7 @@ export async function ownPage(page: Page, name: string): Promise<string> {
     former: {},
     nodes,
   };
-  if (page.url() === 'about:blank') await page.goto('/');
+  if (!page.url().startsWith('http')) await page.goto('/');
   const status = await page.evaluate(async (doc) => {
     const response = await fetch('/api/sites/brackenfold/edits', {
       method: 'POST',

@@ -1,25 +1,40 @@
 import { expect, test as base } from '@playwright/test';
-import { PORT } from './addresses';
+import { Window } from './window';
 
 /**
  * A test of the interface. What the program itself throws fails it, whatever else is seen. When it has passed, what it
  * did is waited for until it is saved: the tests of a worker share a site, and what is taken back at the end of one must
  * not be missing in the next.
  */
-export const test = base.extend<{
-  /** Whether the program is made to throw, to see what becomes of it then. */
-  mayThrow: boolean;
-  throwsNothing: void;
-  savesWhatItDid: void;
-}>({
-  // Whoever tests has read the notes of the first time. Said as each page begins: what a context is given to keep beforehand
-  // costs a page of its own, a fifth of a second for each test.
-  context: async ({ context }, use) => {
-    await context.addInitScript((origin) => {
-      if (location.origin === origin) localStorage.setItem('sormet.bench.notes', 'true');
-    }, `http://127.0.0.1:${PORT}`);
-    await use(context);
+export const test = base.extend<
+  {
+    /** Whether the program is made to throw, to see what becomes of it then. */
+    mayThrow: boolean;
+    /** Whether it takes a browser that was never here: nothing of the program is kept there. */
+    firstVisit: boolean;
+    window: Window;
+    throwsNothing: void;
+    savesWhatItDid: void;
   },
+  { sharedWindow: Window }
+>({
+  sharedWindow: [
+    async ({ browser }, use) => {
+      const window = await Window.make(browser);
+      await use(window);
+      await window.context.close();
+    },
+    { scope: 'worker' },
+  ],
+  firstVisit: [false, { option: true }],
+  window: async ({ browser, sharedWindow, firstVisit }, use) => {
+    const window = firstVisit ? await Window.make(browser) : sharedWindow;
+    await use(window);
+    if (firstVisit) await window.context.close();
+    else await window.asNew();
+  },
+  context: ({ window }, use) => use(window.context),
+  page: ({ window }, use) => use(window.page),
   mayThrow: [false, { option: true }],
   throwsNothing: [
     async ({ page, mayThrow }, use) => {

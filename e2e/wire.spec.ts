@@ -5,6 +5,8 @@ import { test } from './test';
 /** How much of the interface is sent for the first screen, at the most, in bytes as they go over the wire. */
 const MOST = 250_000;
 
+test.use({ firstVisit: true });
+
 test('the first screen is small on the wire, pressed, and kept by the browser for good', async ({
   page,
 }) => {
