@@ -203,7 +203,7 @@ test.describe('while one runs', () => {
       expect([first.output.includes(words), log.includes(words)]).toEqual([false, false]);
   });
 
-  test('stopped, it leaves no process, and starts again from a stale or empty note of one', async () => {
+  test('stopped, it leaves no process; it starts again from a stale or empty note of one, and where its password is lost', async () => {
     test.setTimeout(180_000);
     const postmaster = first.postmaster;
     expect(await first.stop()).toBe(0);
@@ -211,15 +211,12 @@ test.describe('while one runs', () => {
     const command = `/proc/${postmaster}/cmdline`;
     expect(existsSync(command) ? readFileSync(command, 'utf8') : '').toBe('');
     const note = join(first.folder, 'postgres', 'postmaster.pid');
-    for (const stale of ['', `${process.pid}\n/nowhere\n1\n5432\n`, '999999999\n']) {
+    for (const stale of ['', `${process.pid}\n/nowhere\n1\n5432\n`]) {
       writeFileSync(note, stale);
       await first.start();
       expect(await first.stop()).toBe(0);
     }
-  });
-
-  test('its lost password is replaced', async () => {
-    test.setTimeout(120_000);
+    writeFileSync(note, '999999999\n');
     rmSync(join(first.folder, 'postgres.password'));
     await first.start();
     expect(first.output).toContain('it gets a new one');
@@ -295,20 +292,6 @@ test.describe('a folder that is not its own', () => {
     expect(readdirSync(server.folder)).toEqual([]);
   });
 
-  test('what it left half made itself is made again; what it did not mark is not', async () => {
-    test.setTimeout(120_000);
-    const server = await own();
-    const making = join(server.folder, 'postgres.making');
-    mkdirSync(making);
-    writeFileSync(join(making, 'PG_VERSION'), '');
-    expect(await server.startInVain()).toContain('was not made by Sormet');
-    expect(readdirSync(making)).toEqual(['PG_VERSION']);
-    writeFileSync(making + '.by-sormet', '');
-    await server.start();
-    expect(existsSync(making)).toBe(false);
-    await server.remove();
-  });
-
   for (const folder of ['/proc/x', '/dev/null/x'])
     test(`${folder} is refused in clear words`, async () => {
       const server = await OwnServer.make({ folder });
@@ -317,18 +300,15 @@ test.describe('a folder that is not its own', () => {
       expect(said).not.toMatch(/\n\s+at /);
     });
 
-  test('a path with quotes, spaces and dollars works', async () => {
-    test.setTimeout(120_000);
-    const outer = await own();
-    const folder = join(outer.folder, `it's "odd" $HOME & more`);
-    const server = await OwnServer.make({ folder });
-    await server.start();
-    await server.stop();
-  });
-
-  test('killed while it makes its first database, it makes it the next time', async () => {
+  test('what it left half made itself, killed at whatever moment, is made again; what it did not mark is not', async () => {
     test.setTimeout(180_000);
     const server = await own();
+    const making = join(server.folder, 'postgres.making');
+    mkdirSync(making);
+    writeFileSync(join(making, 'PG_VERSION'), '');
+    expect(await server.startInVain()).toContain('was not made by Sormet');
+    expect(readdirSync(making)).toEqual(['PG_VERSION']);
+    writeFileSync(making + '.by-sormet', '');
     for (const wait of [150, 600, 1500]) {
       const child = server.launch();
       await pause(wait);
@@ -339,6 +319,7 @@ test.describe('a folder that is not its own', () => {
       await pause(300);
     }
     await server.start();
+    expect(existsSync(making)).toBe(false);
     await server.remove();
   });
 
@@ -362,9 +343,13 @@ test.describe('a folder that is not its own', () => {
   });
 });
 
-test('listening wider is said loudly, and only names that are allowed are answered to', async () => {
+test('from a path with quotes, spaces and dollars: listening wider is said loudly, and only names that are allowed are answered to', async () => {
   test.setTimeout(120_000);
-  const server = await own({ env: { SORMET_HOST: '0.0.0.0', SORMET_NAMES: 'sheds.example' } });
+  const outer = await own();
+  const server = await own({
+    folder: join(outer.folder, `it's "odd" $HOME & more`),
+    env: { SORMET_HOST: '0.0.0.0', SORMET_NAMES: 'sheds.example' },
+  });
   await server.start();
   expect(server.output).toContain('ATTENTION: Sormet listens on 0.0.0.0');
   const status = (host: string) =>

@@ -307,7 +307,7 @@ describe('what is pasted on another site', () => {
         done += 1;
         html(result.documents, doc.id);
       }),
-      { numRuns: 300 },
+      { numRuns: 150 },
     );
     expect(done).toBeGreaterThan(50);
   });

@@ -51,7 +51,7 @@ describe.each(asked)('%s as ICU has it', (tag) => {
             spaces(other.format(new Date(`${day}T00:00:00Z`))),
           );
         }),
-        { numRuns: 30 },
+        { numRuns: 12 },
       );
     }
   });
@@ -88,7 +88,7 @@ describe.each(asked)('%s as ICU has it', (tag) => {
           fc.pre(other.formatToParts(value).some(({ value }) => /[1-9]/.test(value)));
           expect(thousands(language.number(value, ours), tag)).toBe(thousands(wanted, tag));
         }),
-        { numRuns: theirs.style === 'currency' ? 4 : 40 },
+        { numRuns: theirs.style === 'currency' ? 3 : 15 },
       );
     }
   });
@@ -99,7 +99,7 @@ describe.each(asked)('%s as ICU has it', (tag) => {
       fc.property(fc.oneof(numbers, fc.integer({ min: 0, max: 130 })), (value) => {
         expect(language.plural(value, { most: 3 })).toBe(rules.select(value));
       }),
-      { numRuns: 100 },
+      { numRuns: 50 },
     );
     expect(new Set(language.forms)).toEqual(new Set(rules.resolvedOptions().pluralCategories));
     for (const unit of UNITS)
@@ -178,7 +178,7 @@ describe('sorting', () => {
         const [one, two] = [language.sortingKey(a), language.sortingKey(b)];
         expect([a, b, one < two ? -1 : one > two ? 1 : 0]).toEqual([a, b, wanted]);
       }),
-      { numRuns: 400 },
+      { numRuns: 150 },
     );
   });
 

@@ -20,9 +20,20 @@ type Check = (value: unknown) => boolean;
 /** The recursive schemas that others refer to. */
 const REFERRED = [SOURCE_SCHEMA, RICH_PIECE, WORDS_PIECE, FORMAT_OF_VALUE];
 
-const compiled = new Map<TSchema, Check>();
+/** How often a schema is asked before it is compiled: that takes as long as hundreds of times to read it step by step. */
+const OFTEN = 300;
 
-/** What keeps a value from its schema, or a text in it from being stored; empty when it passes. Compiled once for each schema. */
+interface Asked {
+  times: number;
+  check: Check;
+}
+
+const asked = new Map<TSchema, Asked>();
+
+/**
+ * What keeps a value from its schema, or a text in it from being stored; empty when it passes. A schema that is asked often
+ * is compiled, where that may be.
+ */
 export function schemaFindings(
   schema: TSchema,
   value: unknown,
@@ -30,15 +41,17 @@ export function schemaFindings(
 ): Finding[] {
   const ill = illFormedText(value);
   if (ill) return [ill];
-  let check = compiled.get(schema);
-  if (!check)
-    compiled.set(schema, (check = makesFunctions() ? ajvCheck(schema) : slowCheck(schema)));
-  return check(value) ? [] : [whyNot(schema, value, REFERRED, within)];
+  let known = asked.get(schema);
+  if (!known) asked.set(schema, (known = { times: 0, check: readCheck(schema) }));
+  known.times += 1;
+  if (known.times === OFTEN && makesFunctions()) known.check = compiledCheck(schema);
+  return known.check(value) ? [] : [whyNot(schema, value, REFERRED, within)];
 }
 
 let ajv: Ajv | undefined;
 
-function ajvCheck(schema: TSchema): Check {
+/** A schema as a function that Ajv makes of it (JSON Schema draft-07). */
+export function compiledCheck(schema: TSchema): Check {
   ajv ??= new Ajv({ strict: true, formats: { 'order-key': isOrderKey } })
     .addVocabulary(['says'])
     .addSchema(REFERRED);
@@ -46,10 +59,10 @@ function ajvCheck(schema: TSchema): Check {
 }
 
 /**
- * The same schema read step by step, by the package it is written with: in the interface, whose policy forbids making
- * functions from texts, which is what Ajv does.
+ * The same schema read step by step, by the package it is written with: what is asked now and then, and all of the
+ * interface, whose policy forbids making functions from texts, which is what Ajv does.
  */
-export function slowCheck(schema: TSchema): Check {
+export function readCheck(schema: TSchema): Check {
   return (value) => Value.Check(schema, REFERRED, value);
 }
 

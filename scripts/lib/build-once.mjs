@@ -3,7 +3,7 @@ import { buildOnce } from './build.mjs';
 import { giveUp } from './say.mjs';
 
 try {
-  await buildOnce();
+  await buildOnce(process.argv.slice(2));
 } catch (error) {
   giveUp(error);
 }

@@ -43,21 +43,23 @@ function isBuilt(part) {
   return existsSync(part.stamp) && readFileSync(part.stamp, 'utf8') === fingerprint(part);
 }
 
-/** Builds what is not built from what is here now; one at a time, where several are started at once. */
-export function buildAll() {
-  const stale = PARTS.filter((part) => !isBuilt(part));
+/**
+ * Builds what is not built from what is here now; one at a time, where several are started at once.
+ * @param asked the name of a part; else all of them
+ */
+export function buildAll(asked) {
+  const stale = PARTS.filter((part) => [undefined, part.name].includes(asked) && !isBuilt(part));
   if (stale.length === 0) return;
   say(`Building ${stale.map(({ name }) => name).join(' and ')} …`);
   const lock = join(root, 'node_modules', '.sormet-build.lock');
-  run('flock', [lock, process.execPath, join(root, 'scripts', 'lib', 'build-once.mjs')], {
-    stdio: ['ignore', 'ignore', 'pipe'],
-  });
+  const args = [join(root, 'scripts', 'lib', 'build-once.mjs'), ...stale.map(({ name }) => name)];
+  run('flock', [lock, process.execPath, ...args], { stdio: ['ignore', 'ignore', 'pipe'] });
 }
 
-/** Builds it, unless somebody did while this waited for its turn. */
-export async function buildOnce() {
+/** Builds the parts of these names, unless somebody did while this waited for its turn. */
+export async function buildOnce(names) {
   for (const part of PARTS) {
-    if (isBuilt(part)) continue;
+    if (!names.includes(part.name) || isBuilt(part)) continue;
     const now = fingerprint(part);
     await part.build();
     writeFileSync(part.stamp, now);

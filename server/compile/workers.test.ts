@@ -45,7 +45,7 @@ function manyPages(): Documents {
 
 /** A worker in a process of its own, as `npm run worker` starts it. */
 function startProcess(): ChildProcess {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/worker.ts'], {
+  const child = spawn(process.execPath, ['server/dist/worker.mjs'], {
     cwd: join(import.meta.dirname, '..', '..'),
     env: { ...process.env, NODE_ENV: 'production', SORMET_DATABASE: server.url },
     stdio: ['ignore', 'ignore', 'inherit'],

@@ -1,5 +1,4 @@
 import { lexer, parse } from 'css-tree';
-import fc from 'fast-check';
 import {
   addressesOf,
   ancestorsOf,
@@ -24,15 +23,9 @@ import {
 } from '../model';
 import type { Control } from '../resolve';
 import { saidText, type Said, type Code } from '../said';
-import { WrittenOut } from '../test';
-import { demo } from '../test/law-site';
-import { runEdits, type RefusedEdit } from '../test/random-edits';
-import { applyChanges, controlType, EDITS, isRefusal, type EditKind } from '.';
-
-/**
- * Nothing is refused wrongly: of random edits every refusal is counted by its reason, and for each reason something
- * plain and slow, that knows nothing of the edit, says whether it is right.
- */
+import { applyChanges, controlType, EDITS, isRefusal, type EditKind } from '../edit';
+import type { RefusedEdit } from './random-edits';
+import { WrittenOut } from './written-out';
 
 /** A refusal with what the edit would have come to. */
 class Refused {
@@ -478,39 +471,37 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     Object.values(before.site.widths).some(({ max }) => max === args['max']),
 };
 
-test('every refusal of random edits has a reason that is listed here, and is right', () => {
-  const counted = new Map<string, number>();
-  const unknown = new Map<string, string>();
-  const wrong: string[] = [];
-  fc.assert(
-    fc.property(
-      fc.array(fc.array(fc.nat(10_000), { minLength: 8, maxLength: 8 }), {
-        minLength: 1,
-        maxLength: 14,
-      }),
-      (steps) => {
-        runEdits(demo, steps, (given) => {
-          const refused = new Refused(given);
-          const { said } = refused;
-          const isRight = REASONS[said.code];
-          counted.set(said.code, (counted.get(said.code) ?? 0) + 1);
-          const where = `${given.edit.name}: ${saidText(said)} ${given.refusal.doc ?? ''}${given.refusal.path ?? ''}`;
-          if (isRight ? !isRight(refused) : NESTING.has(said.code) && !isNestedWrongly(refused))
-            wrong.push(where);
-          if (!isRight && !NESTING.has(said.code)) unknown.set(said.code, where);
-        });
-      },
-    ),
-    { numRuns: 700, seed: 20261129 },
-  );
-  console.log(
-    [...counted]
-      .sort((a, b) => b[1] - a[1])
-      .map(([reason, n]) => `${n} ${reason}`)
-      .join('\n'),
-  );
-  expect({ wrong, unknown: [...unknown.values()] }).toEqual({ wrong: [], unknown: [] });
-});
+/**
+ * Refusals counted by their reasons. For each reason something plain and slow, that knows nothing of the edit, says whether
+ * it is right.
+ */
+export class JudgedRefusals {
+  private readonly counts = new Map<string, number>();
+  private readonly withoutReason = new Map<string, string>();
+  /** What was refused wrongly, with where. */
+  readonly wrong: string[] = [];
+
+  /** What was refused for a reason that nothing here judges. */
+  get unknown(): string[] {
+    return [...this.withoutReason.values()];
+  }
+
+  /** How often each reason was given, the most frequent first. */
+  get counted(): [string, number][] {
+    return [...this.counts].sort((a, b) => b[1] - a[1]);
+  }
+
+  judge(given: RefusedEdit): void {
+    const refused = new Refused(given);
+    const { said } = refused;
+    const isRight = REASONS[said.code];
+    this.counts.set(said.code, (this.counts.get(said.code) ?? 0) + 1);
+    const where = `${given.edit.name}: ${saidText(said)} ${given.refusal.doc ?? ''}${given.refusal.path ?? ''}`;
+    if (isRight ? !isRight(refused) : NESTING.has(said.code) && !isNestedWrongly(refused))
+      this.wrong.push(where);
+    if (!isRight && !NESTING.has(said.code)) this.withoutReason.set(said.code, where);
+  }
+}
 
 function isNestedWrongly({ after, tree }: Refused): boolean {
   return new WrittenOut(after!, tree).fault !== undefined;
