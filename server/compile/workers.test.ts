@@ -17,7 +17,7 @@ import { Worker } from './worker';
 
 const SITE = 'many';
 /** How many pages there are beside those of the demo: several parts. */
-const MORE = PART_PAGES * 6;
+const MORE = PART_PAGES * 3;
 
 let server: TestServer;
 const processes: ChildProcess[] = [];
@@ -61,20 +61,28 @@ const takenParts = async () =>
     }[]
   ).map(({ job }) => job);
 
-/** Stops a worker for good in the middle of a part. @returns the job it had */
-async function killAtWork(child: ChildProcess): Promise<string> {
-  const job = await eventually(async () => {
-    if ((await takenParts()).length === 0) return undefined;
-    child.kill('SIGSTOP');
-    // What it had sent before it stood still, the database may still be at.
-    await new Promise((done) => setTimeout(done, 200));
-    const [still] = await takenParts();
-    if (still === undefined) child.kill('SIGCONT');
-    return still;
-  });
-  child.kill('SIGKILL');
-  await once(child, 'exit');
-  return job;
+/**
+ * Stops a worker for good in the middle of a part: when it is about to store what it made of it, which nobody may while this
+ * holds the table. @returns the job it had
+ */
+async function killAtWork(child: ChildProcess, begun: () => Promise<unknown>): Promise<string> {
+  const held = server.database.createQueryRunner();
+  await held.startTransaction();
+  try {
+    await held.query('LOCK TABLE compilation_texts IN SHARE MODE');
+    await begun();
+    const waits = `SELECT 1 FROM pg_locks WHERE NOT granted AND relation = 'compilation_texts'::regclass`;
+    await eventually(async () =>
+      ((await held.query(waits)) as unknown[]).length > 0 ? true : undefined,
+    );
+    const [job] = await takenParts();
+    child.kill('SIGKILL');
+    await once(child, 'exit');
+    return job!;
+  } finally {
+    await held.rollbackTransaction();
+    await held.release();
+  }
 }
 
 test('a worker that is killed in the middle of a release is replaced by others, and the release is the same to the byte', async () => {
@@ -84,9 +92,11 @@ test('a worker that is killed in the middle of a release is replaced by others, 
   expect(whole.made).toBeGreaterThan(MORE);
 
   const killed = startProcess();
-  const { body } = await server.api.post(`/api/sites/${SITE}/releases`).expect(202);
-  const { id } = body as ReleaseSummary;
-  const job = await killAtWork(killed);
+  let id = '';
+  const job = await killAtWork(killed, async () => {
+    const { body } = await server.api.post(`/api/sites/${SITE}/releases`).expect(202);
+    ({ id } = body as ReleaseSummary);
+  });
   const begun = (await server.api.get(`/api/sites/${SITE}/releases/${id}`).expect(200))
     .body as ReleaseSummary;
   expect(begun).toMatchObject({ state: 'making', of: whole.made });

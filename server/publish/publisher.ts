@@ -56,7 +56,8 @@ export class Publisher {
           site: siteId,
           number: (last?.number ?? 0) + 1,
           revision: site.revision,
-          state: 'waiting',
+          // Its pages may be in the making since before there was a release.
+          state: there.left === null ? 'waiting' : 'making',
           done: there.done,
           of: there.of,
           plan: there.plan,
