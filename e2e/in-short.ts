@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { stripVTControlCharacters } from 'node:util';
 import type { FullResult, Reporter, TestCase, TestResult } from '@playwright/test/reporter';
 
@@ -17,7 +18,7 @@ export default class InShort implements Reporter {
       ...plain(message).slice(0, 8),
       ...plain(snippet).filter((line) => line.includes('>')),
     ]);
-    this.failed.push([test.title, ...said].join('\n'));
+    this.failed.push([test.title, ...said, ...seenThen(result)].join('\n'));
   }
 
   onEnd(_result: FullResult): void {
@@ -35,4 +36,13 @@ function plain(words: string): string[] {
     .split('\n')
     .map((line) => `  ${line.trim().slice(0, 200)}`)
     .filter((line) => line.trim() !== '');
+}
+
+/** What stood out on the page when it failed: where one was, what was selected and chosen, what was asked or warned of. */
+function seenThen({ attachments }: TestResult): string[] {
+  const path = attachments.find(({ name }) => name === 'error-context')?.path;
+  if (!path) return [];
+  return plain(readFileSync(path, 'utf8'))
+    .filter((line) => /^ *- .*(\[(selected|active|checked)|heading|dialog|alert|status)/.test(line))
+    .slice(0, 30);
 }

@@ -139,7 +139,9 @@ test('the properties of an inner instance are lifted together; a wrapper that wo
   await expect(page.getByRole('button', { name: 'Box around Mender' })).toBeVisible();
   await page.getByRole('button', { name: 'make it follow' }).click();
   await expect(page.getByRole('button', { name: 'Box around Mender' })).toHaveCount(0);
+  await bench.saved();
   await page.locator('.outline-row', { hasText: /^Box/ }).click();
+  await expect(page.locator('.outline-row.selected')).toHaveText(/^Box/);
   await expect(page.getByRole('textbox', { name: 'shown, exposed as' })).toHaveValue(
     'Mender shown',
   );
