@@ -10,6 +10,7 @@ import {
   type Source,
   type TreeNode,
   type Typed,
+  type PositionSource,
 } from '../model';
 import { emptyLiteral } from '../edit';
 import { say, type Said, type Told } from '../said';
@@ -129,6 +130,7 @@ export class SourcesThere {
         own(target.properties, source.property)
         ? source
         : undefined;
+    if (source.is === 'position') return this.positionThere(source);
     const { from } = source;
     const comesAlong = from === 'page' ? undefined : ids.get(from.repeat);
     if (from !== 'page' && comesAlong !== undefined) {
@@ -142,6 +144,14 @@ export class SourcesThere {
     const path = there.path(type, source.path);
     const reader = this.readerOf(from, there.type(type));
     return path && reader && { ...source, from: reader, path };
+  }
+
+  /** Of the repeat that comes along, else of the one it was read from where that is around, else of the nearest. */
+  private positionThere(source: PositionSource): Source | undefined {
+    const { ids, repeats } = this.carrying;
+    const near = repeats.find(({ repeat }) => repeat === source.repeat) ?? repeats[0];
+    const repeat = ids.get(source.repeat) ?? near?.repeat;
+    return repeat === undefined ? undefined : { ...source, repeat };
   }
 
   /** What is made from names that are read there; for what cannot be, what it held; nothing where that is not known either. */
@@ -176,7 +186,7 @@ export class SourcesThere {
     source: Exclude<Source, { is: 'value' | 'expression' | 'words' }>,
     component: ComponentDoc,
   ): Source | undefined {
-    if (source.is === 'property') return source;
+    if (source.is !== 'field') return source;
     const repeat = source.from === 'page' ? undefined : own(component.nodes, source.from.repeat);
     const type = repeat?.kind === 'repeat' ? queriedType(repeat.query) : undefined;
     if (type === undefined) return source;

@@ -76,6 +76,7 @@ export class PageCompiler {
       types: {},
       page: entry,
       repeats: {},
+      positions: {},
     };
     const html = htmlOf({
       language: page.language ?? this.documents.site.language,

@@ -409,6 +409,8 @@ export const AssetDoc = document('asset', {
   /** In CSS px; absent for fonts. */
   width: Type.Optional(Type.Integer({ minimum: 1 })),
   height: Type.Optional(Type.Integer({ minimum: 1 })),
+  /** What stands for a picture where it is not seen and nothing else is said of it there. */
+  alt: Type.Optional(Type.String({ minLength: 1, maxLength: 500 })),
 });
 export type AssetDoc = Static<typeof AssetDoc>;
 

@@ -10,6 +10,11 @@ const From = Type.Union([
   Type.Object({ repeat: Id }, { additionalProperties: false }),
 ]);
 
+/** What is asked of where an item stands among those of its repeat: its number, from 1; whether it is one of some. */
+export const POSITIONS = ['number', 'first', 'last', 'even', 'odd'] as const;
+const PositionAs = Type.Union(POSITIONS.map((as) => Type.Literal(as)));
+export type PositionAs = (typeof POSITIONS)[number];
+
 /** The schema of a value written where it stands. */
 function literalOf<K extends string, V extends TSchema, E extends TSchema>(
   type: K,
@@ -79,6 +84,15 @@ export const SOURCE_SCHEMA = Type.Recursive(
       ),
       Type.Object(
         {
+          is: Type.Literal('position'),
+          repeat: Id,
+          as: PositionAs,
+          whenEmpty,
+        },
+        { additionalProperties: false },
+      ),
+      Type.Object(
+        {
           is: Type.Literal('expression'),
           /** CEL, in which every name is one of `names`. */
           cel: Type.String({ minLength: 1, maxLength: 2000 }),
@@ -120,6 +134,17 @@ export const Source = Type.Unsafe<Source>(Type.Ref('Source'));
 export type WhenEmpty = NonNullable<Source['whenEmpty']>;
 /** A source that is a value written where it stands. */
 export type Literal = Extract<Source, { is: 'value' }>;
+
+/** A source that says where the item of a repeat stands among the others. */
+export type PositionSource = Extract<Source, { is: 'position' }>;
+
+/** A source that is read from content: a field, or where an item of a repeat stands. */
+export type Bound = Extract<Source, { is: 'field' | 'position' }>;
+
+/** The source where it is read from content; nothing for others. */
+export function boundIn(source: Source | null | undefined): Bound | undefined {
+  return source?.is === 'field' || source?.is === 'position' ? source : undefined;
+}
 
 /** A source that is worked out from others. */
 export type Expression = Extract<Source, { is: 'expression' }>;

@@ -30,6 +30,7 @@ import {
   rootScope,
   type Picks,
   sameFill,
+  samePosition,
   sameParts,
   sameResult,
   type Scope,
@@ -199,7 +200,8 @@ class Builder {
     }
     const items = found.map((item, i) => {
       const old = itemBefore(before, item, i);
-      const inner = itemScope(from.id, item, scope, old?.inner);
+      const position = { at: i + 1, of: found.length };
+      const inner = itemScope(from, item, position, scope, old?.inner);
       const children = this.list(from.items, inner, old?.children);
       return this.group(from, scope, NO_OUTER, inner, item, children, old);
     });
@@ -323,6 +325,8 @@ function sameFor(reads: Reads, a: Scope, b: Scope): boolean {
   for (const id of reads.properties)
     if (!sameResult(own(a.properties, id), own(b.properties, id))) return false;
   for (const id of reads.repeats) if (own(a.repeats, id) !== own(b.repeats, id)) return false;
+  for (const id of reads.positions)
+    if (!samePosition(own(a.positions, id), own(b.positions, id))) return false;
   for (const id of reads.slots) if (!sameFill(own(a.slots, id), own(b.slots, id))) return false;
   return true;
 }

@@ -143,7 +143,8 @@ class Emitter {
       `{const ${list} = ${this.constant(items)}(run);` +
       (none.length > 0 ? `if (${list}.length === 0) {${this.body(none)}}` : '') +
       `for (let i${depth} = 0; i${depth} < ${list}.length; i${depth} += 1) {` +
-      `const e${depth} = ${list}[i${depth}]; run.items[${depth}] = e${depth};${this.body(item)}}}`
+      `const e${depth} = ${list}[i${depth}]; run.items[${depth}] = e${depth};` +
+      `run.positions[${depth}] = { at: i${depth} + 1, of: ${list}.length };${this.body(item)}}}`
     );
   }
 

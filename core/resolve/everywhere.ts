@@ -81,8 +81,9 @@ function* within(
   if (repeat === undefined) return void (yield at);
   const linked = linkedNode(site.linker.link(site.documents, doc), repeat);
   if (linked?.kind !== 'repeat') return;
-  for (const item of runQuery(linked.query, at.scope) as readonly Item[]) {
-    const scope = itemScope(repeat, item, at.scope);
+  const items = runQuery(linked.query, at.scope) as readonly Item[];
+  for (const [i, item] of items.entries()) {
+    const scope = itemScope(linked, item, { at: i + 1, of: items.length }, at.scope);
     yield* within(site, doc, { ...at, scope, item: isEntry(item) ? item.id : at.item }, inner);
   }
 }

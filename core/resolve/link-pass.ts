@@ -210,9 +210,19 @@ export class LinkPass {
   private repeat(id: NodeId, node: Stored<'repeat'>): LinkedNode {
     const items = this.list(this.children.of(id));
     const none = this.list(this.children.of(id, NONE));
-    const reads = this.reads().nodes(items).nodes(none).without(id).all();
+    const inside = this.reads().nodes(items);
+    const asksPosition = inside.asksPosition(id);
+    const reads = inside.nodes(none).without(id).all();
     for (const [, source] of sourcesOf(node)) reads.source(source, TEXT);
-    return { kind: 'repeat', id, reads: reads.done(), query: node.query, items, none };
+    return {
+      kind: 'repeat',
+      id,
+      reads: reads.done(),
+      query: node.query,
+      items,
+      none,
+      asksPosition,
+    };
   }
 
   /** Nothing where the component is gone. What fills a slot that is gone stays stored, and is not linked. */

@@ -20,6 +20,8 @@ export interface Reads {
   readonly properties: readonly PropertyId[];
   readonly page: boolean;
   readonly repeats: readonly NodeId[];
+  /** The repeats around of whose items it reads where they stand. */
+  readonly positions: readonly NodeId[];
   readonly slots: readonly SlotId[];
   readonly data: boolean;
   /** Whether there is a part in it, of which the instance around may say something. */
@@ -150,6 +152,8 @@ export interface LinkedRepeat extends LinkedBase {
   readonly query: Query;
   readonly items: readonly LinkedNode[];
   readonly none: readonly LinkedNode[];
+  /** Whether something in it asks where an item stands among the others. */
+  readonly asksPosition: boolean;
 }
 
 /** A node ready to be resolved. */

@@ -106,7 +106,9 @@ test('a program, the function made of it, and the tree say the same for any valu
         for (const each of [one, other]) {
           const shown = htmlOf(build(linked, data, each).root);
           expect(write(template, each)).toBe(shown);
-          expect(interpret(template.program, data, { page: each, items: [] })).toBe(shown);
+          expect(interpret(template.program, data, { page: each, items: [], positions: [] })).toBe(
+            shown,
+          );
         }
       },
     ),

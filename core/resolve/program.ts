@@ -61,10 +61,11 @@ export function interpret(program: Program, data: Data, run: Run): string {
         case 'each': {
           const items = step.items(run);
           if (items.length === 0) out += interpret(step.none, data, run);
-          for (const item of items) {
+          items.forEach((item, i) => {
             run.items[step.depth] = item;
+            run.positions[step.depth] = { at: i + 1, of: items.length };
             out += interpret(step.item, data, run);
-          }
+          });
         }
       }
   }

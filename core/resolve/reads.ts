@@ -15,6 +15,7 @@ import type { LinkedNode, Look, Reads, Varied } from './linked';
 export class ReadsBuilder {
   private readonly properties = new Set<string>();
   private readonly repeats = new Set<string>();
+  private readonly positions = new Set<string>();
   private readonly slots = new Set<string>();
   private page = false;
   private data = false;
@@ -62,6 +63,10 @@ export class ReadsBuilder {
         if (source.path?.length || property?.type.kind !== type.kind) this.data = true;
         break;
       }
+      case 'position':
+        this.positions.add(source.repeat);
+        if (type.kind !== (source.as === 'number' ? 'number' : 'boolean')) this.data = true;
+        break;
       case 'field':
         if (source.from === 'page') this.page = true;
         else this.repeats.add(source.from.repeat);
@@ -74,6 +79,7 @@ export class ReadsBuilder {
     for (const { reads } of nodes) {
       for (const id of reads.properties) this.properties.add(id);
       for (const id of reads.repeats) this.repeats.add(id);
+      for (const id of reads.positions) this.positions.add(id);
       for (const id of reads.slots) this.slots.add(id);
       this.page ||= reads.page;
       this.data ||= reads.data;
@@ -108,7 +114,13 @@ export class ReadsBuilder {
   /** A repeat gives the entry that what stands in it reads. */
   without(repeat: NodeId): this {
     this.repeats.delete(repeat);
+    this.positions.delete(repeat);
     return this;
+  }
+
+  /** Whether where the items of a repeat stand is read. */
+  asksPosition(repeat: NodeId): boolean {
+    return this.positions.has(repeat);
   }
 
   /** It reads data that is not told apart: whenever any of it changes, it is resolved anew. */
@@ -123,6 +135,7 @@ export class ReadsBuilder {
       properties: [...this.properties].sort(),
       page: this.page,
       repeats: [...this.repeats].sort(),
+      positions: [...this.positions].sort(),
       slots: [...this.slots].sort(),
       data: this.data,
       parts: this.parts,

@@ -468,7 +468,7 @@ describe('what is written', () => {
     expect(template.program.length).toBeGreaterThan(5);
     for (const each of data.entriesOf('shed'))
       expect(write(template, each)).toBe(
-        interpret(template.program, data, { page: each, items: [] }),
+        interpret(template.program, data, { page: each, items: [], positions: [] }),
       );
   });
 

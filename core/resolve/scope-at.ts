@@ -21,8 +21,10 @@ export function standingAt(opened: Standing, within: Within): Standing | undefin
     return { linked: node.component, scope: instanceScope(node, outer!.scope) };
   if (node?.kind !== 'repeat') return undefined;
   const items = runQuery(node.query, outer!.scope) as readonly Item[];
-  const item = items.find(({ id }) => id === within.entry);
-  return item && { linked: outer!.linked, scope: itemScope(node.id, item, outer!.scope) };
+  const at = items.findIndex(({ id }) => id === within.entry);
+  if (at < 0) return undefined;
+  const position = { at: at + 1, of: items.length };
+  return { linked: outer!.linked, scope: itemScope(node, items[at]!, position, outer!.scope) };
 }
 
 /** A node of a linked document by its id, looked for from the root. */

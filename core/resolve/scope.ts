@@ -19,7 +19,7 @@ import {
   type Names,
   type Result,
 } from '../value';
-import type { Linked, LinkedInstance, LinkedNode, LinkedPart } from './linked';
+import type { Linked, LinkedInstance, LinkedNode, LinkedPart, LinkedRepeat } from './linked';
 import { lookAt, NO_LOOK, type CustomAt, type LookAt } from './look-at';
 import { variedAt } from './varied';
 
@@ -88,6 +88,7 @@ export function rootScope(
     types: NOTHING,
     page: undefined,
     repeats: NOTHING,
+    positions: NOTHING,
   };
   const properties = valuesOf(linked, data, names, (id, property, byDefault) => {
     const option = own(picks, id);
@@ -100,6 +101,7 @@ export function rootScope(
     page,
     types: linked.types,
     repeats: NOTHING,
+    positions: NOTHING,
     slots: NOTHING,
     parts: NOTHING,
     within: { parent: null, node: '', doc: linked.doc },
@@ -128,6 +130,7 @@ export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope
     types: node.component.types,
     page: undefined,
     repeats: NOTHING,
+    positions: NOTHING,
     slots,
     parts,
     within: { parent: scope.within, node: node.id, doc: node.component.doc },
@@ -152,16 +155,27 @@ function valuesOf(
     if (!isMade(property.default))
       properties[id] = valueOf(id, property, evaluate(property.default, property.type, outside));
   if (workedOut.length === 0) return properties;
-  const inside: Names = { data, properties, types, page: undefined, repeats: NOTHING };
+  const inside: Names = {
+    data,
+    properties,
+    types,
+    page: undefined,
+    repeats: NOTHING,
+    positions: NOTHING,
+  };
   for (const { id, property } of workedOut)
     properties[id] = valueOf(id, property, evaluate(property.default, property.type, inside));
   return properties;
 }
 
-/** The scope of one round of a repeat. */
+/**
+ * The scope of one round of a repeat.
+ * @param position where the item stands among the others; scopes in which nothing asks it are the same wherever that is
+ */
 export function itemScope(
-  repeat: NodeId,
+  { id: repeat, asksPosition }: LinkedRepeat,
   item: Item | LaterItem,
+  position: Names['positions'][NodeId],
   scope: Scope,
   before?: Scope,
 ): Scope {
@@ -174,6 +188,7 @@ export function itemScope(
   const inner: Scope = {
     ...scope,
     repeats: { ...scope.repeats, [repeat]: item },
+    positions: asksPosition ? { ...scope.positions, [repeat]: position } : scope.positions,
     within,
     depth: item instanceof LaterItem ? scope.depth + 1 : scope.depth,
   };
@@ -190,9 +205,20 @@ function sameOrNew(before: Scope, now: Scope): Scope {
     before.types === now.types &&
     sameRecord(before.properties, now.properties, sameResult) &&
     sameRecord(before.repeats, now.repeats, (a, b) => a === b) &&
+    sameRecord(before.positions, now.positions, samePosition) &&
     sameRecord(before.slots, now.slots, sameFill) &&
     sameParts(before.parts, now.parts);
   return same ? before : within === now.within ? now : { ...now, within };
+}
+
+/** Whether two positions are the same, known ones by what they say. */
+export function samePosition(
+  a: Names['positions'][NodeId] | undefined,
+  b: Names['positions'][NodeId] | undefined,
+): boolean {
+  if (a === b) return true;
+  if (typeof a !== 'object' || typeof b !== 'object') return false;
+  return a.at === b.at && a.of === b.of;
 }
 
 function sameWithin(a: Within, b: Within): boolean {

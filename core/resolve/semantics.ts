@@ -130,7 +130,7 @@ export function elementAt(node: LinkedElement, scope: Scope): ElementAt | null {
     attributes.push({ name, type, value });
   }
   if (needed !== undefined) return null;
-  addBeside(node.tag, attributes);
+  addBeside(node.tag, attributes, scope.data);
   for (const child of node.children) {
     if (child.kind !== 'text') continue;
     const value = textAt(child, scope);
@@ -157,12 +157,13 @@ function givenAlong(known: Known, says: Along['says']): Known {
 }
 
 /** The attributes that come along with others: where the element says one itself, that is meant; where that is empty, not. */
-function addBeside(tag: string, attributes: AttributeAt[]): void {
+function addBeside(tag: string, attributes: AttributeAt[], data: Data): void {
   for (const { type, value } of [...attributes]) {
     const { beside } = kindOf(type.kind);
     for (const name in beside) {
       if (!attributeType(tag, name)) continue;
-      const says = own(beside, name)! as (value: unknown) => string | null;
+      const tells = own(beside, name)! as (value: unknown, site: Data) => string | null;
+      const says = (value: unknown) => tells(value, data);
       const along: Result =
         value instanceof Later ? new Along(value, says) : givenAlong(value, says);
       const at = attributes.findIndex((each) => each.name === name);

@@ -1,5 +1,5 @@
 import { own, type DocId, type EntryDoc, type NodeId } from '../model';
-import { Later, LaterItem, queriedItems, runQuery, type Data, type Known } from '../value';
+import { Later, LaterItem, queriedItems, runQuery, type Data, type Known, type Run } from '../value';
 import { emit } from './emit';
 import { escapeAttribute } from './escape';
 import { writtenContent, type Content } from './fragments';
@@ -96,7 +96,7 @@ function writerOf(program: Program, data: Data): Template['write'] {
   const run = emit(program, data) ?? ((each) => interpret(program, data, each));
   return (entry) => {
     if (!entry) throw new Error('This page is made from entries; writing it needs one.');
-    return run({ page: entry, items: [] });
+    return run({ page: entry, items: [], positions: [] });
   };
 }
 
@@ -273,14 +273,18 @@ function writeRepeat(node: LinkedRepeat, scope: Scope, parts: Parts): void {
   const items = runQuery(node.query, scope);
   if (typeof items !== 'function') {
     if (items.length === 0) writeList(node.none, scope, parts);
-    for (const item of items) writeList(node.items, itemScope(node.id, item, scope), parts);
+    items.forEach((item, i) => {
+      const position = { at: i + 1, of: items.length };
+      writeList(node.items, itemScope(node, item, position, scope), parts);
+    });
     return;
   }
   const { depth } = scope;
   const inner = parts.inner();
   const type = queriedItems(node.query, scope) ?? {};
   const later = new LaterItem((run) => run.items[depth]!, depth, type);
-  writeList(node.items, itemScope(node.id, later, scope), inner);
+  const position = (run: Run) => run.positions[depth]!;
+  writeList(node.items, itemScope(node, later, position, scope), inner);
   const none = parts.inner();
   writeList(node.none, scope, none);
   parts.add({ is: 'each', items, depth, item: inner.steps, none: none.steps });

@@ -88,7 +88,11 @@ function every(): ComponentDoc {
           id: 'every-list',
           repeat: { from: { list: read('list') }, where: {}, order: {} },
           children: [
-            { tag: 'p', text: { is: 'field', from: { repeat: 'every-list' }, path: ['text'] } },
+            {
+              tag: 'p',
+              shown: { is: 'position', repeat: 'every-list', as: 'odd' },
+              text: { is: 'field', from: { repeat: 'every-list' }, path: ['text'] },
+            },
           ],
         },
         {

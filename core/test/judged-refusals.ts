@@ -283,6 +283,9 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     const held = docOf(before, 'asset', args['asset'] as string)!.mediaType;
     return file.mediaType.startsWith('font/') !== held.startsWith('font/');
   },
+  'font-is-not-seen': ({ args, before }) =>
+    Object.hasOwn(args['set'] as object, 'alt') &&
+    docOf(before, 'asset', args['asset'] as string)!.mediaType.startsWith('font/'),
   'content-no-choice': ({ args }) =>
     /"kind":"(tag|theme|style)"/.test(JSON.stringify(args['made'] ?? args['set'])),
   'title-field-stays': ({ args, before }) =>
@@ -349,7 +352,7 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     const { controls } = args as { controls: { node: string }[] };
     const of = docOf(before, 'component', args['component'] as string)!;
     return controls.some(({ node }) =>
-      /"is":"(property|field)"/.test(JSON.stringify(own(of.nodes, node))),
+      /"is":"(property|field|position)"/.test(JSON.stringify(own(of.nodes, node))),
     );
   },
   'font-is-there': ({ args, before }) => {

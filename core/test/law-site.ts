@@ -26,7 +26,12 @@ const roll = component('roll', {
       id: 'rounds',
       repeat: queryOf('shed', [], [['shed-number', true]]),
       children: [
-        { tag: 'li', text: { is: 'field', from: { repeat: 'rounds' }, path: ['shed-name'] } },
+        {
+          tag: 'li',
+          attributes: { title: { is: 'position', repeat: 'rounds', as: 'number' } },
+          text: { is: 'field', from: { repeat: 'rounds' }, path: ['shed-name'] },
+        },
+        { tag: 'li', shown: { is: 'position', repeat: 'rounds', as: 'last' }, text: 'And so on' },
       ],
     },
   ],

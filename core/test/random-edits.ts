@@ -49,6 +49,7 @@ import {
   ENTRY,
   TEXT,
   type Operator,
+  type PositionAs,
   type StyleDoc,
   type View,
   type Typed,
@@ -325,6 +326,18 @@ class Chooser {
     return { is: 'field', from: 'page', path: this.choices.of(paths)!, whenEmpty };
   }
 
+  /** Where an item of a repeat stands among the others. */
+  private position(repeat: string, as: PositionAs): Source {
+    const whenEmpty = this.choices.of([
+      undefined,
+      'hide',
+      'nothing',
+      'default',
+      { use: text('none') },
+    ] as const);
+    return { is: 'position', repeat, as, ...(whenEmpty ? { whenEmpty } : {}) };
+  }
+
   /** Something that gives a value at a place of a document: a literal, or what can be read there. */
   private source(type: TypeSpec, at: TreeDoc = this.doc): Source {
     if (this.choices.below(2) === 0) return this.literal(type);
@@ -448,7 +461,15 @@ class Chooser {
                   ? { related: { to: equals, path: [field] } }
                   : {}),
               },
-              children: [{ tag: 'p', text: read([choices.of(fields)!]) }],
+              children: [
+                { tag: 'p', text: read([choices.of(fields)!]) },
+                { tag: 'p', text: this.position(id, 'number') },
+                {
+                  tag: 'p',
+                  shown: this.position(id, choices.of(['first', 'last', 'even', 'odd'])!),
+                  text: 'Now and then',
+                },
+              ],
               slots: { none: [{ tag: 'p', text: 'None' }] },
             },
           ],
@@ -1559,6 +1580,7 @@ class Chooser {
         const size = width === undefined || height === undefined ? {} : { width, height };
         const set = choices.of([
           { name: `called ${step}` },
+          { alt: step % 3 === 0 ? null : `What is seen, ${step}` },
           { file: { sha256, mediaType, ...size } },
         ])!;
         return { name, args: { asset: asset.id, set } };

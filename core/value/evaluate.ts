@@ -1,5 +1,7 @@
 import {
+  BOOLEAN,
   isWide,
+  NUMBER,
   own,
   RICH,
   sameOption,
@@ -8,6 +10,7 @@ import {
   type Expression,
   type FieldId,
   type NodeId,
+  type PositionAs,
   type PropertyId,
   type Source,
   type Typed,
@@ -34,8 +37,14 @@ export type Waiting = typeof WAITING;
 /** A value that is known: typed, empty (`null`), or one that hides what uses it; or what is waited for. */
 export type Known = Typed | Hide | Waiting | null;
 
-/** What is known only when a page is written: the page's entry, and the items of the repeats around, by depth. */
-export type Run = { page: EntryDoc; items: Item[] };
+/** What is known only when a page is written: the page's entry, and by depth the items of the repeats around, with where they stand. */
+export type Run = { page: EntryDoc; items: Item[]; positions: Position[] };
+
+/** Where an item stands among those of its repeat: from 1, of how many. */
+export interface Position {
+  readonly at: number;
+  readonly of: number;
+}
 
 /** A value that must be read for each page: the residue of partial evaluation. */
 export class Later {
@@ -78,6 +87,8 @@ export interface Names {
   readonly page: EntryDoc | LaterItem | undefined;
   /** The items of the repeats around, by the repeat's node. */
   readonly repeats: Readonly<Record<NodeId, Item | LaterItem>>;
+  /** Where those items stand, for the repeats in which something asks it. */
+  readonly positions: Readonly<Record<NodeId, Position | ((run: Run) => Position)>>;
 }
 
 /**
@@ -180,10 +191,35 @@ function read(source: Source, names: Names): Result {
       }
       return new Later((run) => fieldOf(entry.read(run), path, data), false);
     }
+    case 'position': {
+      const position = own(names.positions, source.repeat);
+      if (position === undefined) return null;
+      if (typeof position !== 'function') return positionAs(source.as, position);
+      return new Later((run) => positionAs(source.as, position(run)), false, typeOf(source, names));
+    }
     case 'expression':
       return reckoned(source, names);
     case 'words':
       return amongWords(source, names);
+  }
+}
+
+/** What is asked of where an item stands: its number, or whether it is one of some. */
+export function positionAs(
+  as: PositionAs,
+  { at, of }: Position,
+): Extract<Typed, { type: 'number' | 'boolean' }> {
+  switch (as) {
+    case 'number':
+      return { type: 'number', value: at };
+    case 'first':
+      return { type: 'boolean', value: at === 1 };
+    case 'last':
+      return { type: 'boolean', value: at === of };
+    case 'even':
+      return { type: 'boolean', value: at % 2 === 0 };
+    case 'odd':
+      return { type: 'boolean', value: at % 2 === 1 };
   }
 }
 
@@ -388,6 +424,8 @@ export function typeOf(source: Source, names: Names): TypeSpec | undefined {
     }
     case 'words':
       return source.of === 'rich' ? RICH : TEXT;
+    case 'position':
+      return source.as === 'number' ? NUMBER : BOOLEAN;
     case 'value':
       return undefined;
     case 'property': {

@@ -60,6 +60,7 @@ const names: Names = {
   page: millgate,
   types: {},
   repeats: { r1: dunmoor },
+  positions: { r1: { at: 2, of: 3 } },
 };
 
 const link = (value: LinkValue): Typed => ({ type: 'link', value });
@@ -316,7 +317,7 @@ describe('evaluating a source', () => {
       for (const page of [millgate, dunmoor]) {
         const residue = evaluate(source, TEXT, later);
         expect(residue).toBeInstanceOf(Later);
-        expect((residue as Later).read({ page, items: [] })).toEqual(
+        expect((residue as Later).read({ page, items: [], positions: [] })).toEqual(
           evaluate(source, TEXT, { ...names, page }),
         );
       }
@@ -368,7 +369,9 @@ describe('a query', () => {
     const where: [string, Source][] = [['name', { is: 'field', from: 'page', path: ['name'] }]];
     const found = runQuery(query(where), later);
     if (typeof found !== 'function') throw new Error('expected a function');
-    expect(found({ page: dunmoor, items: [] }).map(({ id }) => id)).toEqual(['shed-dunmoor']);
+    expect(found({ page: dunmoor, items: [], positions: [] }).map(({ id }) => id)).toEqual([
+      'shed-dunmoor',
+    ]);
   });
 });
 

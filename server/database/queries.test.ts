@@ -214,6 +214,7 @@ test('whatever is asked of whatever entries, lists give what SQL gives', async (
         types: {},
         page: undefined,
         repeats: {},
+        positions: {},
       };
       const found = runQuery(queryOf(given), names);
       if (typeof found === 'function') throw new Error('nothing here is known later');

@@ -1,14 +1,13 @@
 import type { ReactNode } from 'react';
 import { Select } from 'antd';
 import { Unlink } from 'lucide-react';
-import type { Source } from '@sormet/core/model';
-import type { FittingField } from '../values/fields';
+import type { Bound, Source } from '@sormet/core/model';
+import { boundKey, type FittingField } from '../values/fields';
 import { RestingChoice } from '../parts/RestingChoice';
 import { IconButton } from '../parts/IconButton';
 import type { MakingField } from './use-make-field';
 import './BoundTo.css';
 
-type FieldSource = Extract<Source, { is: 'field' }>;
 type Choice = 'default' | 'nothing' | 'hide';
 
 const EMPTY_WORDS: Record<Choice, string> = {
@@ -23,9 +22,9 @@ interface BoundToProps {
   readonly fields: () => readonly FittingField[];
   /** What a field would bring for the entry that is looked at, in words; left out where nothing shows. */
   readonly holds?: ((source: Source) => string) | undefined;
-  readonly bound: FieldSource | undefined;
+  readonly bound: Bound | undefined;
   readonly boundLabel: string;
-  readonly onBind: (source: FieldSource) => void;
+  readonly onBind: (source: Bound) => void;
   readonly onRelease: () => void;
   /** What may be decided for entries where the field is empty. */
   readonly whenEmpty: readonly Choice[];
@@ -93,7 +92,7 @@ function FieldChoice({
   open,
 }: BoundToProps & { open: boolean }): ReactNode {
   const fitting = fields();
-  const key = bound ? JSON.stringify([bound.from, bound.path]) : undefined;
+  const key = bound && boundKey(bound);
   const known = fitting.some((field) => field.key === key);
   const groups = [...new Set(fitting.map(({ group }) => group))];
   const options = [

@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { controlPath, type ControlRow } from '@sormet/core/edit';
 import {
+  boundIn,
   attributeWords,
   docOf,
   literal,
@@ -47,7 +48,7 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
   const path = pointer('nodes', node, ...controlPath(control));
   const isRefused = useRefused(doc.id, path);
   const isVaried = saidByVariant(selected.picked, node, control) !== undefined;
-  const field = source?.is === 'field' ? source : undefined;
+  const field = boundIn(source);
   const inSession = (group: string | null) => ({
     group: group === null ? null : `${session} ${group}`,
   });
@@ -150,7 +151,7 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
                 making={making}
               />
               {isWorkedOut || field ? null : workedOut}
-              {field ? (
+              {field?.is === 'field' ? (
                 <WhereBoundEmpty
                   label={`${row.elementName} ${row.what}`}
                   doc={doc}
@@ -199,7 +200,7 @@ function ControlValue({
   const component = docOf(documents, 'component', doc.id);
   const property =
     source?.is === 'property' && component ? own(component.properties, source.property) : undefined;
-  const isBound = source?.is === 'field';
+  const isBound = boundIn(source) !== undefined;
   const value = writtenIn(property ? property.default : source);
   const stored = own(doc.nodes, node);
   if (

@@ -1,4 +1,4 @@
-import { isMade, own } from '@sormet/core/model';
+import { boundIn, isMade, own } from '@sormet/core/model';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Button, Checkbox } from 'antd';
 import type { ComponentDoc, Typed } from '@sormet/core/model';
@@ -103,9 +103,9 @@ export function ExposeTable({ component }: { component: ComponentDoc }): ReactNo
                     )}
                   </td>
                   <td className="cell">
-                    {row.source?.is === 'field' ? (
+                    {row.source && boundIn(row.source) ? (
                       <span className="cell-words quiet">
-                        bound to {fieldLabel(documents, component, row.source)}
+                        bound to {fieldLabel(documents, component, boundIn(row.source)!)}
                       </span>
                     ) : isMade(property?.default ?? row.source) ? (
                       <span className="cell-words quiet">

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { canBeExposed, type ControlRow } from '@sormet/core/edit';
-import { inOrder, own, type ComponentDoc, type PropertyId } from '@sormet/core/model';
+import { boundIn, inOrder, own, type ComponentDoc, type PropertyId } from '@sormet/core/model';
 import { feeds } from '@sormet/core/value';
 import { ChoiceCell } from '../parts/ChoiceCell';
 import { useDerived, useSync } from '../site/SiteProvider';
@@ -114,9 +114,9 @@ function WaysToFeed({
         >
           expose
         </button>
-      ) : source?.is === 'field' ? (
+      ) : source && boundIn(source) ? (
         <span className="cell-words quiet">
-          bound to {fieldLabel(documents, component, source)}
+          bound to {fieldLabel(documents, component, boundIn(source)!)}
         </span>
       ) : null}
       {feeding.length > 0 ? (

@@ -26,12 +26,23 @@ export function HistoryList({ doc }: { doc: TreeDoc }): ReactNode {
           ]}
         />
       </div>
-      <Lines key={String(whole)} doc={doc} document={whole ? undefined : doc.id} />
+      <HistoryLines key={String(whole)} doc={doc} document={whole ? undefined : doc.id} />
     </>
   );
 }
 
-function Lines({ doc, document }: { doc: TreeDoc; document: string | undefined }): ReactNode {
+/**
+ * The lines of the history, newest first, more on demand.
+ * @param document what they are of; of the whole site where nothing is named
+ * @param doc the same where it can be looked at as it was
+ */
+export function HistoryLines({
+  doc,
+  document,
+}: {
+  doc?: TreeDoc;
+  document: string | undefined;
+}): ReactNode {
   const sync = useSync();
   const revision = useApp((state) => state.site.revision);
   const [lines, setLines] = useState<readonly HistoryLine[] | null>(null);
@@ -84,7 +95,7 @@ function Lines({ doc, document }: { doc: TreeDoc; document: string | undefined }
             isHere={line.who === sync.name}
           />
         ))}
-        {document !== undefined && !more ? (
+        {doc && document !== undefined && !more ? (
           <AsItBegan doc={doc} first={lines.at(-1)!.first} at={lines.at(-1)!.at} />
         ) : null}
       </ol>

@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { X } from 'lucide-react';
 import {
+  boundIn,
   allOf,
   BOOLEAN,
   IMAGE,
@@ -169,7 +170,7 @@ function SharedPicture({ page }: { page: PageDoc }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
   const source = page.image;
-  const bound = source?.is === 'field' ? source : undefined;
+  const bound = boundIn(source);
   const give = (image: Source | null) =>
     sync.edit({ name: 'setPage', args: { page: page.id, set: { image } } });
   return (
@@ -232,7 +233,7 @@ function WordsRow({
     return value instanceof Later ? 'nothing' : valueWords(documents, value);
   };
   const source = page[member];
-  const bound = source.is === 'field' ? source : undefined;
+  const bound = boundIn(source);
   const words = source.is === 'value' && source.type === 'text' ? (source.value ?? '') : '';
   const give = (next: Source, group: string | null = null) =>
     sync.edit(

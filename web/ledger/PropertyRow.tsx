@@ -2,6 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Popconfirm } from 'antd';
 import { Milestone, Undo2 } from 'lucide-react';
 import {
+  boundIn,
   isMade,
   literal,
   newId,
@@ -70,7 +71,7 @@ export function PropertyRow({
   const source: Source | undefined = own(node.values, property);
   const set = source?.is === 'value' ? (source as Typed) : undefined;
   const around = source?.is === 'words' ? source : undefined;
-  const bound = source?.is === 'field' ? source : undefined;
+  const bound = boundIn(source);
   const lifted = source?.is === 'property' ? source : undefined;
   const shows = shownValue(selected, property);
   const give = (next: Source | null, group: string | null = null) =>
@@ -194,7 +195,7 @@ export function PropertyRow({
                 making={making}
               />
             )}
-            {bound ? (
+            {bound?.is === 'field' ? (
               <WhereBoundEmpty
                 label={made.label}
                 doc={doc}
@@ -202,7 +203,7 @@ export function PropertyRow({
                 wanted={made.type}
                 source={bound}
               />
-            ) : (
+            ) : bound ? null : (
               <WorkedOut
                 label={made.label}
                 doc={doc}

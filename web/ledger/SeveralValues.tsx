@@ -2,6 +2,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { Undo2 } from 'lucide-react';
 import { canBeExposed, commonControls, propertyOf, type CommonControl } from '@sormet/core/edit';
 import {
+  boundIn,
   docOf,
   inOrder,
   literal,
@@ -93,7 +94,7 @@ function CommonLine({
   const isMixed = holds === 'mixed';
   const source = isMixed ? undefined : holds;
   const value = source?.is === 'value' ? (source as Typed) : undefined;
-  const bound = source?.is === 'field' ? source : undefined;
+  const bound = boundIn(source);
   const own = rows.filter(({ source: each }) => each !== undefined);
   const give = (next: Source | null, group: string | null = null) =>
     sync.edit(
@@ -248,7 +249,7 @@ function fieldsOfAll(
 /** How they stand now, in words: `3 set, 2 default`. */
 function standing(documents: Documents, { rows, holds }: CommonControl): string {
   const sets = rows.filter(({ source }) => source?.is === 'value').length;
-  const bound = rows.filter(({ source }) => source?.is === 'field').length;
+  const bound = rows.filter(({ source }) => boundIn(source)).length;
   const lifted = rows.filter(({ source }) => source?.is === 'property').length;
   const worked = rows.filter(({ source }) => isMade(source)).length;
   const left = rows.length - sets - bound - lifted - worked;

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Undo2 } from 'lucide-react';
-import { BOOLEAN, literal, type Source, type Typed } from '@sormet/core/model';
+import { boundIn, BOOLEAN, literal, type Source, type Typed } from '@sormet/core/model';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { fieldLabel, fittingFields } from '../values/fields';
 import { ValueCell } from '../values/ValueCell';
@@ -20,7 +20,7 @@ export function ShownRow({ selected }: { selected: Selected }): ReactNode {
   if (node.kind !== 'instance') return null;
   const source = node.shown;
   const set = source?.is === 'value' ? (source as Typed) : undefined;
-  const bound = source?.is === 'field' ? source : undefined;
+  const bound = boundIn(source);
   const worked = source?.is === 'expression';
   const isVaried = saidByVariant(selected.picked, id, { of: 'shown' }) !== undefined;
   const give = (next: Source | null) =>

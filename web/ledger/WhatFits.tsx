@@ -3,7 +3,7 @@ import { Button, Checkbox } from 'antd';
 import { newId, repeatsAround, type Documents, type Source } from '@sormet/core/model';
 import { fitsOfType, repeatedType, type ControlRow, type Fit } from '@sormet/core/edit';
 import { useDerived, useSync } from '../site/SiteProvider';
-import { fittingFields } from '../values/fields';
+import { boundKey, fittingFields } from '../values/fields';
 import { ChoiceCell } from '../parts/ChoiceCell';
 import type { Selected } from './use-selected';
 import { count } from '../words';
@@ -79,7 +79,7 @@ export function useWhatFits(selected: Selected): { button: ReactNode; offers: Re
             </Checkbox>
             <ChoiceCell
               label={`${labelOf(row)}, to be bound to`}
-              chosen={JSON.stringify([source.from, source.path])}
+              chosen={boundKey(source)}
               placeholder={label}
               options={fields.map((field) => ({ value: field.key, label: field.label }))}
               onChoose={(key) => {

@@ -1,10 +1,12 @@
 import { useState, type ReactNode } from 'react';
 import { Checkbox, Input, Popover } from 'antd';
-import type { ImageValue } from '@sormet/core/model';
+import { docOf, type ImageValue } from '@sormet/core/model';
+import { useDerived } from '../site/SiteProvider';
 import type { EditorProps } from './editor-props';
 
 /** What is said of a picture where it is shown: its alternative text, or that it is decoration; when it is loaded. */
 export function PictureWords({ value, label, onChange }: EditorProps): ReactNode {
+  const { documents } = useDerived();
   const [open, setOpen] = useState(false);
   const picture = value?.type === 'image' ? value.value : null;
   if (!picture) return null;
@@ -14,7 +16,9 @@ export function PictureWords({ value, label, onChange }: EditorProps): ReactNode
       if (next[name] === undefined) delete next[name];
     onChange({ type: 'image', value: next }, group);
   };
-  const missing = !picture.alt && !picture.decorative;
+  /** What the file says of itself stands for it where nothing is said here. */
+  const ofFile = docOf(documents, 'asset', picture.asset)?.alt;
+  const missing = !picture.alt && !picture.decorative && !ofFile;
   return (
     <Popover
       open={open}
@@ -41,7 +45,7 @@ export function PictureWords({ value, label, onChange }: EditorProps): ReactNode
               maxLength={500}
               disabled={picture.decorative === true}
               aria-label={`${label}: alternative text`}
-              placeholder="what somebody who does not see it should know"
+              placeholder={ofFile ?? 'what somebody who does not see it should know'}
               value={picture.alt ?? ''}
               onChange={({ target }) => give({ alt: target.value || undefined }, 'alt')}
             />
@@ -68,7 +72,8 @@ export function PictureWords({ value, label, onChange }: EditorProps): ReactNode
         className="as-link"
         aria-label={`${label}: ${picture.decorative ? 'decor' : 'alt'}, ${missing ? 'no text of its own yet' : picture.decorative ? 'decoration' : 'alternative text'}`}
         title={
-          picture.alt ?? (picture.decorative ? 'decoration' : 'no alternative text of its own yet')
+          picture.alt ??
+          (picture.decorative ? 'decoration' : (ofFile ?? 'no alternative text of its own yet'))
         }
       >
         {picture.decorative ? 'decor' : 'alt'}

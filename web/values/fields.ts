@@ -1,8 +1,10 @@
 import {
   docOf,
   inOrder,
+  POSITIONS,
   repeatsAround,
   sameOption,
+  type Bound,
   type Documents,
   type NodeId,
   type Source,
@@ -13,6 +15,7 @@ import {
 } from '@sormet/core/model';
 import { repeatedType } from '@sormet/core/edit';
 import { feeds } from '@sormet/core/value';
+import { POSITION_WORDS } from '../words';
 
 /** A field that can be bound: how people see it, and the source it makes. */
 export interface FittingField {
@@ -20,7 +23,14 @@ export interface FittingField {
   readonly label: string;
   /** What gives it: the page's entry, a repeat's, something one of them refers to. */
   readonly group: string;
-  readonly source: Extract<Source, { is: 'field' }>;
+  readonly source: Bound;
+}
+
+/** What tells things to bind to apart. */
+export function boundKey(source: Bound): string {
+  return JSON.stringify(
+    source.is === 'field' ? [source.from, source.path] : [source.repeat, source.as],
+  );
 }
 
 /** The fields that may feed a type where a node stands, of the page's entry and of the repeats around; only those that fit. */
@@ -40,8 +50,8 @@ export function fittingFields(
       const of = typeof given === 'string' ? given : given.kind;
       if (!feeds(of, type.kind)) return;
       if (typeof given !== 'string' && isOfAnotherChoice(given, type)) return;
-      const key = JSON.stringify([from, path]);
-      found.push({ key, label, group, source: { is: 'field', from, path, whenEmpty: 'default' } });
+      const source: Bound = { is: 'field', from, path, whenEmpty: 'default' };
+      found.push({ key: boundKey(source), label, group, source });
     };
     const across: (() => void)[] = [];
     for (const [id, field] of inOrder(contentType.fields)) {
@@ -67,6 +77,12 @@ export function fittingFields(
   for (const repeat of repeatsAround(doc, node)) {
     const queried = repeatedType(documents, doc, repeat);
     if (queried !== undefined) addType(queried, { repeat });
+    for (const as of POSITIONS) {
+      if (!feeds(as === 'number' ? 'number' : 'boolean', type.kind)) continue;
+      const source: Bound = { is: 'position', repeat, as, whenEmpty: 'default' };
+      const label = POSITION_WORDS[as];
+      found.push({ key: boundKey(source), label, group: 'its place in the list', source });
+    }
   }
   if (doc.kind === 'page' && doc.entries !== null) addType(doc.entries, 'page');
   return found;
@@ -83,11 +99,8 @@ function isOfAnotherChoice(given: TypeSpec, wanted: TypeSpec): boolean {
 }
 
 /** How a bound field is named: `shed · name`. */
-export function fieldLabel(
-  documents: Documents,
-  doc: TreeDoc,
-  source: Extract<Source, { is: 'field' }>,
-): string {
+export function fieldLabel(documents: Documents, doc: TreeDoc, source: Bound): string {
+  if (source.is === 'position') return POSITION_WORDS[source.as];
   let typeId =
     source.from === 'page'
       ? doc.kind === 'page'

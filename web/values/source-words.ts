@@ -18,6 +18,7 @@ export function sourceWords(documents: Documents, doc: TreeDoc, source: Source):
     case 'value':
       return valueWords(documents, source as Typed);
     case 'field':
+    case 'position':
       return fieldLabel(documents, doc, source);
     case 'property': {
       const definition = docOf(documents, 'component', doc.id);

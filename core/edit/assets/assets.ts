@@ -16,13 +16,17 @@ export const addAsset = defineEdit({
   told: (_, { asset }) => say('added-file', { name: asset.name }),
 });
 
-/** Names a file, or puts another file in its place: whatever shows it shows that one from then on. */
+/**
+ * Names a file, says what stands for it where it is not seen, or puts another file in its place: whatever shows it shows
+ * that one from then on.
+ */
 export const setAsset = defineEdit({
   args: Type.Object(
     {
       asset: Id,
       set: Type.Union([
         Type.Object({ name: AssetDoc.properties.name }, exact),
+        Type.Object({ alt: Type.Union([AssetDoc.properties.alt, Type.Null()]) }, exact),
         Type.Object(
           {
             file: Type.Pick(AssetDoc, ['sha256', 'mediaType', 'width', 'height'], exact),
@@ -37,14 +41,19 @@ export const setAsset = defineEdit({
     const doc = docOf(documents, 'asset', asset);
     if (!doc) return gone('the-file', asset);
     if ('name' in set) return changeTo(documents, asset, ['name'], set.name);
+    if ('alt' in set) {
+      if (isFont(doc.mediaType)) return refuse(say('font-is-not-seen'), asset);
+      return changeTo(documents, asset, ['alt'], set.alt ?? undefined);
+    }
     // A font stays a font: what is set in it would have none.
     if (isFont(doc.mediaType) !== isFont(set.file.mediaType))
       return refuse(say('file-of-another-sort'), asset);
-    const { id, kind, format, name } = doc;
-    return [change(asset, '', doc, { id, kind, format, name, ...set.file })];
+    const { width: _, height: __, ...kept } = doc;
+    return [change(asset, '', doc, { ...kept, ...set.file })];
   },
   told: (documents, { asset, set }) => {
     const name = docOf(documents, 'asset', asset)?.name ?? say('the-file');
+    if ('alt' in set) return say('said-of-file', { name });
     return 'name' in set
       ? say('named-thing', { what: name, name: set.name })
       : say('replaced-file', { name });

@@ -61,7 +61,11 @@ export function elementMatching(
   // What is read of a repeat that goes with the element is read of nothing afterwards.
   const stays = (source: Source) =>
     chainOf(source).every(
-      (each) => each.is !== 'field' || each.from === 'page' || !inside.has(each.from.repeat),
+      (each) =>
+        !(
+          (each.is === 'field' && each.from !== 'page' && inside.has(each.from.repeat)) ||
+          (each.is === 'position' && inside.has(each.repeat))
+        ),
     );
   const left = controlsOf(documents, doc, node).filter(
     (row) => isContent(row) && stays(row.source!),

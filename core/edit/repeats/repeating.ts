@@ -21,6 +21,7 @@ import {
 } from '../../model';
 import type { Control } from '../../resolve';
 import { say } from '../../said';
+import { positionAs } from '../../value';
 import { exact, Id } from '../args';
 import { type Change, change, changeTo } from '../changes';
 import { controlType, emptyLiteral, giveControl } from '../control';
@@ -106,7 +107,9 @@ export const repeatNoMore = defineEdit({
     const changes: Change[] = [];
     const held = (source: Source, byDefault: Literal): Source =>
       withSources(source, (each) => {
-        if (each.is !== 'field' || each.from === 'page' || each.from.repeat !== node) return each;
+        if (!isOf(each, node)) return each;
+        // Alone it is the only one.
+        if (each.is === 'position') return { is: 'value', ...positionAs(each.as, ALONE) };
         const value = each.path.length === 1 ? own(values ?? {}, each.path[0]!) : undefined;
         return value ? { is: 'value', ...value } : byDefault;
       });
@@ -129,10 +132,20 @@ export const repeatNoMore = defineEdit({
 });
 
 function readsRepeat(source: Source, repeat: NodeId): boolean {
-  return chainOf(source).some(
-    (each) => each.is === 'field' && each.from !== 'page' && each.from.repeat === repeat,
+  return chainOf(source).some((each) => isOf(each, repeat));
+}
+
+/** Whether a source reads the items of a repeat, or where they stand. */
+function isOf(source: Source, repeat: NodeId): source is ItemSource {
+  return (
+    (source.is === 'field' && source.from !== 'page' && source.from.repeat === repeat) ||
+    (source.is === 'position' && source.repeat === repeat)
   );
 }
+
+type ItemSource = Extract<Source, { is: 'field' | 'position' }>;
+
+const ALONE = { at: 1, of: 1 };
 
 /** What stands at a place of a node when nothing does. */
 function emptyAt(documents: Documents, node: TreeNode, [member, name]: readonly string[]): Literal {

@@ -189,7 +189,7 @@ describe('what fits', () => {
         'inst',
         docOf(start, 'type', 'shed') as TypeDoc,
         from,
-      ).map(({ row, source }) => [row.what, source.path.join('/')]),
+      ).map(({ row, source }) => [row.what, source.is === 'field' ? source.path.join('/') : '']),
     );
 
   test('is what is called the same, else the title for the heading, words for words, pictures for pictures', () => {

@@ -1,5 +1,6 @@
 import {
   docOf,
+  type Bound,
   type Documents,
   inOrder,
   type NodeId,
@@ -18,7 +19,7 @@ import type { Records } from './over';
 export interface Fit {
   readonly row: ControlRow;
   readonly label: string;
-  readonly source: Extract<Source, { is: 'field' }>;
+  readonly source: Bound;
 }
 
 /** Whether a control is a property of a component that content would do nothing for: it takes typed values only, or nothing reads it. */

@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { type Documents, nodeIn, Source, type TreeNode } from '../../model';
+import { boundIn, type Documents, nodeIn, Source, type TreeNode } from '../../model';
 import { sameTold, say, type Told } from '../../said';
 import { keyParts } from '../../style';
 import { exact, Id } from '../args';
@@ -34,7 +34,7 @@ export const setControl = defineEdit({
     const of = named(documents, doc, node);
     const what = stored ? controlWord(documents, stored, control) : say('a-value');
     if (source === null) return say('took-back-of', { what, of });
-    return source.is === 'field' ? say('bound-of', { what, of }) : say('set-of', { what, of });
+    return boundIn(source) ? say('bound-of', { what, of }) : say('set-of', { what, of });
   },
 });
 
@@ -70,7 +70,7 @@ export const setControls = defineEdit({
     });
     const did = set.every(({ source }) => source === null)
       ? 'took-back'
-      : set.every(({ source }) => source?.is === 'field')
+      : set.every(({ source }) => boundIn(source))
         ? 'bound'
         : 'set';
     const many = set.length;

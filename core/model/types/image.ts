@@ -7,7 +7,7 @@ import { defineKind, specSchema } from './kind';
 export const ImageValue = Type.Object(
   {
     asset: Type.String({ pattern: ID_PATTERN }),
-    /** What stands for it where it is not seen (HTML, 4.8.4.4); nothing where nobody has said it yet. */
+    /** What stands for it where it is not seen (HTML, 4.8.4.4); nothing where that of the file is meant. */
     alt: Type.Optional(Type.String({ minLength: 1, maxLength: 500 })),
     /** It says nothing that the words around it do not say: no alternative text is missing. */
     decorative: Type.Optional(Type.Literal(true)),
@@ -34,7 +34,8 @@ export const imageKind = defineKind({
     return written;
   },
   beside: {
-    alt: ({ alt }) => alt ?? null,
+    alt: ({ asset, alt, decorative }, site) =>
+      decorative ? null : (alt ?? site.asset(asset)?.alt ?? null),
     loading: ({ lazy }) => (lazy ? 'lazy' : null),
   },
   css({ asset }, site) {

@@ -13,6 +13,8 @@ export interface KnownEntry {
 export interface KnownAsset {
   readonly sha256: string;
   readonly mediaType: MediaType;
+  /** What stands for it where nobody says another. */
+  readonly alt?: string | undefined;
   readonly width?: number | undefined;
   readonly height?: number | undefined;
 }
@@ -88,7 +90,7 @@ export interface KindOf<
   /** What is written as an attribute; left out for kinds that are in none. */
   attribute?(name: string, value: Static<V>, site: SiteValues): Written;
   /** Attributes that come along with the one it is written in, unless the element says them itself: by name. */
-  readonly beside?: Readonly<Record<string, (value: Static<V>) => string | null>>;
+  readonly beside?: Readonly<Record<string, (value: Static<V>, site: SiteValues) => string | null>>;
   /** What stands in a declaration's place for it, as CSS; left out for kinds that no declaration takes. */
   css?(value: Static<V>, site: SiteValues): string;
   /** Whether reading one asks the site for anything: whoever shows it is shown anew when the site's data is another. */

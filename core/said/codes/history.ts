@@ -39,6 +39,7 @@ export const HISTORY = {
   'set-fields-of': { many: 'number', entry: 'text' },
   'took-content': { type: 'text', added: 'number', changed: 'number' },
   'replaced-file': { name: 'text' },
+  'said-of-file': { name: 'text' },
   'removed-files': { many: 'number' },
   'changed-type': { type: 'text' },
   'kept-view': { view: 'text', type: 'text' },

@@ -15,6 +15,7 @@ export const REFUSALS = {
   'root-stays': {},
   'title-field-stays': {},
   'file-of-another-sort': {},
+  'font-is-not-seen': {},
   'only-placed-becomes-component': {},
   'holds-slot-of-definition': {},
   'reads-more-than-expected': {},

@@ -19,7 +19,7 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
 import { fieldLabel } from '../../values/fields';
-import { valueWords, KIND_WORDS, componentWords, documentWords } from '../../words';
+import { POSITION_WORDS, valueWords, KIND_WORDS, componentWords, documentWords } from '../../words';
 import { IconButton } from '../../parts/IconButton';
 import type { Selected } from '../../ledger/use-selected';
 import { StyleTraces } from './StyleTraces';
@@ -213,6 +213,7 @@ function sourceWords(documents: Documents, source: Source, doc: string): string 
     return `the property ${propertyOf(documents, doc, source.property)?.label ?? ''}`;
   if (source.is === 'expression') return 'worked out';
   if (source.is === 'words') return 'words around values';
+  if (source.is === 'position') return POSITION_WORDS[source.as];
   const tree = treeDocOf(documents, doc);
   return tree ? `bound to ${fieldLabel(documents, tree, source)}` : 'bound';
 }

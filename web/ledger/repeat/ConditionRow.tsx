@@ -1,7 +1,7 @@
 import type { Records } from '@sormet/core/edit';
 import type { ReactNode } from 'react';
 import { X } from 'lucide-react';
-import { literal, type Operator } from '@sormet/core/model';
+import { boundIn, literal, type Operator } from '@sormet/core/model';
 import { asksNothing } from '@sormet/core/value';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { ChoiceCell } from '../../parts/ChoiceCell';
@@ -39,7 +39,7 @@ export function ConditionRow({
       args: { doc: doc.id, node: selected.id, set: { where: id, condition: next } },
     });
   const name = pathLabel(documents, type, path);
-  const bound = source.is === 'field' ? source : undefined;
+  const bound = boundIn(source);
   const isCompared = condition.is !== 'empty' && condition.is !== 'filled';
   return (
     <tr>

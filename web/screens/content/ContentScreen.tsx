@@ -1,9 +1,10 @@
 import { useState, type DragEvent, type ReactNode } from 'react';
-import { NavLink, useParams } from 'react-router';
-import { allOf, docOf } from '@sormet/core/model';
+import { NavLink, useParams, useSearchParams } from 'react-router';
+import { allOf, docOf, pageForEntries } from '@sormet/core/model';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { EntriesOfType } from './entries/EntriesOfType';
 import { EntryForm } from './entries/EntryForm';
+import { EntryPage } from './entries/EntryPage';
 import { FieldsOfType } from './types/FieldsOfType';
 import { TakeIn } from './taking/TakeIn';
 import { bringFiles, type Brought } from './taking/read-file';
@@ -15,6 +16,7 @@ import '../screens.css';
 /** Content: its types, the entries of one as a table with one as a form beside it, or its fields. */
 export function ContentScreen({ part = 'entries' }: { part?: 'entries' | 'fields' }): ReactNode {
   const { type: typeId, entry: entryId } = useParams();
+  const [asked] = useSearchParams();
   const { documents } = useDerived();
   const sync = useSync();
   const base = `/sites/${sync.site}/content`;
@@ -38,6 +40,8 @@ export function ContentScreen({ part = 'entries' }: { part?: 'entries' | 'fields
   for (const each of allOf(documents, 'entry'))
     counts.set(each.type, (counts.get(each.type) ?? 0) + 1);
   const isOpen = part === 'entries' && entry?.type === type.id;
+  const page =
+    isOpen && asked.get('beside') === 'page' ? pageForEntries(documents, type.id) : undefined;
   return (
     <div
       className={`content${isOpen ? ' with-entry' : ''}${taking.isOver ? ' is-over' : ''}`}
@@ -63,6 +67,8 @@ export function ContentScreen({ part = 'entries' }: { part?: 'entries' | 'fields
         <Wrong as="p" words={taking.wrong} />
         {part === 'fields' ? (
           <FieldsOfType key={type.id} type={type} />
+        ) : isOpen && page ? (
+          <EntryPage key={entry.id} page={page} entry={entry} />
         ) : (
           <EntriesOfType
             key={type.id}

@@ -152,7 +152,15 @@ export function FilesScreen(): ReactNode {
         <HeadedTable
           label="Files of the site"
           className="screen-table"
-          heads={[{ unseen: 'Picture' }, 'Name', 'Kind', 'Size', 'Used by', { unseen: 'Acts' }]}
+          heads={[
+            { unseen: 'Picture' },
+            'Name',
+            'Stands for it where it is not seen',
+            'Kind',
+            'Size',
+            'Used by',
+            { unseen: 'Acts' },
+          ]}
         >
           <tbody>
             {rows.slice(0, shown).map(({ asset, users, twin }) => (
@@ -172,6 +180,18 @@ export function FilesScreen(): ReactNode {
                     })}
                   />
                   {twin ? <span className="quiet">the same file as {twin.name}</span> : null}
+                </td>
+                <td>
+                  {asset.mediaType.startsWith('font/') ? null : (
+                    <DraftField
+                      label={`Alternative text of ${asset.name}`}
+                      stored={asset.alt ?? ''}
+                      edit={(alt) => ({
+                        name: 'setAsset',
+                        args: { asset: asset.id, set: { alt: alt.trim() === '' ? null : alt } },
+                      })}
+                    />
+                  )}
                 </td>
                 <td>{wordOf(asset)}</td>
                 <td className="mono">

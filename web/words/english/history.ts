@@ -45,6 +45,7 @@ export const history: WordsOf<typeof HISTORY> = {
   'took-content': ({ type, added, changed }) =>
     `took in ${type} from a file: ${added} new, ${changed} changed`,
   'replaced-file': ({ name }) => `put another file in the place of ${name}`,
+  'said-of-file': ({ name }) => `said what stands for ${name} where it is not seen`,
   'removed-files': ({ many }) => `removed ${many} files`,
   'changed-type': ({ type }) => `changed the content type ${type}`,
   'kept-view': ({ view, type }) => `kept the view ${view} of ${type}`,

@@ -15,6 +15,7 @@ export const refusals: WordsOf<typeof REFUSALS> = {
   'of-another-type': ({ label }) => `${label} is of another type.`,
   'from-elsewhere-already': ({ label }) => `${label} has its value from elsewhere already.`,
   'file-of-another-sort': 'A font stays a font: only another font can be put in its place.',
+  'font-is-not-seen': 'A font is no picture: nothing stands for it where it is not seen.',
   'title-field-stays':
     'People know an entry by this field. Say first which other field is its title.',
   'root-stays': 'The root of a document stays where it is.',

@@ -8,9 +8,10 @@ import {
   type Ref,
   type Source,
   type Typed,
+  type PositionSource,
 } from '../../../model';
 import { say } from '../../../said';
-import { convert, dataOf, declaredType, type Item } from '../../../value';
+import { convert, dataOf, declaredType, positionAs, type Item } from '../../../value';
 import { CannotBePlain } from './cannot-be-plain';
 import type { InstanceHere, Round } from './instance-here';
 
@@ -40,6 +41,7 @@ export class GivenValues {
   source(source: Source, round: Round): Source {
     return withSources(source, (each) => {
       if (each.is === 'field') return this.field(each, round);
+      if (each.is === 'position') return this.position(each, round);
       if (each.is !== 'property') return each;
       const value = this.valueOf(each.property);
       const { path = [], whenEmpty } = each;
@@ -88,6 +90,17 @@ export class GivenValues {
     if (item) return this.heldBy(item, source);
     return own(this.here.component.nodes, repeat)
       ? { ...source, from: { repeat: this.idOf(repeat, round) } }
+      : source;
+  }
+
+  /** Where a record stands among the others, as a value; or of the repeat as it is called here. */
+  private position(source: PositionSource, round: Round): Source {
+    const { repeat, as, whenEmpty } = source;
+    const position = own(round.positions, repeat);
+    if (position)
+      return { is: 'value', ...positionAs(as, position), ...(whenEmpty ? { whenEmpty } : {}) };
+    return own(this.here.component.nodes, repeat)
+      ? { ...source, repeat: this.idOf(repeat, round) }
       : source;
   }
 

@@ -1,5 +1,5 @@
 import type { ComponentDoc, Documents, InstanceNode, NodeId } from '../../../model';
-import type { Item } from '../../../value';
+import type { Item, Position } from '../../../value';
 
 /** The instance that is made plain, and what it is an instance of. */
 export interface InstanceHere {
@@ -14,7 +14,9 @@ export interface InstanceHere {
 export interface Round {
   readonly way: string;
   readonly items: Readonly<Record<NodeId, Item>>;
+  /** Where those stand among the others. */
+  readonly positions: Readonly<Record<NodeId, Position>>;
 }
 
 /** Outside of any repeat that is written out: there is one of each. */
-export const NO_ROUND: Round = { way: '', items: {} };
+export const NO_ROUND: Round = { way: '', items: {}, positions: {} };

@@ -85,8 +85,12 @@ export class PlainNodes {
     const next = this.placesFrom(id, place);
     if (items.length === 0)
       for (const each of children.of(id, NONE)) this.grow(each, next(), round);
-    for (const item of items) {
-      const inside = { way: `${round.way}${item.id}/`, items: { ...round.items, [id]: item } };
+    for (const [i, item] of items.entries()) {
+      const inside = {
+        way: `${round.way}${item.id}/`,
+        items: { ...round.items, [id]: item },
+        positions: { ...round.positions, [id]: { at: i + 1, of: items.length } },
+      };
       for (const each of children.of(id)) this.grow(each, next(), inside);
     }
   }

@@ -18,6 +18,7 @@ export function recordsShown(
     types: {},
     page: undefined,
     repeats: round.items,
+    positions: round.positions,
   };
   const properties: Record<string, Result> = {};
   const types: Record<string, TypeSpec> = {};
@@ -32,7 +33,8 @@ export function recordsShown(
     (each.is === 'property' && own(properties, each.property) !== undefined) ||
     (each.is === 'field' &&
       each.from !== 'page' &&
-      own(round.items, each.from.repeat) !== undefined);
+      own(round.items, each.from.repeat) !== undefined) ||
+    (each.is === 'position' && own(round.positions, each.repeat) !== undefined);
   const known = querySources(query).every(([, source]) => chainOf(source).every(isKnown));
   const items = known ? runQuery(query, { ...names, properties, types }) : undefined;
   if (items && typeof items !== 'function') return items;

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { Button, Input, Switch } from 'antd';
 import {
   entryTitle,
@@ -21,6 +21,7 @@ import { LimitWords } from '../../../values/LimitWords';
 import { ValueEditor } from '../../../values/ValueEditor';
 import { refusalWords } from '../../../words';
 import { RemoveEntries } from './EntryActs';
+import { EntryHistory } from './EntryHistory';
 import { WhereEntryStands } from './WhereEntryStands';
 
 /** One entry as a form: its fields under their headings, what is missing, where it stands. */
@@ -47,6 +48,7 @@ export function EntryForm({
     <section className="entry-form" aria-label={`Entry ${entryTitle(documents, entry)}`}>
       <div className="screen-head">
         <h2>{entryTitle(documents, entry)}</h2>
+        {page ? <PageBeside /> : null}
         <Button size="small" type="text" onClick={close}>
           close
         </Button>
@@ -85,6 +87,7 @@ export function EntryForm({
         />
       </div>
       <WhereEntryStands entry={entry} />
+      <EntryHistory entry={entry} />
       <Button size="small" danger onClick={() => setRemoving(true)}>
         Remove the entry
       </Button>
@@ -97,6 +100,28 @@ export function EntryForm({
         }}
       />
     </section>
+  );
+}
+
+/** Whether the page of the entry stands beside its form, in place of the table. It is in the address. */
+function PageBeside(): ReactNode {
+  const [asked, ask] = useSearchParams();
+  const isOn = asked.get('beside') === 'page';
+  return (
+    <Button
+      size="small"
+      className="page-beside"
+      aria-pressed={isOn}
+      onClick={() =>
+        ask((before) => {
+          if (isOn) before.delete('beside');
+          else before.set('beside', 'page');
+          return before;
+        })
+      }
+    >
+      {isOn ? 'table beside' : 'its page beside'}
+    </Button>
   );
 }
 
