@@ -374,3 +374,45 @@ test('a content type is made from a JSON Schema, and written out as one', async 
   expect(written).toMatchObject({ title: 'Tree', required: ['name'] });
   expect(written.properties['planted']!.format).toBe('date');
 });
+
+test('an entry has its page beside it, live, at any width, and its history below', async ({
+  page,
+}) => {
+  await page.goto(`${await ownSiteOnce(page)}/content/shed/shed-millgate`);
+  await page.getByRole('button', { name: 'its page beside' }).click();
+  await expect(page).toHaveURL(/beside=page/);
+  const drawn = page
+    .getByRole('region', { name: 'Page /sheds/millgate' })
+    .locator('iframe')
+    .contentFrame();
+  await expect(drawn.locator('body')).toContainText('Sessions here');
+  const name = page.getByRole('textbox', { name: 'Name', exact: true });
+  await name.fill('Millgate by the weir');
+  await expect(drawn.locator('body')).toContainText('Millgate by the weir');
+  await page.getByText('600', { exact: true }).click();
+  await expect
+    .poll(() => drawn.locator('body').evaluate(() => window.innerWidth))
+    .toBeLessThanOrEqual(600);
+  await page.getByText('History', { exact: true }).click();
+  await expect(page.locator('.entry-history li').first()).toContainText('name of Millgate');
+  await page.reload();
+  await expect(drawn.locator('body')).toContainText('Millgate by the weir');
+  await page.getByRole('button', { name: 'table beside' }).click();
+  await expect(page.getByRole('grid')).toBeVisible();
+});
+
+test('what stands for a picture is said once, of the file, and published wherever nothing else is said', async ({
+  page,
+}) => {
+  const site = await ownSiteOnce(page);
+  await page.goto(`${site}/files`);
+  const said = page.getByRole('textbox', { name: 'Alternative text of bench.svg' });
+  await said.fill('Tools over a bench');
+  await said.press('Enter');
+  await page.goto(`${site}/bench/opening`);
+  const picture = page
+    .frameLocator('iframe[title="The definition"]')
+    .locator('img[src*="/files/"]')
+    .first();
+  await expect(picture).toHaveAttribute('alt', 'Tools over a bench');
+});

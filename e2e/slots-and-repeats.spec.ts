@@ -139,6 +139,40 @@ test('what is selected repeats over a content type in one step, is narrowed down
   await bench.saved();
 });
 
+test('what stands in a list reads where it stands: the last alone has words of its own, and each its number', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await ownPage(page, 'own-slots-and-repeats-6');
+  await page.locator('.outline-row', { hasText: 'How it works' }).click();
+  await bench.go('repeat this over sheds');
+  await page.getByLabel('Repeat, at most').fill('3');
+  const sections = bench.canvas
+    .locator('main > section')
+    .filter({ has: page.locator('h2'), hasNotText: 'Good with your hands' });
+  await expect(sections).toHaveCount(3);
+  await page.locator('.outline-row', { hasText: 'Text' }).last().click();
+  await bench.tab('Values');
+  const bind = async (label: string, option: string) => {
+    await page.locator(`[aria-label="${label}"]`).click();
+    await page
+      .locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: option })
+      .click();
+  };
+  await bind('Text shown, bound to', 'whether it is the last');
+  await expect(sections.locator('p', { hasText: 'You pay for the parts.' })).toHaveCount(1);
+  await expect(sections.last()).toContainText('You pay for the parts.');
+  await page.locator('.outline-row', { hasText: 'Heading' }).click();
+  await bind('Heading text, bound to', 'which one it is, counted from 1');
+  await expect(sections.locator('h2')).toHaveText(['1', '2', '3']);
+  // One more in front: each has another number, and the last is still the last.
+  await page.locator('.outline-row', { hasText: 'repeat: sheds' }).click();
+  await page.getByLabel('Repeat, at most').fill('4');
+  await expect(sections.locator('h2')).toHaveText(['1', '2', '3', '4']);
+  await expect(sections.last()).toContainText('You pay for the parts.');
+  await bench.saved();
+});
+
 test('a field is offered with what it would bring; what fits is bound for all at once', async ({
   page,
 }) => {

@@ -27,11 +27,12 @@ export const test = base.extend<
     { scope: 'worker' },
   ],
   firstVisit: [false, { option: true }],
-  window: async ({ browser, sharedWindow, firstVisit }, use) => {
+  window: async ({ browser, sharedWindow, firstVisit }, use, info) => {
     const window = firstVisit ? await Window.make(browser) : sharedWindow;
     await use(window);
     if (firstVisit) await window.context.close();
-    else await window.asNew();
+    // After one that failed the worker is another: its page stays as it is, to be told of.
+    else if (info.status === info.expectedStatus) await window.asNew();
   },
   context: ({ window }, use) => use(window.context),
   page: ({ window }, use) => use(window.page),

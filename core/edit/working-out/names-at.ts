@@ -14,6 +14,9 @@ import {
   type TreeDoc,
   type Typed,
   type TypeSpec,
+  BOOLEAN,
+  NUMBER,
+  POSITIONS,
 } from '../../model';
 import { say } from '../../said';
 import { canStandFor, typedWith, type ExpressionName, type Typing } from '../../expression';
@@ -90,6 +93,13 @@ export function namesAt(
     const name = docOf(documents, 'type', type)?.name.toLowerCase() ?? '';
     const of = (path: FieldId[]): Source => ({ is: 'field', from: { repeat }, path });
     addFields(i === 0 ? 'item' : `item${i + 1}`, `each ${name}`, type, of, []);
+    for (const as of POSITIONS)
+      add(
+        `${i === 0 ? 'place' : `place${i + 1}`}.${as}`,
+        as === 'number' ? `number of each ${name}` : `${as} ${name}`,
+        as === 'number' ? NUMBER : BOOLEAN,
+        { is: 'position', repeat, as },
+      );
   });
   // What is wanted is what the whole is about: its options need no other name.
   addOptions('option', '', wanted);

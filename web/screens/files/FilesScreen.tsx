@@ -155,7 +155,7 @@ export function FilesScreen(): ReactNode {
           heads={[
             { unseen: 'Picture' },
             'Name',
-            'Stands for it where it is not seen',
+            'Alternative text',
             'Kind',
             'Size',
             'Used by',
@@ -186,6 +186,7 @@ export function FilesScreen(): ReactNode {
                     <DraftField
                       label={`Alternative text of ${asset.name}`}
                       stored={asset.alt ?? ''}
+                      placeholder="none yet"
                       edit={(alt) => ({
                         name: 'setAsset',
                         args: { asset: asset.id, set: { alt: alt.trim() === '' ? null : alt } },

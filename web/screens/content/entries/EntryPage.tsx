@@ -25,6 +25,7 @@ export function EntryPage({ page, entry }: { page: PageDoc; entry: EntryDoc }): 
         {entry.draft ? <span className="quiet">a draft: not published</span> : null}
         <Radio.Group
           size="small"
+          optionType="button"
           aria-label="Width"
           value={chosen.id}
           onChange={({ target }) => setWidth(target.value as string)}
