@@ -3,9 +3,9 @@ import { type Documents } from '@sormet/core/model';
 import { findingsOf } from '@sormet/core/edit';
 import { saidText } from '@sormet/core/said';
 import type { DemoSite } from '@sormet/demo';
-import { storeDocument } from './database/documents';
+import { storeDocuments } from './database/documents';
 import { SiteEntity } from './database/entities';
-import { storeUses } from './edits/accept';
+import { storeUses } from './database/uses';
 import { storeFiles } from './files/stored-files';
 
 /** Stores the demo, which is made for it, in a database that holds no site yet. */
@@ -42,10 +42,12 @@ export async function storeSite(
     documents: documents.size,
     removed: null,
   });
-  for (const doc of documents) {
-    await storeDocument(manager, id, 1, doc);
-    await storeUses(manager, id, undefined, doc);
-  }
+  await storeDocuments(manager, id, 1, [...documents]);
+  await storeUses(
+    manager,
+    id,
+    [...documents].map((doc) => [undefined, doc]),
+  );
 }
 
 /** @throws naming the first document that is not sound. */

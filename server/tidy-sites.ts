@@ -4,13 +4,18 @@ import { newId, type Documents } from '@sormet/core/model';
 import { saidText } from '@sormet/core/said';
 import { SiteEntity, UseEntity } from './database/entities';
 import type { SiteStore } from './database/site-store';
-import { acceptEdit, storeUses } from './edits/accept';
+import { storeUses } from './database/uses';
+import { acceptEdit } from './edits/accept';
 
 /** Makes the rows of what a site uses where there are none: an upgrade of the tables took them away. */
 async function usesAnew(store: SiteStore, site: string, documents: Documents): Promise<void> {
   if (await store.database.getRepository(UseEntity).existsBy({ site })) return;
   await store.database.transaction(async (manager) => {
-    for (const doc of documents) await storeUses(manager, site, undefined, doc);
+    await storeUses(
+      manager,
+      site,
+      [...documents].map((doc) => [undefined, doc]),
+    );
   });
 }
 

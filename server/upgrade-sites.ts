@@ -1,12 +1,12 @@
-import type { EntityManager } from 'typeorm';
+import { In, type EntityManager } from 'typeorm';
 import { differences } from '@sormet/core/edit';
 import { Documents, FORMAT, formatOf, newId, upgraded, type Stored } from '@sormet/core/model';
 import { say } from '@sormet/core/said';
-import { storeDocument } from './database/documents';
+import { storeDocuments } from './database/documents';
 import { DocumentEntity, SiteEntity } from './database/entities';
 import { heldSite } from './database/held-site';
 import type { SiteStore } from './database/site-store';
-import { storeUses } from './edits/accept';
+import { storeUses } from './database/uses';
 import { keepInHistory } from './edits/history';
 
 /**
@@ -30,14 +30,19 @@ async function upgradeSite(manager: EntityManager, id: string): Promise<void> {
   const changes = differences(stored, now);
   const revision = site.revision + 1;
   const count = documents.size;
-  for (const doc of new Set(changes.map((change) => change.doc))) {
-    const is = documents.get(doc);
-    if (is) await storeDocument(manager, id, revision, is);
-    else await manager.getRepository(DocumentEntity).delete({ site: id, id: doc });
-  }
+  const touched = [...new Set(changes.map(({ doc }) => doc))];
+  const stay = touched.flatMap((doc) => documents.get(doc) ?? []);
+  await storeDocuments(manager, id, revision, stay);
+  const gone = touched.filter((doc) => !documents.get(doc));
+  if (gone.length > 0)
+    await manager.getRepository(DocumentEntity).delete({ site: id, id: In(gone) });
   // What an older format says it uses is not read any more: the table is made anew.
   await manager.query('DELETE FROM uses WHERE site = $1', [id]);
-  for (const doc of [...documents]) await storeUses(manager, id, undefined, doc);
+  await storeUses(
+    manager,
+    id,
+    [...documents].map((doc) => [undefined, doc]),
+  );
   await keepInHistory(manager, {
     site: id,
     revision,

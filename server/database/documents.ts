@@ -1,20 +1,30 @@
 import type { EntityManager } from 'typeorm';
 import { isPerEntry, type Doc } from '@sormet/core/model';
-import { DocumentEntity } from './entities';
+import { portions } from './rows';
 
-/** Stores a document in place of an earlier version of it. */
-export async function storeDocument(
+/** Stores documents in place of earlier versions of them, many in one statement. */
+export async function storeDocuments(
   manager: EntityManager,
   site: string,
   version: number,
-  doc: Doc,
+  documents: readonly Doc[],
 ): Promise<void> {
-  await manager
-    .getRepository(DocumentEntity)
-    .upsert(
-      { site, id: doc.id, kind: doc.kind, version, stands: standsFor(doc), body: doc as never },
-      ['site', 'id'],
+  for (const some of portions(documents)) {
+    const rows = some.map((doc) => ({
+      id: doc.id,
+      kind: doc.kind,
+      stands: standsFor(doc),
+      body: doc,
+    }));
+    await manager.query(
+      `INSERT INTO documents (site, id, kind, version, stands, body)
+       SELECT $1, id, kind, $2, stands, body
+         FROM jsonb_to_recordset($3::jsonb) AS given (id text, kind text, stands text, body jsonb)
+       ON CONFLICT (site, id) DO UPDATE
+          SET kind = excluded.kind, version = excluded.version, stands = excluded.stands, body = excluded.body`,
+      [site, version, JSON.stringify(rows)],
     );
+  }
 }
 
 /**

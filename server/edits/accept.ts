@@ -1,5 +1,5 @@
-import type { EntityManager } from 'typeorm';
-import { docOf, own, sameJson, type Doc, type Documents } from '@sormet/core/model';
+import { In, type EntityManager } from 'typeorm';
+import { docOf, own, sameJson, type Documents } from '@sormet/core/model';
 import {
   doEdit,
   EDITS,
@@ -13,13 +13,13 @@ import {
   type NamedEdit,
   type Past,
 } from '@sormet/core/edit';
-import { usesOf } from '@sormet/core/reach';
 import { say } from '@sormet/core/said';
-import { DocumentEntity, HistoryEntity, SiteEntity, UseEntity } from '../database/entities';
-import { storeDocument } from '../database/documents';
+import { DocumentEntity, HistoryEntity, SiteEntity } from '../database/entities';
+import { storeDocuments } from '../database/documents';
 import { heldSite } from '../database/held-site';
 import { KEYFRAME_EVERY, keepKeyframe } from '../database/keyframes';
 import type { SiteStore } from '../database/site-store';
+import { storeUses } from '../database/uses';
 import { storedAmong } from '../files/stored-files';
 import { read } from '../http/check';
 import { Problem } from '../http/problem';
@@ -65,7 +65,7 @@ export async function acceptEdit(
     if (edit.name === 'bringBack') await checkThatItWas(manager, siteId, edit.args);
     const revision = site.revision + 1;
     const count = done.documents.size;
-    await storeDocuments(manager, siteId, revision, documents, done);
+    await storeTouched(manager, siteId, revision, documents, done);
     await keepInHistory(manager, {
       site: siteId,
       revision,
@@ -161,54 +161,21 @@ async function checkFiles(manager: EntityManager, { documents, changes }: Done):
     });
 }
 
-async function storeDocuments(
+async function storeTouched(
   manager: EntityManager,
   site: string,
   version: number,
   before: Documents,
   { documents, changes }: Done,
 ): Promise<void> {
-  for (const id of touched(changes)) {
-    const doc = documents.get(id);
-    if (doc) await storeDocument(manager, site, version, doc);
-    else await manager.getRepository(DocumentEntity).delete({ site, id });
-    await storeUses(manager, site, before.get(id), doc);
-  }
-}
-
-/** How many rows one statement writes. */
-const ROWS = 500;
-
-/** Brings what a document uses up to date: only rows that came or went are written. */
-export async function storeUses(
-  manager: EntityManager,
-  site: string,
-  before: Doc | undefined,
-  after: Doc | undefined,
-): Promise<void> {
-  const rowsOf = (doc: Doc | undefined) =>
-    new Map(
-      (doc ? usesOf(doc) : []).map((use) => [
-        [use.node, use.kind, use.to].join(' '),
-        { site, ...use },
-      ]),
-    );
-  const was = rowsOf(before);
-  const now = rowsOf(after);
-  const uses = manager.getRepository(UseEntity);
-  const gone = [...was].filter(([key]) => !now.has(key)).map(([, row]) => row);
-  const come = [...now].filter(([key]) => !was.has(key)).map(([, row]) => row);
-  for (let i = 0; i < gone.length; i += ROWS)
-    await manager.query(
-      `DELETE FROM uses WHERE site = $1 AND from_document = $2 AND (from_node, kind, target) IN
-         (SELECT * FROM unnest($3::text[], $4::text[], $5::text[]))`,
-      [
-        site,
-        gone[0]!.from,
-        gone.slice(i, i + ROWS).map(({ node }) => node),
-        gone.slice(i, i + ROWS).map(({ kind }) => kind),
-        gone.slice(i, i + ROWS).map(({ to }) => to),
-      ],
-    );
-  for (let i = 0; i < come.length; i += ROWS) await uses.insert(come.slice(i, i + ROWS));
+  const ids = [...touched(changes)];
+  const stay = ids.flatMap((id) => documents.get(id) ?? []);
+  await storeDocuments(manager, site, version, stay);
+  const gone = ids.filter((id) => !documents.get(id));
+  if (gone.length > 0) await manager.getRepository(DocumentEntity).delete({ site, id: In(gone) });
+  await storeUses(
+    manager,
+    site,
+    ids.map((id) => [before.get(id), documents.get(id)]),
+  );
 }
