@@ -38,6 +38,9 @@ export async function takePictures(address, folder, say) {
     await take('roster');
     await page.goto('/sites/brackenfold/content/shed/shed-millgate');
     await take('content');
+    await page.goto('/sites/brackenfold/files');
+    await page.getByRole('table', { name: 'Files of the site' }).waitFor();
+    await take('files');
 
     await page.goto('/sites/brackenfold/styles');
     await page.frameLocator('iframe[title="The specimen"]').locator('h1').first().waitFor();
@@ -77,7 +80,6 @@ export async function takePictures(address, folder, say) {
     await page.waitForTimeout(800);
     await page.keyboard.press('g');
     await page.getByRole('combobox', { name: 'Go line' }).fill('place words and');
-    await take('go-line');
     await page.keyboard.press('Enter');
     await canvas.locator('[contenteditable]').waitFor();
     await page.keyboard.type('A shed near you');
