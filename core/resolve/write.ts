@@ -1,5 +1,13 @@
 import { own, type DocId, type EntryDoc, type NodeId } from '../model';
-import { Later, LaterItem, queriedItems, runQuery, type Data, type Known, type Run } from '../value';
+import {
+  Later,
+  LaterItem,
+  queriedItems,
+  runQuery,
+  type Data,
+  type Known,
+  type Run,
+} from '../value';
 import { emit } from './emit';
 import { escapeAttribute } from './escape';
 import { writtenContent, type Content } from './fragments';
