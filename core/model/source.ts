@@ -13,6 +13,7 @@ const From = Type.Union([
 /** What is asked of where an item stands among those of its repeat: its number, from 1; whether it is one of some. */
 export const POSITIONS = ['number', 'first', 'last', 'even', 'odd'] as const;
 const PositionAs = Type.Union(POSITIONS.map((as) => Type.Literal(as)));
+/** One of these. */
 export type PositionAs = (typeof POSITIONS)[number];
 
 /** The schema of a value written where it stands. */
