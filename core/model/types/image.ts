@@ -35,7 +35,7 @@ export const imageKind = defineKind({
   },
   beside: {
     alt: ({ asset, alt, decorative }, site) =>
-      decorative ? null : (alt ?? site.asset(asset)?.alt ?? null),
+      alt ?? (decorative ? null : (site.asset(asset)?.alt ?? null)),
     loading: ({ lazy }) => (lazy ? 'lazy' : null),
   },
   css({ asset }, site) {
