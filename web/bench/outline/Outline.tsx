@@ -105,6 +105,8 @@ const OutlineTree = memo(function OutlineTree({
     }, HOLDS);
     opening.current = { id: node.id, timer };
   };
+  /** Whether what is pressed was begun beside the rows: a row that moved away from under a press lets nothing go. */
+  const isBeside = useRef(false);
   /** Whether a key has just been pressed in the outline: only then does the selection follow its focus. */
   const keyed = useRef<'alone' | 'extends' | false>(false);
   // What is selected elsewhere, or moved with Alt and the arrows, takes the focus of the outline along.
@@ -139,8 +141,9 @@ const OutlineTree = memo(function OutlineTree({
       onKeyUp={() => {
         keyed.current = false;
       }}
-      onPointerDownCapture={() => {
+      onPointerDownCapture={({ target }) => {
         keyed.current = false;
+        isBeside.current = !isInRow(target);
       }}
       onDragEnd={() => showLanding(null)}
     >
@@ -172,7 +175,7 @@ const OutlineTree = memo(function OutlineTree({
           }}
           // Beside the rows nothing is: what was selected is let go.
           onClick={({ target }) => {
-            if (target instanceof Element && target.closest('.outline-row')) return;
+            if (!isBeside.current || isInRow(target)) return;
             dispatch(benchActions.select({ doc: id, nodes: [] }));
           }}
           renderRow={OutlineItem}
@@ -207,6 +210,10 @@ const OutlineTree = memo(function OutlineTree({
     </div>
   );
 });
+
+function isInRow(target: EventTarget): boolean {
+  return target instanceof Element && target.closest('.outline-row') !== null;
+}
 
 /** How rows are selected: one, all between two, one more or less. */
 function useSelecting(
