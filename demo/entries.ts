@@ -9,8 +9,8 @@ import {
   type ValueKind,
 } from '@sormet/core/model';
 import { keyFor } from '@sormet/core/edit';
-import { GUIDES, MENDERS } from './content/people-and-guides';
-import { SESSIONS } from './content/sessions';
+import { GUIDES } from './content/guides';
+import { rowsOf } from './content/rows';
 import { SHEDS } from './content/sheds';
 
 function contentType(
@@ -123,19 +123,19 @@ export const entries: readonly EntryDoc[] = [
       'shed-lies': shed.lies ? { type: 'choice', value: 'card-lies-lying' } : undefined,
     }),
   ),
-  ...SESSIONS.map((session) =>
-    entry('session', session.slug, {
-      'session-name': words(session.title),
-      'session-date': { type: 'date', value: session.day },
-      'session-time': words(session.hours),
-      'session-shed': shedId(session.shed),
+  ...rowsOf('sessions.csv').map(({ slug, name, day, hours, shed }) =>
+    entry('session', slug!, {
+      'session-name': words(name!),
+      'session-date': { type: 'date', value: day! },
+      'session-time': words(hours!),
+      'session-shed': shedId(shed!),
     }),
   ),
-  ...MENDERS.map((mender) =>
-    entry('mender', mender.slug, {
-      'mender-name': words(mender.name),
-      'mender-mends': words(mender.mends),
-      'mender-shed': shedId(mender.shed),
+  ...rowsOf('menders.csv').map(({ slug, name, mends, shed }) =>
+    entry('mender', slug!, {
+      'mender-name': words(name!),
+      'mender-mends': words(mends!),
+      'mender-shed': shedId(shed!),
     }),
   ),
   ...GUIDES.map((guide) =>

@@ -65,11 +65,12 @@ function shedCards(id: string, limit?: number, lies?: Source): Branch {
 }
 
 /** A line for each session, of one shed where a condition is given. */
-function sessionLines(id: string, where: Query['where']): Branch {
+function sessionLines(id: string, where: Query['where'], between: readonly Branch[] = []): Branch {
   return {
     id,
     repeat: { from: { type: 'session' }, where, order: sortedBy('session-date') },
     children: [
+      ...between,
       {
         component: 'session-line',
         values: {
@@ -88,6 +89,23 @@ function sessionLines(id: string, where: Query['where']): Branch {
         },
       ],
     },
+  };
+}
+
+/** The month that begins with a session, before the first of it. */
+function monthBetween(repeat: string): Branch {
+  const month: Source = {
+    is: 'words',
+    of: 'text',
+    pieces: [{ place: 'day', format: { as: 'date', style: 'monthAndYear' } }],
+    names: { day: { ...ofItem(repeat, 'session-date') } },
+  };
+  return {
+    tag: 'li',
+    name: 'Month',
+    shown: { is: 'begins', repeat, of: { ...month, whenEmpty: 'hide' } },
+    style: styled({ 'padding-block': '{space 4} {space 2}' }),
+    children: [{ tag: 'h3', name: 'Heading', text: month }],
   };
 }
 
@@ -305,14 +323,14 @@ export const pages: readonly PageDoc[] = [
         name: 'Title',
         shared: plainSection,
         children: [
-          { tag: 'h1', name: 'Heading', text: 'Sessions in December' },
+          { tag: 'h1', name: 'Heading', text: 'Sessions this winter' },
           { component: 'notice', values: { 'notice-doors': option('notice-doors-closed') } },
         ],
       },
       {
         component: 'lines',
-        values: { 'lines-heading': text('All of them, by day') },
-        slots: { lines: [sessionLines('all-sessions', {})] },
+        values: { 'lines-heading': text('All of them, by month') },
+        slots: { lines: [sessionLines('all-sessions', {}, [monthBetween('all-sessions')])] },
       },
     ],
   }),

@@ -173,6 +173,33 @@ test('what stands in a list reads where it stands: the last alone has words of i
   await bench.saved();
 });
 
+test('a heading stands between the items of a list where a field is another; what is sorted otherwise is told', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await ownPage(page, 'own-slots-and-repeats-7');
+  await page.locator('.outline-row', { hasText: 'How it works' }).click();
+  await bench.go('repeat this over sessions');
+  await page.locator('.outline-row', { hasText: 'repeat: sessions' }).click();
+  const between = page.locator('[aria-label="A heading between, where what is another"]');
+  await between.click();
+  await page
+    .locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: 'day: its month' })
+    .click();
+  // The heading is selected, to be set like any other; it says each month of the list.
+  await expect(page.locator('.outline-row.selected')).toHaveText(/^Heading between/);
+  const months = bench.canvas.locator('main h3').filter({ hasText: /^[A-Z][a-z]+ 20\d\d$/ });
+  await page.locator('.outline-row', { hasText: 'repeat: sessions' }).click();
+  await expect(page.getByText('so one may come again')).toBeVisible();
+  await page.getByRole('button', { name: 'sort by it first' }).click();
+  await page.getByLabel('Repeat, at most').fill('60');
+  await expect(months).toHaveText(['December 2026', 'January 2027', 'February 2027', 'March 2027']);
+  await expect(page.getByText('so one may come again')).toHaveCount(0);
+  await page.getByLabel('Repeat, at most').fill('3');
+  await expect(months).toHaveText(['December 2026']);
+  await bench.saved();
+});
+
 test('a field is offered with what it would bring; what fits is bound for all at once', async ({
   page,
 }) => {

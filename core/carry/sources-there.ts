@@ -6,11 +6,11 @@ import {
   type ComponentDoc,
   type Literal,
   type Made,
+  type NodeId,
   type RichPiece,
   type Source,
   type TreeNode,
   type Typed,
-  type PositionSource,
 } from '../model';
 import { emptyLiteral } from '../edit';
 import { say, type Said, type Told } from '../said';
@@ -130,7 +130,15 @@ export class SourcesThere {
         own(target.properties, source.property)
         ? source
         : undefined;
-    if (source.is === 'position') return this.positionThere(source);
+    if (source.is === 'position') {
+      const repeat = this.repeatThere(source.repeat);
+      return repeat === undefined ? undefined : { ...source, repeat };
+    }
+    if (source.is === 'begins') {
+      const repeat = this.repeatThere(source.repeat);
+      const of = this.read(source.of, at) ?? this.held(source.of);
+      return repeat !== undefined && of ? { ...source, repeat, of } : undefined;
+    }
     const { from } = source;
     const comesAlong = from === 'page' ? undefined : ids.get(from.repeat);
     if (from !== 'page' && comesAlong !== undefined) {
@@ -146,12 +154,11 @@ export class SourcesThere {
     return path && reader && { ...source, from: reader, path };
   }
 
-  /** Of the repeat that comes along, else of the one it was read from where that is around, else of the nearest. */
-  private positionThere(source: PositionSource): Source | undefined {
+  /** The repeat that comes along, else the one it was read from where that is around, else the nearest. */
+  private repeatThere(from: NodeId): NodeId | undefined {
     const { ids, repeats } = this.carrying;
-    const near = repeats.find(({ repeat }) => repeat === source.repeat) ?? repeats[0];
-    const repeat = ids.get(source.repeat) ?? near?.repeat;
-    return repeat === undefined ? undefined : { ...source, repeat };
+    const near = repeats.find(({ repeat }) => repeat === from) ?? repeats[0];
+    return ids.get(from) ?? near?.repeat;
   }
 
   /** What is made from names that are read there; for what cannot be, what it held; nothing where that is not known either. */
@@ -186,6 +193,10 @@ export class SourcesThere {
     source: Exclude<Source, { is: 'value' | 'expression' | 'words' }>,
     component: ComponentDoc,
   ): Source | undefined {
+    if (source.is === 'begins') {
+      const of = this.read(source.of, component);
+      return of && { ...source, of };
+    }
     if (source.is !== 'field') return source;
     const repeat = source.from === 'page' ? undefined : own(component.nodes, source.from.repeat);
     const type = repeat?.kind === 'repeat' ? queriedType(repeat.query) : undefined;

@@ -254,7 +254,10 @@ function linkFindings(doc: TreeDoc, node: NodeId, source: Source): Said[] {
     if (doc.kind !== 'component') reasons.push(say('page-no-properties'));
     else if (!Object.hasOwn(doc.properties, source.property)) reasons.push(say('no-property'));
   }
-  if (source.is === 'position' && !repeatsAround(doc, node).includes(source.repeat))
+  if (
+    (source.is === 'position' || source.is === 'begins') &&
+    !repeatsAround(doc, node).includes(source.repeat)
+  )
     reasons.push(say('repeat-not-around'));
   if (source.is === 'field') {
     if (source.from === 'page') {

@@ -62,11 +62,12 @@ export function querySources(query: Query): [string[], Source][] {
   return found;
 }
 
-/** A source, those that it is worked out from, and those that stand in for it where it is empty. */
+/** A source, those that it is worked out from or compares, and those that stand in for it where it is empty. */
 export function chainOf(source: Source): Source[] {
   const found: Source[] = [];
   const add = (each: Source): void => {
     found.push(each);
+    if (each.is === 'begins') add(each.of);
     if (isMade(each)) for (const name of Object.keys(each.names).sort()) add(each.names[name]!);
     if (typeof each.whenEmpty === 'object') add(each.whenEmpty.use);
   };
@@ -88,6 +89,10 @@ export function withSources(source: Source, replace: Replace): Source {
     );
     if (names.some(([name, each]) => each !== source.names[name]))
       now = { ...source, names: Object.fromEntries(names) };
+  }
+  if (source.is === 'begins') {
+    const of = withSources(source.of, replace);
+    if (of !== source.of) now = { ...source, of };
   }
   if (typeof source.whenEmpty !== 'object') return now;
   const use = withSources(source.whenEmpty.use, replace);

@@ -1,5 +1,5 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
-import { ID_PATTERN, NAME_PATTERN } from './ids';
+import { ID_PATTERN, NAME_PATTERN, type NodeId } from './ids';
 import { ValuePlace, VALUE_KINDS, type Typed, type WordsPiece } from './types';
 
 const Id = Type.String({ pattern: ID_PATTERN });
@@ -13,7 +13,7 @@ const From = Type.Union([
 /** What is asked of where an item stands among those of its repeat: its number, from 1; whether it is one of some. */
 export const POSITIONS = ['number', 'first', 'last', 'even', 'odd'] as const;
 const PositionAs = Type.Union(POSITIONS.map((as) => Type.Literal(as)));
-/** One of these. */
+/** What of it is asked: the number is a number, everything else yes or no. */
 export type PositionAs = (typeof POSITIONS)[number];
 
 /** The schema of a value written where it stands. */
@@ -94,6 +94,16 @@ export const SOURCE_SCHEMA = Type.Recursive(
       ),
       Type.Object(
         {
+          /** Whether something begins with an item of a repeat: `of` gives another value there than at the item before. */
+          is: Type.Literal('begins'),
+          repeat: Id,
+          of: Self,
+          whenEmpty,
+        },
+        { additionalProperties: false },
+      ),
+      Type.Object(
+        {
           is: Type.Literal('expression'),
           /** CEL, in which every name is one of `names`. */
           cel: Type.String({ minLength: 1, maxLength: 2000 }),
@@ -145,6 +155,15 @@ export type Bound = Extract<Source, { is: 'field' | 'position' }>;
 /** The source where it is read from content; nothing for others. */
 export function boundIn(source: Source | null | undefined): Bound | undefined {
   return source?.is === 'field' || source?.is === 'position' ? source : undefined;
+}
+
+/** A source that says whether something begins with the item of a repeat. */
+export type Begins = Extract<Source, { is: 'begins' }>;
+
+/** The repeat of which a source reads the items, where they stand, or what begins with them; nothing for others. */
+export function repeatRead(source: Source): NodeId | undefined {
+  if (source.is === 'position' || source.is === 'begins') return source.repeat;
+  return source.is === 'field' && source.from !== 'page' ? source.from.repeat : undefined;
 }
 
 /** A source that is worked out from others. */

@@ -12,3 +12,4 @@ export {
 export * from './new-entry';
 export * from './scales';
 export { LOOKS, type Look, type LookName } from './looks';
+export { DIVIDED_BY, headingBetween, type HeadingBy } from './heading-between';

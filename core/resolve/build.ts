@@ -1,5 +1,13 @@
 import { own, type EntryDoc } from '../model';
-import { runQuery, WAITED_FOR, WAITING, type Data, type Item, type Known } from '../value';
+import {
+  positionIn,
+  runQuery,
+  WAITED_FOR,
+  WAITING,
+  type Data,
+  type Item,
+  type Known,
+} from '../value';
 import { sameContent } from './fragments';
 import {
   contentOf,
@@ -200,8 +208,7 @@ class Builder {
     }
     const items = found.map((item, i) => {
       const old = itemBefore(before, item, i);
-      const position = { at: i + 1, of: found.length };
-      const inner = itemScope(from, item, position, scope, old?.inner);
+      const inner = itemScope(from, item, positionIn(found, i), scope, old?.inner);
       const children = this.list(from.items, inner, old?.children);
       return this.group(from, scope, NO_OUTER, inner, item, children, old);
     });

@@ -144,7 +144,7 @@ class Emitter {
       (none.length > 0 ? `if (${list}.length === 0) {${this.body(none)}}` : '') +
       `for (let i${depth} = 0; i${depth} < ${list}.length; i${depth} += 1) {` +
       `const e${depth} = ${list}[i${depth}]; run.items[${depth}] = e${depth};` +
-      `run.positions[${depth}] = { at: i${depth} + 1, of: ${list}.length };${this.body(item)}}}`
+      `run.positions[${depth}] = { at: i${depth} + 1, of: ${list}.length, before: ${list}[i${depth} - 1] };${this.body(item)}}}`
     );
   }
 

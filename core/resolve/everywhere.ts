@@ -1,5 +1,5 @@
 import { allOf, repeatsAround, treeDocOf, type DocId, type Documents, type NodeId } from '../model';
-import { isEntry, runQuery, type Data, type Item } from '../value';
+import { isEntry, positionIn, runQuery, type Data, type Item } from '../value';
 import type { Linker } from './link';
 import { linkedNode } from './scope-at';
 import { instanceScope, itemScope, rootScope, type Scope } from './scope';
@@ -83,7 +83,7 @@ function* within(
   if (linked?.kind !== 'repeat') return;
   const items = runQuery(linked.query, at.scope) as readonly Item[];
   for (const [i, item] of items.entries()) {
-    const scope = itemScope(linked, item, { at: i + 1, of: items.length }, at.scope);
+    const scope = itemScope(linked, item, positionIn(items, i), at.scope);
     yield* within(site, doc, { ...at, scope, item: isEntry(item) ? item.id : at.item }, inner);
   }
 }

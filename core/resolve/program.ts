@@ -1,5 +1,5 @@
 import type { TypeSpec } from '../model';
-import { Later, type Data, type Item, type Known, type Run } from '../value';
+import { Later, positionIn, type Data, type Item, type Known, type Run } from '../value';
 import { escapeAttribute } from './escape';
 import { writtenContent } from './fragments';
 import type { LinkedText } from './linked';
@@ -63,7 +63,7 @@ export function interpret(program: Program, data: Data, run: Run): string {
           if (items.length === 0) out += interpret(step.none, data, run);
           items.forEach((item, i) => {
             run.items[step.depth] = item;
-            run.positions[step.depth] = { at: i + 1, of: items.length };
+            run.positions[step.depth] = positionIn(items, i);
             out += interpret(step.item, data, run);
           });
         }

@@ -67,6 +67,10 @@ export class ReadsBuilder {
         this.positions.add(source.repeat);
         if (type.kind !== (source.as === 'number' ? 'number' : 'boolean')) this.data = true;
         break;
+      case 'begins':
+        this.positions.add(source.repeat);
+        this.data = true;
+        break;
       case 'field':
         if (source.from === 'page') this.page = true;
         else this.repeats.add(source.from.repeat);

@@ -1,5 +1,5 @@
 import type { NodeId } from '../model';
-import { runQuery, type Item } from '../value';
+import { positionIn, runQuery, type Item } from '../value';
 import type { Linked, LinkedNode } from './linked';
 import { instanceScope, itemScope, type Scope, type Within } from './scope';
 
@@ -23,7 +23,7 @@ export function standingAt(opened: Standing, within: Within): Standing | undefin
   const items = runQuery(node.query, outer!.scope) as readonly Item[];
   const at = items.findIndex(({ id }) => id === within.entry);
   if (at < 0) return undefined;
-  const position = { at: at + 1, of: items.length };
+  const position = positionIn(items, at);
   return { linked: outer!.linked, scope: itemScope(node, items[at]!, position, outer!.scope) };
 }
 

@@ -218,7 +218,7 @@ export function samePosition(
 ): boolean {
   if (a === b) return true;
   if (typeof a !== 'object' || typeof b !== 'object') return false;
-  return a.at === b.at && a.of === b.of;
+  return a.at === b.at && a.of === b.of && a.before === b.before;
 }
 
 function sameWithin(a: Within, b: Within): boolean {

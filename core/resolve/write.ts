@@ -2,6 +2,7 @@ import { own, type DocId, type EntryDoc, type NodeId } from '../model';
 import {
   Later,
   LaterItem,
+  positionIn,
   queriedItems,
   runQuery,
   type Data,
@@ -282,8 +283,7 @@ function writeRepeat(node: LinkedRepeat, scope: Scope, parts: Parts): void {
   if (typeof items !== 'function') {
     if (items.length === 0) writeList(node.none, scope, parts);
     items.forEach((item, i) => {
-      const position = { at: i + 1, of: items.length };
-      writeList(node.items, itemScope(node, item, position, scope), parts);
+      writeList(node.items, itemScope(node, item, positionIn(items, i), scope), parts);
     });
     return;
   }

@@ -93,6 +93,15 @@ function every(): ComponentDoc {
               shown: { is: 'position', repeat: 'every-list', as: 'odd' },
               text: { is: 'field', from: { repeat: 'every-list' }, path: ['text'] },
             },
+            {
+              tag: 'h3',
+              shown: {
+                is: 'begins',
+                repeat: 'every-list',
+                of: { is: 'field', from: { repeat: 'every-list' }, path: ['text'] },
+              },
+              text: 'Another text',
+            },
           ],
         },
         {

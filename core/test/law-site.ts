@@ -32,6 +32,15 @@ const roll = component('roll', {
           text: { is: 'field', from: { repeat: 'rounds' }, path: ['shed-name'] },
         },
         { tag: 'li', shown: { is: 'position', repeat: 'rounds', as: 'last' }, text: 'And so on' },
+        {
+          tag: 'li',
+          shown: {
+            is: 'begins',
+            repeat: 'rounds',
+            of: { is: 'field', from: { repeat: 'rounds' }, path: ['shed-town'] },
+          },
+          text: 'Another town',
+        },
       ],
     },
   ],

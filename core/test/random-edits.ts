@@ -469,6 +469,19 @@ class Chooser {
                   shown: this.position(id, choices.of(['first', 'last', 'even', 'odd'])!),
                   text: 'Now and then',
                 },
+                {
+                  tag: 'h3',
+                  shown: {
+                    is: 'begins',
+                    repeat: id,
+                    of: this.choices.of([
+                      read([choices.of(fields)!]),
+                      { ...read([choices.of(fields)!]), whenEmpty: 'hide' as const },
+                      this.position(id, 'even'),
+                    ])!,
+                  },
+                  text: 'Something begins',
+                },
               ],
               slots: { none: [{ tag: 'p', text: 'None' }] },
             },

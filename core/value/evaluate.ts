@@ -6,6 +6,8 @@ import {
   RICH,
   sameOption,
   TEXT,
+  sameJson,
+  type Begins,
   type EntryDoc,
   type Expression,
   type FieldId,
@@ -40,10 +42,17 @@ export type Known = Typed | Hide | Waiting | null;
 /** What is known only when a page is written: the page's entry, and by depth the items of the repeats around, with where they stand. */
 export type Run = { page: EntryDoc; items: Item[]; positions: Position[] };
 
-/** Where an item stands among those of its repeat: from 1, of how many. */
+/** Where an item stands among those of its repeat: from 1, of how many, and after which. */
 export interface Position {
   readonly at: number;
   readonly of: number;
+  /** The item before it; nothing for the first. */
+  readonly before: Item | undefined;
+}
+
+/** Where each of some items stands. */
+export function positionIn(items: readonly Item[], i: number): Position {
+  return { at: i + 1, of: items.length, before: items[i - 1] };
 }
 
 /** A value that must be read for each page: the residue of partial evaluation. */
@@ -197,6 +206,8 @@ function read(source: Source, names: Names): Result {
       if (typeof position !== 'function') return positionAs(source.as, position);
       return new Later((run) => positionAs(source.as, position(run)), false, typeOf(source, names));
     }
+    case 'begins':
+      return begins(source, names);
     case 'expression':
       return reckoned(source, names);
     case 'words':
@@ -204,10 +215,49 @@ function read(source: Source, names: Names): Result {
   }
 }
 
+/**
+ * Whether something begins with an item: with the first of a list always, else where a source gives another value than at the
+ * item before. Where what it gives hides what uses it, so does this.
+ */
+function begins({ repeat, of }: Begins, names: Names): Result {
+  const position = own(names.positions, repeat);
+  const here = own(names.repeats, repeat);
+  if (position === undefined || here === undefined) return null;
+  // What is compared is of the item, wherever that stands.
+  const { [repeat]: _, ...positions } = names.positions;
+  const given = (item: Item | LaterItem) =>
+    givenBy(of, { ...names, positions, repeats: { ...names.repeats, [repeat]: item } });
+  const now = given(here);
+  if (typeof position !== 'function') {
+    const then = position.before && given(position.before);
+    return sooner([now, ...(then === undefined ? [] : [then])], ([a, ...b]) => isOther(a!, b));
+  }
+  const { of: depth } = here as LaterItem & { of: number };
+  const read = (run: Run) => (now instanceof Later ? now.read(run) : now);
+  return new Later(
+    (run) => {
+      const { before } = position(run);
+      if (before === undefined) return isOther(read(run), []);
+      const items = [...run.items];
+      items[depth] = before;
+      return isOther(read(run), [read({ ...run, items })]);
+    },
+    now === HIDE || (now instanceof Later && now.mayHide),
+    BOOLEAN,
+  );
+}
+
+/** Whether a value is another than the one before it, where there is one. */
+function isOther(now: Known, [then]: readonly Known[]): Known {
+  if (now === HIDE) return HIDE;
+  if (now === WAITING || then === WAITING) return WAITING;
+  return { type: 'boolean', value: then === undefined || !sameJson(now, then) };
+}
+
 /** What is asked of where an item stands: its number, or whether it is one of some. */
 export function positionAs(
   as: PositionAs,
-  { at, of }: Position,
+  { at, of }: Pick<Position, 'at' | 'of'>,
 ): Extract<Typed, { type: 'number' | 'boolean' }> {
   switch (as) {
     case 'number':
@@ -330,7 +380,7 @@ function writtenOut(value: unknown): KnownValue | undefined {
 }
 
 /** What stands behind a name: a value as it was written, else what is read, as it is declared. */
-function givenBy(source: Source, names: Names): Result {
+export function givenBy(source: Source, names: Names): Result {
   if (source.is === 'value' && source.whenEmpty === undefined) return source;
   const type = typeOf(source, names);
   return type ? evaluate(source, type, names) : null;
@@ -426,6 +476,8 @@ export function typeOf(source: Source, names: Names): TypeSpec | undefined {
       return source.of === 'rich' ? RICH : TEXT;
     case 'position':
       return source.as === 'number' ? NUMBER : BOOLEAN;
+    case 'begins':
+      return BOOLEAN;
     case 'value':
       return undefined;
     case 'property': {

@@ -60,7 +60,7 @@ const names: Names = {
   page: millgate,
   types: {},
   repeats: { r1: dunmoor },
-  positions: { r1: { at: 2, of: 3 } },
+  positions: { r1: { at: 2, of: 3, before: millgate } },
 };
 
 const link = (value: LinkValue): Typed => ({ type: 'link', value });

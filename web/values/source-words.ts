@@ -20,6 +20,8 @@ export function sourceWords(documents: Documents, doc: TreeDoc, source: Source):
     case 'field':
     case 'position':
       return fieldLabel(documents, doc, source);
+    case 'begins':
+      return `whether ${sourceWords(documents, doc, source.of)} is another than before`;
     case 'property': {
       const definition = docOf(documents, 'component', doc.id);
       const property = definition && own(definition.properties, source.property);

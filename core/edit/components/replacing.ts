@@ -9,6 +9,7 @@ import {
   type InstanceNode,
   type NodeId,
   own,
+  repeatRead,
   type PropertyId,
   type Source,
   type TreeDoc,
@@ -60,13 +61,10 @@ export function elementMatching(
   const inside = new Set(withDescendants(doc.nodes, node));
   // What is read of a repeat that goes with the element is read of nothing afterwards.
   const stays = (source: Source) =>
-    chainOf(source).every(
-      (each) =>
-        !(
-          (each.is === 'field' && each.from !== 'page' && inside.has(each.from.repeat)) ||
-          (each.is === 'position' && inside.has(each.repeat))
-        ),
-    );
+    chainOf(source).every((each) => {
+      const repeat = repeatRead(each);
+      return repeat === undefined || !inside.has(repeat);
+    });
   const left = controlsOf(documents, doc, node).filter(
     (row) => isContent(row) && stays(row.source!),
   );

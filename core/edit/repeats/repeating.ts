@@ -9,6 +9,7 @@ import {
   NONE,
   own,
   placesFrom,
+  repeatRead,
   rootOf,
   Source,
   sourcesOf,
@@ -17,6 +18,7 @@ import {
   type TreeNode,
   withDescendants,
   withSources,
+  yesNo,
   type NodeId,
 } from '../../model';
 import type { Control } from '../../resolve';
@@ -107,10 +109,12 @@ export const repeatNoMore = defineEdit({
     const changes: Change[] = [];
     const held = (source: Source, byDefault: Literal): Source =>
       withSources(source, (each) => {
-        if (!isOf(each, node)) return each;
-        // Alone it is the only one.
+        if (repeatRead(each) !== node) return each;
+        // Alone it is the only one, and everything begins with it.
+        if (each.is === 'begins') return yesNo(true);
         if (each.is === 'position') return { is: 'value', ...positionAs(each.as, ALONE) };
-        const value = each.path.length === 1 ? own(values ?? {}, each.path[0]!) : undefined;
+        const { path } = each as FieldSource;
+        const value = path.length === 1 ? own(values ?? {}, path[0]!) : undefined;
         return value ? { is: 'value', ...value } : byDefault;
       });
     staying.forEach((child, i) =>
@@ -132,18 +136,10 @@ export const repeatNoMore = defineEdit({
 });
 
 function readsRepeat(source: Source, repeat: NodeId): boolean {
-  return chainOf(source).some((each) => isOf(each, repeat));
+  return chainOf(source).some((each) => repeatRead(each) === repeat);
 }
 
-/** Whether a source reads the items of a repeat, or where they stand. */
-function isOf(source: Source, repeat: NodeId): source is ItemSource {
-  return (
-    (source.is === 'field' && source.from !== 'page' && source.from.repeat === repeat) ||
-    (source.is === 'position' && source.repeat === repeat)
-  );
-}
-
-type ItemSource = Extract<Source, { is: 'field' | 'position' }>;
+type FieldSource = Extract<Source, { is: 'field' }>;
 
 const ALONE = { at: 1, of: 1 };
 

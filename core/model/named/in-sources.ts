@@ -27,6 +27,10 @@ const SOURCES: Sources = {
   property: (source, on) => withPath(source, on),
   field: (source, on) => withPath(source, on),
   position: (source) => source,
+  begins: (source, on, at) => {
+    const of = mapSource(source.of, on, at);
+    return of === source.of ? source : of && { ...source, of };
+  },
   // What means nothing any more leaves a name that stands for nothing: the whole fails where it is read, and is told.
   expression: (source, on, at) => {
     const names = mapNames(source, on, at);

@@ -214,6 +214,8 @@ function sourceWords(documents: Documents, source: Source, doc: string): string 
   if (source.is === 'expression') return 'worked out';
   if (source.is === 'words') return 'words around values';
   if (source.is === 'position') return POSITION_WORDS[source.as];
+  if (source.is === 'begins')
+    return `whether it is another than before: ${sourceWords(documents, source.of, doc)}`;
   const tree = treeDocOf(documents, doc);
   return tree ? `bound to ${fieldLabel(documents, tree, source)}` : 'bound';
 }

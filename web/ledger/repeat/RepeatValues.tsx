@@ -29,6 +29,7 @@ import { count } from '../../words';
 import { GroupCell } from '../GroupCell';
 import { NameRow } from '../NameRow';
 import { AddRow } from './AddRow';
+import { BetweenRows } from './BetweenRows';
 import { ConditionRows } from './ConditionRows';
 import { OrderRow } from './OrderRow';
 import type { SetQuery } from './set-query';
@@ -125,6 +126,7 @@ export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
               </td>
             </tr>
           </tbody>
+          <BetweenRows selected={selected} query={query} type={type} onSet={set} />
         </>
       ) : null}
       <tbody>

@@ -15,7 +15,7 @@ import { useLastChanges, useLibrary, type LibraryLine, type LibraryOrder } from 
 import '../screens.css';
 import './Library.css';
 
-const ORDERS: readonly { value: LibraryOrder; label: string }[] = [
+const ORDERS: { value: LibraryOrder; label: string }[] = [
   { value: 'name', label: 'by folder and name' },
   { value: 'used', label: 'used most first' },
   { value: 'changed', label: 'changed last first' },
@@ -48,7 +48,7 @@ export function LibraryScreen(): ReactNode {
           <Select
             aria-label="Order of the library"
             value={order}
-            options={[...ORDERS]}
+            options={ORDERS}
             showSearch={{ optionFilterProp: 'label' }}
             popupMatchSelectWidth={false}
             onChange={setOrder}

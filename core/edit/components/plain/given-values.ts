@@ -1,8 +1,12 @@
 import {
   chainOf,
+  isMade,
   kindOf,
   own,
+  sameJson,
   withSources,
+  yesNo,
+  type Begins,
   type Declared,
   type NodeId,
   type Ref,
@@ -11,9 +15,17 @@ import {
   type PositionSource,
 } from '../../../model';
 import { say } from '../../../said';
-import { convert, dataOf, declaredType, positionAs, type Item } from '../../../value';
+import {
+  convert,
+  dataOf,
+  declaredType,
+  givenBy,
+  HIDE,
+  positionAs,
+  type Item,
+} from '../../../value';
 import { CannotBePlain } from './cannot-be-plain';
-import type { InstanceHere, Round } from './instance-here';
+import { bareNames, type InstanceHere, type Round } from './instance-here';
 
 type FieldSource = Extract<Source, { is: 'field' }>;
 
@@ -42,6 +54,7 @@ export class GivenValues {
     return withSources(source, (each) => {
       if (each.is === 'field') return this.field(each, round);
       if (each.is === 'position') return this.position(each, round);
+      if (each.is === 'begins') return this.begins(each, round);
       if (each.is !== 'property') return each;
       const value = this.valueOf(each.property);
       const { path = [], whenEmpty } = each;
@@ -102,6 +115,27 @@ export class GivenValues {
     return own(this.here.component.nodes, repeat)
       ? { ...source, repeat: this.idOf(repeat, round) }
       : source;
+  }
+
+  /** Whether something begins with a record, as a value; or of the repeat as it is called here. @throws CannotBePlain */
+  private begins({ repeat, of, ...begins }: Begins, round: Round): Source {
+    const position = own(round.positions, repeat);
+    if (!position)
+      return { ...begins, repeat: this.idOf(repeat, round), of: this.source(of, round) };
+    const { [repeat]: _, ...positions } = round.positions;
+    const given = (item: Item | undefined) => {
+      const at = { ...round, positions, items: { ...round.items, [repeat]: item! } };
+      const source = this.source(of, at);
+      if (!chainOf(source).every((each) => each.is === 'value' || isMade(each)))
+        throw new CannotBePlain(ENTRY_CHOSEN);
+      return givenBy(source, bareNames(this.here.documents));
+    };
+    const now = given(own(round.items, repeat));
+    const isOther = position.before === undefined || !sameJson(now, given(position.before));
+    return {
+      ...yesNo(isOther && now !== HIDE),
+      ...(begins.whenEmpty ? { whenEmpty: begins.whenEmpty } : {}),
+    };
   }
 
   /** What a record holds in a field, as a value of its own. */

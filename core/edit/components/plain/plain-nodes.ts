@@ -15,6 +15,7 @@ import {
   type TreeNode,
 } from '../../../model';
 import { say } from '../../../said';
+import { positionIn } from '../../../value';
 import { withSourceAt } from '../making';
 import { CannotBePlain } from './cannot-be-plain';
 import { GivenValues } from './given-values';
@@ -89,7 +90,7 @@ export class PlainNodes {
       const inside = {
         way: `${round.way}${item.id}/`,
         items: { ...round.items, [id]: item },
-        positions: { ...round.positions, [id]: { at: i + 1, of: items.length } },
+        positions: { ...round.positions, [id]: positionIn(items, i) },
       };
       for (const each of children.of(id)) this.grow(each, next(), inside);
     }

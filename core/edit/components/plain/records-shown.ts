@@ -1,9 +1,9 @@
 import { chainOf, own, querySources, type Query, type Source, type TypeSpec } from '../../../model';
 import { say } from '../../../said';
-import { dataOf, evaluate, runQuery, type Item, type Names, type Result } from '../../../value';
+import { evaluate, runQuery, type Item, type Names, type Result } from '../../../value';
 import { CannotBePlain } from './cannot-be-plain';
 import type { GivenValues } from './given-values';
-import type { InstanceHere, Round } from './instance-here';
+import { bareNames, type InstanceHere, type Round } from './instance-here';
 
 /** The records of a list that an instance shows. @throws CannotBePlain where that depends on content */
 export function recordsShown(
@@ -13,10 +13,7 @@ export function recordsShown(
   round: Round,
 ): readonly Item[] {
   const names: Names = {
-    data: dataOf(documents),
-    properties: {},
-    types: {},
-    page: undefined,
+    ...bareNames(documents),
     repeats: round.items,
     positions: round.positions,
   };
