@@ -54,7 +54,8 @@ export function brackenfold(): DemoSite {
   svg('picture-placeholder', 'placeholder.svg', drawPlaceholder());
   svg('picture-table', 'table.svg', drawTable());
   for (const shed of SHEDS)
-    if (shed.drawing) svg(`picture-${shed.number}`, `${shed.slug}.svg`, drawShed(shed.drawing));
+    if (shed.drawing)
+      svg(`picture-${shed.number}`, `sheds/${shed.slug}.svg`, drawShed(shed.drawing));
   const font = (id: string, name: string, file: string) =>
     add(id, name, 'font/woff2', readFileSync(createRequire(import.meta.url).resolve(file)));
   const text = '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin';

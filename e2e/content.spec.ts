@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, type Page } from '@playwright/test';
 import { zipSync } from 'fflate';
-import { ownSite } from './bench';
+import { BenchHand, ownSite } from './bench';
 import { test } from './test';
 
 /** Content: types and their fields, entries in a table, files in and out, as an agency moves a client's in. */
@@ -307,7 +307,7 @@ test('files are brought in many at once, the same one twice is told; named, repl
   });
   const bringIn = async (files: Parameters<Page['setInputFiles']>[1]) => {
     const chooser = page.waitForEvent('filechooser');
-    await page.getByRole('button', { name: 'Bring files in' }).click();
+    await page.getByRole('button', { name: 'Bring files in', exact: true }).click();
     await (await chooser).setFiles(files);
   };
   await bringIn([svg('teal'), svg('olive'), { ...svg('teal'), name: 'again.svg' }]);
@@ -326,8 +326,22 @@ test('files are brought in many at once, the same one twice is told; named, repl
   await page.getByRole('button', { name: /^Remove \d+ unused/ }).click();
   await page.locator('.ant-popover').getByRole('button', { name: 'Remove' }).click();
   await expect(row('sea.svg')).toHaveCount(0);
-  await expect(row('millgate.svg')).toContainText('Millgate');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row('sheds/millgate.svg')).toContainText('Millgate');
+  // A name with a slash stands in a folder; what is brought in there, or dropped on it, stands there too.
+  await expect(page.getByRole('table', { name: 'Files in sheds' })).toContainText('Bellfield');
+  const dropped = await page.evaluateHandle((text) => {
+    const data = new DataTransfer();
+    data.items.add(new File([text], 'weir.svg', { type: 'image/svg+xml' }));
+    return data;
+  }, svg('plum').buffer.toString());
+  await page
+    .getByRole('table', { name: 'Files in sheds' })
+    .dispatchEvent('drop', { dataTransfer: dropped });
+  await expect(row('sheds/weir.svg')).toContainText('40 × 30');
+  await page.getByRole('textbox', { name: 'Name of sheds/weir.svg' }).fill('weirs/old.svg');
+  await page.getByRole('textbox', { name: 'Name of sheds/weir.svg' }).press('Enter');
+  await expect(page.getByRole('table', { name: 'Files in weirs' })).toContainText('nothing');
+  for (const _ of [1, 2, 3]) await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row('sea.svg')).toHaveCount(1);
 });
 
@@ -415,4 +429,34 @@ test('what stands for a picture is said once, of the file, and published whereve
     .locator('img[src*="/files/"]')
     .first();
   await expect(picture).toHaveAttribute('alt', 'Tools over a bench');
+});
+
+test('a field is made where it is missed, and filled where it is empty: counted, one after another', async ({
+  page,
+}) => {
+  const site = await ownSiteOnce(page);
+  const bench = new BenchHand(page);
+  await page.goto(`${site}/bench/page-shed`);
+  await expect(bench.canvas.locator('main')).toBeVisible();
+  await bench.go('place heading');
+  await page.keyboard.press('Escape');
+  await bench.tab('Values');
+  await bench.choose('Heading text, bound to', 'a new field of sheds');
+  // It is empty for all of them: counted, and filled one after another where that is said.
+  await page.getByRole('button', { name: 'Heading text: where it is empty' }).click();
+  const dialog = page.getByRole('dialog');
+  const [, empty, all] = /nothing at (\d+) of (\d+)/.exec((await dialog.textContent())!)!;
+  expect(Number(all)).toBeGreaterThan(5);
+  expect(empty).toBe(all);
+  await dialog.getByRole('textbox').first().fill('By the weir');
+  await page.keyboard.press('Tab');
+  await expect(dialog).toContainText(`nothing at ${Number(empty) - 1} of ${all}`);
+  await page.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
+  await expect(bench.canvas.locator('main > h2', { hasText: 'By the weir' })).toBeVisible();
+  // One undo for what was filled, one for the field with what was bound to it.
+  for (const _ of [1, 2]) await page.getByRole('button', { name: 'Undo' }).click();
+  await page.goto(`${site}/content/shed`);
+  await expect(page.getByRole('grid', { name: 'Sheds' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: /^Heading/ })).toHaveCount(0);
 });

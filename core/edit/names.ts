@@ -138,7 +138,7 @@ export function named(documents: Documents, doc: string, node: string): Told {
   return stored ? nodeName(documents, stored, tree) : say('gone-thing');
 }
 
-/** The folder of a component's name, `''` for none. */
+/** The folder in a name, of a component or of a file; `''` for none. */
 export function folderOf(name: string): string {
   return name.slice(0, Math.max(0, name.lastIndexOf('/')));
 }

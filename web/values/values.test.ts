@@ -85,7 +85,7 @@ describe('values in words', () => {
       '/sheds/millgate',
     ],
     [{ type: 'link', value: { to: 'page', page: 'gone' } }, 'a page that is gone'],
-    [{ type: 'image', value: { asset: 'picture-3' } }, 'millgate.svg'],
+    [{ type: 'image', value: { asset: 'picture-3' } }, 'sheds/millgate.svg'],
     [{ type: 'image', value: { asset: 'gone' } }, 'a picture that is gone'],
     [{ type: 'entry', value: 'shed-millgate' }, 'Millgate'],
     [{ type: 'entry', value: 'gone' }, 'an entry that is gone'],

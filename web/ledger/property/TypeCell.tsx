@@ -3,8 +3,7 @@ import type { ComponentDoc, PropertyId, TypeSpec } from '@sormet/core/model';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { typeWords } from '../../words';
 import { BecomingDialog } from './Becoming';
-import { TypeChoice, TypeMore } from './TypeChoice';
-import { TypeDetails } from './TypeDetails';
+import { TypeChoice, TypeMore, useTypeDetails } from './TypeChoice';
 
 /** What a property holds. What becomes of stored values is seen before it holds something else. */
 export function TypeCell({
@@ -53,22 +52,12 @@ function AxisType({
   onNext: (type: TypeSpec) => void;
 }): ReactNode {
   const { documents } = useDerived();
-  const [isOpen, setOpen] = useState(false);
+  const details = useTypeDetails(label, onNext);
   return (
     <span className="type-cell" title={typeWords(documents, type)}>
       variant
-      <TypeMore label={label} type={type} onDetail={() => setOpen(true)} />
-      {isOpen ? (
-        <TypeDetails
-          label={label}
-          type={type}
-          onDone={(made) => {
-            setOpen(false);
-            onNext(made);
-          }}
-          onClose={() => setOpen(false)}
-        />
-      ) : null}
+      <TypeMore label={label} type={type} onDetail={() => details.open(type)} />
+      {details.dialog}
     </span>
   );
 }

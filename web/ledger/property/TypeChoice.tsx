@@ -18,7 +18,7 @@ export function TypeChoice({
   onNext: (type: TypeSpec) => void;
 }): ReactNode {
   const { documents } = useDerived();
-  const [detailing, setDetailing] = useState<TypeSpec | null>(null);
+  const details = useTypeDetails(label, onNext);
   return (
     <span className="type-cell" title={typeWords(documents, type)}>
       <ChoiceCell
@@ -31,24 +31,34 @@ export function TypeChoice({
           if (kind === type.kind) return;
           const made = kindOnly(kind as ValueKind);
           // A choice of nothing and a list without fields say nothing yet.
-          if (kind === 'choice' || kind === 'list') setDetailing(made);
+          if (kind === 'choice' || kind === 'list') details.open(made);
           else onNext(made);
         }}
       />
-      <TypeMore label={label} type={type} onDetail={() => setDetailing(type)} />
-      {detailing ? (
-        <TypeDetails
-          label={label}
-          type={detailing}
-          onDone={(made) => {
-            setDetailing(null);
-            onNext(made);
-          }}
-          onClose={() => setDetailing(null)}
-        />
-      ) : null}
+      <TypeMore label={label} type={type} onDetail={() => details.open(type)} />
+      {details.dialog}
     </span>
   );
+}
+
+/** The dialog of what narrows a type: opened with one, it tells what was made of it. */
+export function useTypeDetails(
+  label: string,
+  onNext: (type: TypeSpec) => void,
+): { readonly open: (type: TypeSpec) => void; readonly dialog: ReactNode } {
+  const [detailing, setDetailing] = useState<TypeSpec | null>(null);
+  const dialog = detailing ? (
+    <TypeDetails
+      label={label}
+      type={detailing}
+      onDone={(made) => {
+        setDetailing(null);
+        onNext(made);
+      }}
+      onClose={() => setDetailing(null)}
+    />
+  ) : null;
+  return { open: setDetailing, dialog };
 }
 
 /** Opens what narrows a type, where something can. */

@@ -89,7 +89,7 @@ export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
               }}
             />
           </td>
-          <td colSpan={2}>
+          <td colSpan={2} className="cut-words">
             <ShownNow selected={selected} />
           </td>
         </tr>
@@ -201,10 +201,11 @@ function ShownNow({ selected }: { selected: Selected }): ReactNode {
     const entry = docOf(documents, 'entry', round);
     return entry ? entryTitle(documents, entry) : round;
   });
+  const which = names.length > 0 ? `: ${names.join(', ')}${rounds.length > 3 ? ' …' : ''}` : '';
+  const words = `shows ${count(rounds.length, 'entry', 'entries')}${which}`;
   return (
-    <span className="quiet">
-      shows {count(rounds.length, 'entry', 'entries')}
-      {names.length > 0 ? `: ${names.join(', ')}${rounds.length > 3 ? ' …' : ''}` : ''}
+    <span className="quiet" title={words}>
+      {words}
     </span>
   );
 }

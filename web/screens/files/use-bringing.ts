@@ -11,7 +11,8 @@ export interface Bringing {
   readonly done: number;
   /** Why some did not come in, and which were there already. */
   readonly told: readonly string[];
-  readonly bring: (files: readonly File[]) => void;
+  /** @param folder where they come to stand; in none without one */
+  readonly bring: (files: readonly File[], folder?: string) => void;
 }
 
 /** Brings files in one after another; each is a step of its own, so that those that came stay when one does not. */
@@ -21,7 +22,7 @@ export function useBringing(): Bringing {
   const [done, setDone] = useState(0);
   const [told, setTold] = useState<readonly string[]>([]);
   const tell = (words: string) => setTold((before) => [...before, words]);
-  const bring = (files: readonly File[]) => {
+  const bring = (files: readonly File[], folder = '') => {
     setTold([]);
     setTotal(files.length);
     setDone(0);
@@ -40,7 +41,9 @@ export function useBringing(): Bringing {
               tell(
                 `${file.name} came in without what does not draw: ${stored.leftOut.map(toldWords).join(', ')}.`,
               );
-            sync.edit({ name: 'addAsset', args: { asset: assetOf(stored) } });
+            const asset = assetOf(stored);
+            const name = folder === '' ? asset.name : `${folder}/${asset.name}`;
+            sync.edit({ name: 'addAsset', args: { asset: { ...asset, name } } });
           }
         } catch (error) {
           tell(`${file.name}: ${(error as Error).message}`);
