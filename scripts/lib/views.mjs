@@ -39,7 +39,7 @@ export async function takePictures(address, folder, say) {
     await page.goto('/sites/brackenfold/content/shed/shed-millgate');
     await take('content');
     await page.goto('/sites/brackenfold/files');
-    await page.getByRole('table', { name: 'Files of the site' }).waitFor();
+    await page.getByRole('table', { name: 'Files in sheds' }).waitFor();
     await take('files');
 
     await page.goto('/sites/brackenfold/styles');
@@ -54,9 +54,9 @@ export async function takePictures(address, folder, say) {
 
     await page.goto('/sites/brackenfold/settings');
     await take('settings');
-    await page.goto('/sites/brackenfold/bench/page-home');
+    await page.goto('/sites/brackenfold/bench/page-sessions');
     await canvas.locator('main').waitFor();
-    await page.locator('.outline-row', { hasText: 'repeat: sheds' }).click();
+    await page.locator('.outline-row', { hasText: 'repeat: sessions' }).click();
     await take('bench-repeat');
     await page.locator('.shelf-item', { hasText: 'Card row' }).hover();
     await page.locator('.shelf-picture p', { hasText: 'full size' }).waitFor();
