@@ -188,6 +188,11 @@ test('a heading stands between the items of a list where a field is another; wha
     .click();
   // The heading is selected, to be set like any other; it says each month of the list.
   await expect(page.locator('.outline-row.selected')).toHaveText(/^Heading between/);
+  await bench.tab('Values');
+  await expect(page.getByRole('row', { name: /^shown/ })).toContainText(
+    'whether the month of session · day is another than before',
+  );
+  await expect(page.getByRole('row', { name: /^text/ }).locator('.value-place')).toHaveText(/day/);
   const months = bench.canvas.locator('main h3').filter({ hasText: /^[A-Z][a-z]+ 20\d\d$/ });
   await page.locator('.outline-row', { hasText: 'repeat: sessions' }).click();
   await expect(page.getByText('so one may come again')).toBeVisible();

@@ -35,6 +35,7 @@ import { holdsAt } from './what-shows';
 import { wordsKey } from '../canvas/words-edit';
 import { useMakeField } from './use-make-field';
 import { WhereBoundEmpty } from './WhereBoundEmpty';
+import { WhereItBegins } from './WhereItBegins';
 import { WorkedOut } from './WorkedOut';
 
 /** One control of an element: its value, and what it is bound to or, in a definition, exposed as. */
@@ -95,7 +96,14 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
         className={`cell ${field ? '' : 'set wins'} ${isVaried ? 'is-varied' : ''} ${isRefused ? 'is-wrong' : ''}`}
       >
         <div className="cell-with-actions">
-          {isWorkedOut ? null : byProperty ? (
+          {source?.is === 'begins' ? (
+            <WhereItBegins
+              label={`${row.elementName} ${row.what}`}
+              doc={doc}
+              source={source}
+              onRelease={() => give(row.byDefault)}
+            />
+          ) : isWorkedOut ? null : byProperty ? (
             <span className="cell-words quiet">worked out</span>
           ) : (
             <TextWithValues

@@ -10,6 +10,7 @@ import { BoundTo } from './BoundTo';
 import { IconButton } from '../parts/IconButton';
 import { saidByVariant } from './style/picked';
 import { holdsAt } from './what-shows';
+import { WhereItBegins } from './WhereItBegins';
 import { WorkedOut } from './WorkedOut';
 
 /** Whether the instance itself is shown. */
@@ -22,6 +23,7 @@ export function ShownRow({ selected }: { selected: Selected }): ReactNode {
   const set = source?.is === 'value' ? (source as Typed) : undefined;
   const bound = boundIn(source);
   const worked = source?.is === 'expression';
+  const begins = source?.is === 'begins' ? source : undefined;
   const isVaried = saidByVariant(selected.picked, id, { of: 'shown' }) !== undefined;
   const give = (next: Source | null) =>
     sync.edit({
@@ -59,9 +61,11 @@ export function ShownRow({ selected }: { selected: Selected }): ReactNode {
           ) : null}
         </div>
       </td>
-      <td className={bound || worked ? 'cell bound tight wins' : 'cell bound tight'}>
+      <td className={bound || worked || begins ? 'cell bound tight wins' : 'cell bound tight'}>
         <div className="bound-with">
-          {worked ? null : (
+          {begins ? (
+            <WhereItBegins label="shown" doc={doc} source={begins} onRelease={() => give(null)} />
+          ) : worked ? null : (
             <BoundTo
               label="shown"
               fields={() => fittingFields(documents, doc, id, BOOLEAN)}
@@ -72,7 +76,7 @@ export function ShownRow({ selected }: { selected: Selected }): ReactNode {
               whenEmpty={['nothing']}
             />
           )}
-          {bound ? null : (
+          {bound || begins ? null : (
             <WorkedOut
               label="shown"
               doc={doc}
@@ -90,7 +94,7 @@ export function ShownRow({ selected }: { selected: Selected }): ReactNode {
         <span className="shows-row">
           <span className="value-words">{selected.resolved ? 'yes' : 'no'}</span>
           <span className="origin">
-            {set ? 'set here' : bound ? 'bound' : worked ? 'worked out' : 'default'}
+            {set ? 'set here' : bound || begins ? 'bound' : worked ? 'worked out' : 'default'}
           </span>
         </span>
       </td>

@@ -8,7 +8,7 @@ import {
   type Typed,
 } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
-import { madeWords, valueWords } from '../words';
+import { datePartWords, madeWords, valueWords } from '../words';
 import { fieldLabel } from './fields';
 
 /** What gives a value, in words: the value itself where it is written, else where it comes from. */
@@ -21,7 +21,7 @@ export function sourceWords(documents: Documents, doc: TreeDoc, source: Source):
     case 'position':
       return fieldLabel(documents, doc, source);
     case 'begins':
-      return `whether ${sourceWords(documents, doc, source.of)} is another than before`;
+      return `whether ${comparedWords(documents, doc, source.of)} is another than before`;
     case 'property': {
       const definition = docOf(documents, 'component', doc.id);
       const property = definition && own(definition.properties, source.property);
@@ -32,4 +32,15 @@ export function sourceWords(documents: Documents, doc: TreeDoc, source: Source):
     default:
       return 'what it is given';
   }
+}
+
+/** What is compared with the item before, in words: a field, of a date the part that is written. */
+export function comparedWords(documents: Documents, doc: TreeDoc, of: Source): string {
+  const [piece] = of.is === 'words' ? of.pieces : [];
+  if (of.is !== 'words' || typeof piece !== 'object' || !('place' in piece))
+    return sourceWords(documents, doc, of);
+  const read = own(of.names, piece.place);
+  const part = piece.format?.as === 'date' ? datePartWords(piece.format.style) : undefined;
+  const words = read ? sourceWords(documents, doc, read) : madeWords(of);
+  return part === undefined ? words : `the ${part} of ${words}`;
 }

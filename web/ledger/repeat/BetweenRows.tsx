@@ -15,15 +15,10 @@ import { ChoiceCell } from '../../parts/ChoiceCell';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
+import { datePartWords } from '../../words';
 import { GroupCell } from '../GroupCell';
 import type { Selected } from '../use-selected';
 import type { SetQuery } from './set-query';
-
-const PARTS: Readonly<Record<(typeof DIVIDED_BY)[number], string>> = {
-  year: 'its year',
-  monthAndYear: 'its month',
-  full: 'its day',
-};
 
 /** Values of other kinds are no words of a heading. */
 const DIVIDING = new Set(['text', 'number', 'choice', 'date', 'entry']);
@@ -141,7 +136,7 @@ function dividing(
     if (type.kind === 'date')
       return DIVIDED_BY.map((style) => ({
         value: `${field}/${style}`,
-        label: `${words}: ${PARTS[style]}`,
+        label: `${words}: its ${datePartWords(style)}`,
         by: { field, type, style },
       }));
     const inner = type.kind === 'entry' && type.of !== undefined ? titleOf(type.of) : undefined;
@@ -157,8 +152,8 @@ function whatWords({ fields }: Records, field: string | undefined, of: Source): 
   if (label === undefined) return 'what it says';
   const [piece] = of.is === 'words' ? of.pieces : [];
   const format = typeof piece === 'object' && 'format' in piece ? piece.format : undefined;
-  const part = DIVIDED_BY.find((each) => format?.as === 'date' && format.style === each);
-  return part === undefined ? label : `${PARTS[part].replace('its ', 'the ')} of ${label}`;
+  const part = format?.as === 'date' ? datePartWords(format.style) : undefined;
+  return part === undefined ? label : `the ${part} of ${label}`;
 }
 
 /** The field of the item that a source reads, by itself or among words. */

@@ -100,7 +100,12 @@ export function AroundValues({
   );
   const [open, setOpen] = useState<Open | null>(null);
   useCovering(open !== null);
-  const [held] = useState(() => new HeldSources(source.is === 'words' ? source.names : {}));
+  const [held] = useState(() => {
+    const begun = new HeldSources(source.is === 'words' ? source.names : {});
+    // The editor asks what its places are called as it is mounted, before any effect of what is around it.
+    begun.look(names, gives);
+    return begun;
+  });
   useLayoutEffect(() => held.look(names, gives), [held, names, gives]);
   const last = useRef<Source>(source);
   const session = useRef(newId());
