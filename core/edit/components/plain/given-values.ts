@@ -120,8 +120,11 @@ export class GivenValues {
   /** Whether something begins with a record, as a value; or of the repeat as it is called here. @throws CannotBePlain */
   private begins({ repeat, of, ...begins }: Begins, round: Round): Source {
     const position = own(round.positions, repeat);
-    if (!position)
-      return { ...begins, repeat: this.idOf(repeat, round), of: this.source(of, round) };
+    if (!position) {
+      const isHere = own(this.here.component.nodes, repeat) !== undefined;
+      const now = isHere ? this.idOf(repeat, round) : repeat;
+      return { ...begins, repeat: now, of: this.source(of, round) };
+    }
     const { [repeat]: _, ...positions } = round.positions;
     const given = (item: Item | undefined) => {
       const at = { ...round, positions, items: { ...round.items, [repeat]: item! } };
