@@ -116,6 +116,8 @@ test('before a property is kept to typed values, each instance that is bound is 
   await expect(cell('/guides')).toHaveText('A shed near you');
   await expect(cell('/sheds')).toHaveText('↳ shed · name');
   await page.goBack();
+  await expect(tick).toBeChecked();
+  // It touched an instance on a page, too: what is open is where it is seen to be taken back.
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(tick).not.toBeChecked();
   await page.goto(`${address}/library/shed-card`);

@@ -25,9 +25,11 @@ export function useTakenBack(page: string): void {
       told.current = null;
       return;
     }
-    const place = placeOf(latest.current.documents, taken);
-    if (place && place.doc !== page && place.doc !== latest.current.beside) {
-      if (docOf(latest.current.documents, 'component', place.doc))
+    const { documents: there, beside: shown } = latest.current;
+    const isOpen = (doc: string) => doc === page || doc === shown;
+    const place = placeOf(there, taken, isOpen);
+    if (place && !isOpen(place.doc)) {
+      if (docOf(there, 'component', place.doc))
         dispatch(benchActions.openBeside(place.doc));
       else {
         // Told and selected once that page is there.
@@ -49,13 +51,18 @@ export function useTakenBack(page: string): void {
   }, [taken, page, site, navigate, dispatch, latest]);
 }
 
-/** Where a step was: the first thing of a page or definition that it touched and that is there, else what that stood in. */
+/**
+ * Where a step was: the first thing of a page or definition that it touched and that is there, else what that stood in.
+ * What is open goes before all else that it touched: nobody is led away from where the step can be seen.
+ */
 function placeOf(
   documents: Documents,
   { changes }: Taken,
+  isOpen: (doc: string) => boolean,
 ): { doc: string; node: string | undefined } | undefined {
+  const seen = changes.filter(({ doc }) => isOpen(doc));
   let within: string | undefined;
-  for (const { doc, path } of changes) {
+  for (const { doc, path } of seen.length > 0 ? seen : changes) {
     const tree = treeDocOf(documents, doc);
     if (!tree) continue;
     within ??= doc;
