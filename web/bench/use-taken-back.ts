@@ -29,8 +29,7 @@ export function useTakenBack(page: string): void {
     const isOpen = (doc: string) => doc === page || doc === shown;
     const place = placeOf(there, taken, isOpen);
     if (place && !isOpen(place.doc)) {
-      if (docOf(there, 'component', place.doc))
-        dispatch(benchActions.openBeside(place.doc));
+      if (docOf(there, 'component', place.doc)) dispatch(benchActions.openBeside(place.doc));
       else {
         // Told and selected once that page is there.
         void navigate(
