@@ -87,7 +87,9 @@ export interface CardData {
 
 /** A piece of rich text: words, words that stand out, or a link. */
 export type Piece =
-  string | { readonly strong: string } | { readonly text: string; readonly href: string };
+  | string
+  | { readonly strong: string }
+  | { readonly text: string; readonly href: string };
 
 export interface PageData {
   readonly name: string;

@@ -166,6 +166,7 @@ test('slots are filled, handed on and left to their fallback as native ones are'
       ]),
     );
     const theirs = await page.evaluate(
+      // oxlint-disable-next-line no-eval -- the same function, here and there
       ([run, parts, body]) => (eval(`(${run})`) as typeof flattened)(parts, body),
       [flattened.toString(), definitions, each.page.map((tree) => native(tree)).join('')] as const,
     );

@@ -1,4 +1,4 @@
-/** `npm test`: format, lint, types, unit tests, and the interface in a real browser. */
+/** `npm test`: format, lint and types, unit tests, and the interface in a real browser. */
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { installChromium, installPackages, installPostgres, root } from './lib/install.mjs';
@@ -66,9 +66,8 @@ try {
   const layers = ['--config', '.dependency-cruiser.cjs', 'core', 'server', 'web', 'demo'];
   results.push(
     ...(await together([
-      ['Lint', bin('eslint'), ['.', '--max-warnings', '0'], ROOMY],
-      ['Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
-      ['Types', bin('tsc'), ['-p', 'tsconfig.json'], ROOMY],
+      ['Lint and types', bin('oxlint'), ['--type-aware', '--type-check', '--deny-warnings']],
+      ['Format', bin('oxfmt'), ['--check', '.']],
       ['Layers', bin('depcruise'), layers],
       ['Licences', process.execPath, ['scripts/licences.mjs', '--check']],
       ['Diagrams', process.execPath, ['scripts/diagrams.mjs', '--check']],

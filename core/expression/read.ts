@@ -35,7 +35,7 @@ export function readExpression(cel: string): Read {
     return { ok: false, start, end, said: faultSaid(error, cel, start) };
   }
   try {
-    return { ok: true, tree: treeOf(ast, cel) };
+    return { ok: true, tree: treeOf(ast) };
   } catch (error) {
     if (!(error instanceof LeftOut)) throw error;
     return { ok: false, ...error.fault };
@@ -104,9 +104,8 @@ const MACROS = new Set([
   'block',
 ]);
 
-function treeOf(node: ASTNode, cel: string): Tree {
+function treeOf(node: ASTNode): Tree {
   const { start, end } = node;
-  const part = (each: ASTNode) => treeOf(each, cel);
   switch (node.op) {
     case 'value': {
       const value: unknown = node.args;
@@ -118,30 +117,30 @@ function treeOf(node: ASTNode, cel: string): Tree {
     case 'id':
       return { is: 'name', start, end, name: node.args };
     case '.':
-      return { is: 'member', start, end, of: part(node.args[0]), member: node.args[1] };
+      return { is: 'member', start, end, of: treeOf(node.args[0]), member: node.args[1] };
     case 'call': {
       const [name, given] = node.args;
       if (name === 'has') throw leftOut(node, say('cel-has'));
-      return { is: 'call', start, end, name, given: given.map(part) };
+      return { is: 'call', start, end, name, given: given.map(treeOf) };
     }
     case 'rcall': {
       const [name, on, given] = node.args;
       if (MACROS.has(name)) throw leftOut(node, say('cel-walking'));
       // `math.round(x)`: the name of a library, not a value.
       if (on.op === 'id' && on.args === 'math')
-        return { is: 'call', start, end, name: `math.${name}`, given: given.map(part) };
-      return { is: 'call', start, end, name: `.${name}`, given: [on, ...given].map(part) };
+        return { is: 'call', start, end, name: `math.${name}`, given: given.map(treeOf) };
+      return { is: 'call', start, end, name: `.${name}`, given: [on, ...given].map(treeOf) };
     }
     case 'list':
-      return { is: 'list', start, end, items: node.args.map(part) };
+      return { is: 'list', start, end, items: node.args.map(treeOf) };
     case '?:': {
-      const [test, then, otherwise] = node.args.map(part);
+      const [test, then, otherwise] = node.args.map(treeOf);
       return { is: 'if', start, end, test: test!, then: then!, otherwise: otherwise! };
     }
     case '!_':
-      return { is: 'not', start, end, of: part(node.args) };
+      return { is: 'not', start, end, of: treeOf(node.args) };
     case '-_': {
-      const of = part(node.args);
+      const of = treeOf(node.args);
       return of.is === 'literal' && typeof of.value === 'number'
         ? { is: 'literal', start, end, value: -of.value }
         : { is: 'minus', start, end, of };
@@ -157,8 +156,8 @@ function treeOf(node: ASTNode, cel: string): Tree {
         start,
         end,
         by: node.op as BinaryOperator,
-        left: part((node.args as ASTNode[])[0]!),
-        right: part((node.args as ASTNode[])[1]!),
+        left: treeOf((node.args as ASTNode[])[0]!),
+        right: treeOf((node.args as ASTNode[])[1]!),
       };
   }
 }

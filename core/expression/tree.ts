@@ -8,7 +8,20 @@ export interface Range {
 
 /** Operators between two values. */
 export type BinaryOperator =
-  '==' | '!=' | '<' | '<=' | '>' | '>=' | '+' | '-' | '*' | '/' | '%' | 'in' | '&&' | '||';
+  | '=='
+  | '!='
+  | '<'
+  | '<='
+  | '>'
+  | '>='
+  | '+'
+  | '-'
+  | '*'
+  | '/'
+  | '%'
+  | 'in'
+  | '&&'
+  | '||';
 
 /** A part of an expression, with where it stands. */
 export type Tree = Range &

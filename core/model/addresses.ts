@@ -40,7 +40,7 @@ function isPlainPath(href: string): boolean {
  */
 export function safeAddress(href: string): string {
   if (isPlainPath(href) || PLAIN.test(href)) return href;
-  // eslint-disable-next-line no-control-regex
+  // oxlint-disable-next-line no-control-regex
   const address = href.replace(/[\u0000-\u001f\u007f-\u009f]/g, '').trim();
   if (address === '' || !URL.canParse(address, HERE)) return '';
   if (URL.canParse(address)) return SCHEMES.has(new URL(address).protocol) ? address : '';

@@ -160,7 +160,10 @@ const OWN_WORDS: Readonly<Record<string, Readonly<Record<string, readonly string
 
 /** What is said of a text that an attribute does not take. */
 type AttributeCode =
-  'attribute-no-spaces' | 'attribute-language' | 'attribute-words' | 'attribute-role';
+  | 'attribute-no-spaces'
+  | 'attribute-language'
+  | 'attribute-words'
+  | 'attribute-role';
 
 /** How a text that an attribute takes is made: BCP 47 for languages, HTML 3.2.6.1 for ids. */
 const PATTERNS: Readonly<Record<string, readonly [RegExp, AttributeCode]>> = {

@@ -431,7 +431,15 @@ export const SCHEMAS = {
 export type Kind = keyof typeof SCHEMAS;
 /** A document: what is stored, sent and changed as one, by edits of its members. */
 export type Doc =
-  SiteDoc | TokensDoc | TagsDoc | StyleDoc | PageDoc | ComponentDoc | TypeDoc | EntryDoc | AssetDoc;
+  | SiteDoc
+  | TokensDoc
+  | TagsDoc
+  | StyleDoc
+  | PageDoc
+  | ComponentDoc
+  | TypeDoc
+  | EntryDoc
+  | AssetDoc;
 /** A document of one kind. */
 export type DocOf<K extends Kind> = Extract<Doc, { kind: K }>;
 

@@ -1,6 +1,11 @@
 /** Any JSON value. */
 export type Json =
-  null | boolean | number | string | readonly Json[] | { readonly [key: string]: Json };
+  | null
+  | boolean
+  | number
+  | string
+  | readonly Json[]
+  | { readonly [key: string]: Json };
 
 /** What is written for an object that says so itself, as `JSON.stringify` asks for it. */
 function written(value: object): unknown {

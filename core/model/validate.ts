@@ -72,6 +72,7 @@ let may: boolean | undefined;
 function makesFunctions(): boolean {
   if (may === undefined)
     try {
+      // oxlint-disable-next-line typescript/no-implied-eval -- whether it may be done is what is asked
       may = new Function('return true')() as boolean;
     } catch (error) {
       if (!(error instanceof EvalError)) throw error;

@@ -7,7 +7,7 @@ export type Finding = { path: string; reason: Said };
 // Half of a surrogate pair alone, or NUL. The first is no Unicode scalar value (Unicode 16, D76; RFC 8259, 8.2
 // warns of it), the second is what PostgreSQL's text and jsonb cannot hold.
 const ILL_FORMED =
-  // eslint-disable-next-line no-control-regex
+  // oxlint-disable-next-line no-control-regex
   /\u0000|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
 
 /** Whether a text is sequences of Unicode scalar values without NUL: what can be stored, sent and shown everywhere. */

@@ -17,7 +17,14 @@ import {
 
 /** How one thing uses another. */
 export type UseKind =
-  'places' | 'sets' | 'shows' | 'links' | 'lists' | 'reads' | 'stands' | 'styles';
+  | 'places'
+  | 'sets'
+  | 'shows'
+  | 'links'
+  | 'lists'
+  | 'reads'
+  | 'stands'
+  | 'styles';
 
 /**
  * One use: this node of this document (`''` for the document itself) uses that document, or the member

@@ -16,7 +16,8 @@ import { lexer } from './syntax';
 
 /** A declaration taken apart into longhands, or why it cannot stand. */
 export type Expanded =
-  { ok: true; longhands: Record<string, string> } | { ok: false; reason: Said };
+  | { ok: true; longhands: Record<string, string> }
+  | { ok: false; reason: Said };
 
 /**
  * Functions that a value may hold: those of CSS Values and Units 4, Color 5, Images 4 (gradients), Transforms

@@ -604,7 +604,8 @@ class Chooser {
 
   /** A choice of some definition, and one of its options. */
   private choice():
-    { of: { component: string; property: string }; option: string; options: string[] } | undefined {
+    | { of: { component: string; property: string }; option: string; options: string[] }
+    | undefined {
     const { choices } = this;
     const all = allOf(this.documents, 'component').flatMap(({ id, properties }) =>
       Object.keys(properties)

@@ -1,9 +1,8 @@
-import { ESLintUtils } from '@typescript-eslint/utils';
-
-/** What reads an object as a record. */
-const READS = new Set(['keys', 'values', 'entries', 'assign', 'hasOwn', 'getOwnPropertyNames']);
-
-/** `Documents` is no record: read as one it is empty, and nothing says so. See docs/decisions/a-class-of-documents.md. */
+/**
+ * `Documents` is no record: gone through as one it is empty, and nothing says so. What else reads an object as a record is
+ * refused by its types: `Object.keys` and its like by core/model/no-record.d.ts, spreading by no-misused-spread. See
+ * docs/decisions/a-class-of-documents.md.
+ */
 export const noRecordOfDocuments = {
   meta: {
     type: 'problem',
@@ -13,22 +12,10 @@ export const noRecordOfDocuments = {
     },
   },
   create(context) {
-    const services = ESLintUtils.getParserServices(context);
-    const isDocuments = (node) =>
-      services.getTypeAtLocation(node).getSymbol()?.getName() === 'Documents';
-    const report = (node) => context.report({ node, messageId: 'record' });
     return {
-      CallExpression({ callee, arguments: given }) {
-        if (callee.type !== 'MemberExpression' || callee.object.name !== 'Object') return;
-        if (!READS.has(callee.property.name)) return;
-        for (const each of given)
-          if (each.type !== 'SpreadElement' && isDocuments(each)) report(each);
-      },
-      'ForInStatement > .right'(node) {
-        if (isDocuments(node)) report(node);
-      },
-      'ObjectExpression > SpreadElement'({ argument }) {
-        if (isDocuments(argument)) report(argument);
+      ForInStatement({ right }) {
+        const name = right.type === 'MemberExpression' ? right.property.name : right.name;
+        if (name === 'documents') context.report({ node: right, messageId: 'record' });
       },
     };
   },

@@ -55,8 +55,8 @@ export class LiveChanges {
       client.end().catch(() => undefined); // It is of no use any more, whether or not it can say goodbye.
       throw error;
     }
-    if (this.closed) return void (await client.end());
-    this.client = client;
+    if (this.closed) await client.end();
+    else this.client = client;
   }
 
   private lost(client: Client, error: Error | undefined): void {

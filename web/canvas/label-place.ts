@@ -3,7 +3,12 @@ import type { Resolved } from '@sormet/core/resolve';
 
 /** Where the label of what is selected stands, as seen from its area. */
 export type LabelPlace =
-  'above' | 'above right' | 'below' | 'below right' | 'inside' | 'inside right';
+  | 'above'
+  | 'above right'
+  | 'below'
+  | 'below right'
+  | 'inside'
+  | 'inside right';
 
 /** In this order: nearest to where one looks first. */
 const PLACES: readonly LabelPlace[] = [

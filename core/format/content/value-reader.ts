@@ -51,7 +51,7 @@ export class ValueReader {
 
   constructor(
     private readonly documents: Documents,
-    private readonly ways: Ways | undefined = undefined,
+    private readonly ways?: Ways,
   ) {
     this.language = languageOf(documents.site.language);
   }

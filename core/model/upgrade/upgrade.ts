@@ -10,9 +10,9 @@ const UPGRADES: Readonly<Record<number, (documents: Stored) => Stored>> = {
 };
 
 /** The format of a site's documents: that of the oldest among them. */
-export function formatOf(documents: Stored): number {
+export function formatOf(stored: Stored): number {
   let format: number = FORMAT;
-  for (const id in documents) format = Math.min(format, documents[id]!.format);
+  for (const id in stored) format = Math.min(format, stored[id]!.format);
   return format;
 }
 

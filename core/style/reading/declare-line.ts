@@ -13,7 +13,8 @@ export interface LineDeclares extends ReadValue {
 
 /** What a line declares, or why it is none. */
 export type LineOutcome =
-  ({ readonly ok: true } & LineDeclares) | { readonly ok: false; readonly reason: Said };
+  | ({ readonly ok: true } & LineDeclares)
+  | { readonly ok: false; readonly reason: Said };
 
 /** What a line may name. */
 export interface LineKnows {

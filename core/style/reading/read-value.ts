@@ -16,7 +16,8 @@ export interface ReadValue {
 
 /** A value that was read, or why it is none. */
 export type ReadOutcome =
-  ({ readonly ok: true } & ReadValue) | { readonly ok: false; readonly reason: Said };
+  | ({ readonly ok: true } & ReadValue)
+  | { readonly ok: false; readonly reason: Said };
 
 /**
  * A value of a property as people type it: CSS, tokens by their names (in braces where the name could be something

@@ -102,7 +102,7 @@ export function CellGrid({
 }): ReactNode {
   const [visit, setVisit] = useState<string | null>(null);
   const scroller = useRef<HTMLDivElement>(null);
-  // eslint-disable-next-line react-hooks/incompatible-library -- nothing here is memoized by what it gives
+  // oxlint-disable-next-line react/incompatible-library -- nothing here is memoized by what it gives
   const virtual = useVirtualizer({
     count: rows,
     getScrollElement: () => scroller.current,

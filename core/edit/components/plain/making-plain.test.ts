@@ -33,7 +33,7 @@ function looks(
   tokens: Parameters<typeof filled>[1],
 ): unknown {
   const rules = rulesOf(element, documents, documents.tags);
-  const fed = Object.fromEntries(
+  const fed: Readonly<Record<string, string>> = Object.fromEntries(
     customs
       .split(';')
       .filter(Boolean)

@@ -37,7 +37,7 @@ export function PlannedRows({
   const [asked, setAsked] = useState<Outcome | 'all'>('all');
   const shown = asked === 'all' ? plan.rows : of(asked);
   const scroller = useRef<HTMLDivElement>(null);
-  // eslint-disable-next-line react-hooks/incompatible-library -- nothing here is memoized by what it gives
+  // oxlint-disable-next-line react/incompatible-library -- nothing here is memoized by what it gives
   const virtual = useVirtualizer({
     count: shown.length,
     getScrollElement: () => scroller.current,

@@ -62,7 +62,7 @@ export function useTaking(brought: Brought, type: TypeDoc | undefined): TakingSt
   const columns = useMemo(
     () => said.columns ?? proposeColumns(documents, table, existing, ways),
     // What is proposed stays while the site goes on: else what somebody looks at would change under them.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [said.columns, table, existing?.id, ways],
   );
   const matchBy =
