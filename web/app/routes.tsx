@@ -12,8 +12,10 @@ function screen<M extends Record<N, ComponentType>, N extends string>(
   return { lazy: async () => ({ Component: (await load())[name] }) };
 }
 
-const content = screen(() => import('../screens/content/ContentScreen'), 'ContentScreen');
-const fields = screen(() => import('../screens/content/ContentScreen'), 'FieldsScreen');
+const siteScreens = () => import('./site-screens');
+
+const content = screen(siteScreens, 'ContentScreen');
+const fields = screen(siteScreens, 'FieldsScreen');
 
 /** Every screen has an address of its own. */
 export const routes = createBrowserRouter([
@@ -24,47 +26,38 @@ export const routes = createBrowserRouter([
       { path: '/', ...screen(() => import('../screens/sites/SitesScreen'), 'SitesScreen') },
       {
         path: '/sites/:site',
-        ...screen(() => import('./SiteRoot'), 'SiteRoot'),
+        ...screen(siteScreens, 'SiteRoot'),
         children: [
           {
-            ...screen(() => import('./SiteFrame'), 'SiteFrame'),
+            ...screen(siteScreens, 'SiteFrame'),
             children: [
               {
                 index: true,
-                ...screen(() => import('../screens/pages/PagesScreen'), 'PagesScreen'),
+                ...screen(siteScreens, 'PagesScreen'),
               },
               {
                 path: 'library',
-                ...screen(() => import('../screens/library/LibraryScreen'), 'LibraryScreen'),
+                ...screen(siteScreens, 'LibraryScreen'),
               },
               {
                 path: 'library/:component',
-                ...screen(() => import('../screens/roster/RosterScreen'), 'RosterScreen'),
+                ...screen(siteScreens, 'RosterScreen'),
               },
               {
                 path: 'styles',
-                ...screen(() => import('../screens/styles/StylesFrame'), 'StylesFrame'),
+                ...screen(siteScreens, 'StylesFrame'),
                 children: [
                   {
                     index: true,
-                    ...screen(
-                      () => import('../screens/styles/specimen/SpecimenScreen'),
-                      'SpecimenScreen',
-                    ),
+                    ...screen(siteScreens, 'SpecimenScreen'),
                   },
                   {
                     path: 'tokens',
-                    ...screen(
-                      () => import('../screens/styles/tokens/TokensScreen'),
-                      'TokensScreen',
-                    ),
+                    ...screen(siteScreens, 'TokensScreen'),
                   },
                   {
                     path: 'shared',
-                    ...screen(
-                      () => import('../screens/styles/shared/SharedStylesScreen'),
-                      'SharedStylesScreen',
-                    ),
+                    ...screen(siteScreens, 'SharedStylesScreen'),
                   },
                 ],
               },
@@ -74,22 +67,22 @@ export const routes = createBrowserRouter([
               { path: 'content/:type/:entry', ...content },
               {
                 path: 'files',
-                ...screen(() => import('../screens/files/FilesScreen'), 'FilesScreen'),
+                ...screen(siteScreens, 'FilesScreen'),
               },
               {
                 path: 'releases',
-                ...screen(() => import('../screens/releases/ReleasesScreen'), 'ReleasesScreen'),
+                ...screen(siteScreens, 'ReleasesScreen'),
               },
               {
                 path: 'settings',
-                ...screen(() => import('../screens/settings/SettingsScreen'), 'SettingsScreen'),
+                ...screen(siteScreens, 'SettingsScreen'),
               },
             ],
           },
-          { path: 'bench/:doc', ...screen(() => import('../bench/Bench'), 'Bench') },
+          { path: 'bench/:doc', ...screen(siteScreens, 'Bench') },
           {
             path: 'preview/:page',
-            ...screen(() => import('../screens/preview/PreviewScreen'), 'PreviewScreen'),
+            ...screen(siteScreens, 'PreviewScreen'),
           },
         ],
       },
