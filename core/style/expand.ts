@@ -16,7 +16,7 @@ import { lexer } from './syntax';
 
 /** A declaration taken apart into longhands, or why it cannot stand. */
 export type Expanded =
-  | { ok: true; longhands: Record<string, string> }
+  | { ok: true; longhands: Readonly<Record<string, string>> }
   | { ok: false; reason: Said };
 
 /**
@@ -88,6 +88,36 @@ function unboundedReason(css: string, refs: Refs): Said | undefined {
 export function expand(property: string, value: string, refs: Refs = NO_REFS): Expanded {
   const name = property.trim().toLowerCase();
   const css = value.trim();
+  if (css.length > LONGEST_VALUE) return readAnew(name, css, refs);
+  const key = keyOf(name, css, refs);
+  let expanded = known.get(key);
+  if (!expanded) {
+    expanded = readAnew(name, css, refs);
+    if (expanded.ok) Object.freeze(expanded.longhands);
+    if (known.size >= MOST_KNOWN) known.clear();
+    known.set(key, Object.freeze(expanded));
+  }
+  return expanded;
+}
+
+/**
+ * What was read already: a site says the same few things over and over, and to match one with the syntax of its property is
+ * most of the work. It follows from the texts alone, so that it is never stale.
+ */
+const known = new Map<string, Expanded>();
+const MOST_KNOWN = 5_000;
+
+/** All that a reading follows from: of what placeholders stand for only of which kind it is. */
+function keyOf(name: string, css: string, refs: Refs): string {
+  const kinds = Object.entries(refs).map(([placeholder, ref]) => [
+    placeholder,
+    ref.type,
+    'part' in ref ? ref.part : undefined,
+  ]);
+  return JSON.stringify([name, css, ...kinds]);
+}
+
+function readAnew(name: string, css: string, refs: Refs): Expanded {
   if (css === '') return { ok: false, reason: say('no-value') };
   if (name === 'all') return { ok: false, reason: say('not-all') };
   const unbounded = unboundedReason(css, refs);

@@ -176,6 +176,24 @@ describe('a declaration', () => {
     const px = { css: '1px' };
     expect(together('padding', [px, undefined, px, px])).toBeUndefined();
   });
+
+  test('is read anew for what else its placeholders stand for, and never for what it was taken for before', () => {
+    const refs = (type: 'colour' | 'length') => ({ it: { token: 't', type } });
+    const read = () =>
+      (['colour', 'length', undefined, 'colour'] as const).map(
+        (type) => expand('color', 'var(--it)', type && refs(type)).ok,
+      );
+    expect(read()).toEqual([true, false, false, true]);
+    // Thousands of others push out what was read before: nothing changes by that.
+    for (let i = 0; i < 6_000; i += 1) expand('width', `${i}px`);
+    expect(read()).toEqual([true, false, false, true]);
+    // No text says, by its letters, what another says with something in it.
+    expect(expand('color', 'red","it","colour').ok).toBe(false);
+    const kept = expand('padding', '1px 2px');
+    if (!kept.ok) throw new Error(saidText(kept.reason));
+    expect(() => Object.assign(kept.longhands, { 'padding-top': '9px' })).toThrow(TypeError);
+    expect(expand('padding', '1px 2px')).toMatchObject({ longhands: { 'padding-top': '1px' } });
+  });
 });
 
 describe('a block', () => {
