@@ -53,7 +53,7 @@ describe('whatever somebody edits', () => {
           expect(sameJson(applyChanges(after, inverse(changes)), before)).toBe(true);
         }
       }),
-      { numRuns: 25 },
+      { numRuns: 18 },
     );
   });
 
@@ -76,7 +76,7 @@ describe('whatever somebody edits', () => {
           expect(sameJson(again.documents, after)).toBe(true);
         }
       }),
-      { numRuns: 17 },
+      { numRuns: 12 },
     );
   });
 
@@ -90,7 +90,7 @@ describe('whatever somebody edits', () => {
               expect([id, documentFindings(doc), invariantFindings(doc)]).toEqual([id, [], []]);
           }
       }),
-      { numRuns: 21 },
+      { numRuns: 15 },
     );
   });
 
@@ -100,7 +100,7 @@ describe('whatever somebody edits', () => {
         const last = runEdits(demo, steps).at(-1);
         if (last) expect(danglingIn(last.after)).toEqual([]);
       }),
-      { numRuns: 25 },
+      { numRuns: 18 },
     );
   });
 
@@ -125,7 +125,7 @@ describe('whatever somebody edits', () => {
               expect([id, read(value)]).toEqual([id, compiled(value)]);
           }
       }),
-      { numRuns: 14 },
+      { numRuns: 10 },
     );
   });
 
@@ -135,7 +135,7 @@ describe('whatever somebody edits', () => {
         const last = runEdits(demo, steps).at(-1);
         if (last) expect(siteFindings(last.after)).toEqual([]);
       }),
-      { numRuns: 13 },
+      { numRuns: 9 },
     );
   });
 
@@ -151,7 +151,7 @@ describe('whatever somebody edits', () => {
             expect(newDocument ?? undefined).toEqual(after.get(id));
           }
       }),
-      { numRuns: 17 },
+      { numRuns: 12 },
     );
   });
 
@@ -173,7 +173,7 @@ describe('whatever somebody edits', () => {
           }
         }
       }),
-      { numRuns: 13 },
+      { numRuns: 9 },
     );
   });
 
@@ -190,7 +190,7 @@ describe('whatever somebody edits', () => {
           }
         }
       }),
-      { numRuns: 10 },
+      { numRuns: 8 },
     );
   });
 
@@ -207,7 +207,7 @@ describe('whatever somebody edits', () => {
           earlier = { documents, release: new Release(partial.manifest) };
         }
       }),
-      { numRuns: 10 },
+      { numRuns: 8 },
     );
   });
 
@@ -243,7 +243,7 @@ describe('whatever somebody edits', () => {
           expect(planOf(together, documents, earlier)).toEqual(planOf(whole, documents, earlier));
         }
       }),
-      { numRuns: 10 },
+      { numRuns: 8 },
     );
   });
 
@@ -255,7 +255,7 @@ describe('whatever somebody edits', () => {
         const last = runEdits(demo, steps).at(-1)?.after ?? demo;
         expect(reach.dump()).toEqual(new Reach(last).dump());
       }),
-      { numRuns: 25 },
+      { numRuns: 18 },
     );
   });
 });

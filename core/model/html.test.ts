@@ -33,26 +33,24 @@ function faultIn(chain: readonly string[]): Said | null {
   return null;
 }
 
+/** Of chains of elements those that a parser makes something else of. */
+function changedByParser(chains: readonly string[][]): string[] {
+  return chains.map(htmlOf).filter((html) => serialize(parseFragment(html)) !== html);
+}
+
 describe('nesting', () => {
   // Source: HTML Living Standard, 13.2.6 (tree construction), as implemented by parse5.
   test('that is allowed survives an HTML parser unchanged, for every pair of elements', () => {
-    for (const outer of tags)
-      for (const inner of tags) {
-        if (faultIn([outer, inner])) continue;
-        const html = htmlOf([outer, inner]);
-        expect(serialize(parseFragment(html))).toBe(html);
-      }
+    const chains = tags.flatMap((outer) => tags.map((inner) => [outer, inner]));
+    expect(changedByParser(chains.filter((chain) => !faultIn(chain)))).toEqual([]);
   });
 
   test('that is allowed survives an HTML parser unchanged, for every three elements', () => {
     for (const a of tags)
       for (const b of tags) {
         if (faultIn([a, b]) || isVoid(b)) continue;
-        for (const c of tags) {
-          if (faultIn([a, b, c])) continue;
-          const html = htmlOf([a, b, c]);
-          expect(serialize(parseFragment(html))).toBe(html);
-        }
+        const chains = tags.map((c) => [a, b, c]).filter((chain) => !faultIn(chain));
+        expect(changedByParser(chains)).toEqual([]);
       }
   });
 
