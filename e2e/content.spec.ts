@@ -341,6 +341,20 @@ test('files are brought in many at once, the same one twice is told; named, repl
   await page.getByRole('textbox', { name: 'Name of sheds/weir.svg' }).fill('weirs/old.svg');
   await page.getByRole('textbox', { name: 'Name of sheds/weir.svg' }).press('Enter');
   await expect(page.getByRole('table', { name: 'Files in weirs' })).toContainText('nothing');
+  // Several are moved together, as one step; what is chosen is told, and is chosen no more.
+  await page.getByRole('checkbox', { name: 'Choose weirs/old.svg' }).press('Space');
+  await page.getByRole('checkbox', { name: 'Choose sheds/millgate.svg' }).press('Space');
+  const chosen = page.getByRole('group', { name: 'What was chosen' });
+  await expect(chosen).toContainText('2 files chosen');
+  await chosen.getByRole('combobox', { name: 'Folder to move to' }).fill(' sheds // mills/');
+  await page.keyboard.press('Escape');
+  await chosen.getByRole('button', { name: 'Move to sheds/mills' }).click();
+  const mills = page.getByRole('table', { name: 'Files in sheds/mills' });
+  await expect(mills.getByRole('row')).toHaveCount(3);
+  await expect(chosen).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(mills).toHaveCount(0);
+  await expect(row('sheds/millgate.svg')).toHaveCount(1);
   for (const _ of [1, 2, 3]) await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row('sea.svg')).toHaveCount(1);
 });

@@ -1,7 +1,7 @@
 import type { Static } from '@sinclair/typebox';
 import { LARGEST_EDIT, type Documents } from '../model';
 import { say, type Said } from '../said';
-import { addAsset, removeAssets, setAsset } from './assets/assets';
+import { addAsset, moveAssets, removeAssets, setAsset } from './assets/assets';
 import { guardedChanges, isRefusal, type Change, type Refusal } from './changes';
 import { makeDefault, setDefault } from './components/defaults';
 import { makePlain } from './components/plain/making-plain';
@@ -152,6 +152,7 @@ export const EDITS = {
   takeContent,
   addAsset,
   setAsset,
+  moveAssets,
   removeAssets,
   // The site itself.
   setSite,

@@ -286,8 +286,7 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
   'font-is-not-seen': ({ args, before }) =>
     Object.hasOwn(args['set'] as object, 'alt') &&
     docOf(before, 'asset', args['asset'] as string)!.mediaType.startsWith('font/'),
-  'content-no-choice': ({ args }) =>
-    /"kind":"(tag|theme|style)"/.test(JSON.stringify(args['made'] ?? args['set'])),
+  'content-no-choice': ({ args }) => /"kind":"(tag|theme|style)"/.test(JSON.stringify(args)),
   'title-field-stays': ({ args, before }) =>
     docOf(before, 'type', args['type'] as string)!.title === args['field'],
   'id-taken': ({ args, before }) =>

@@ -1599,6 +1599,13 @@ class Chooser {
         ])!;
         return { name, args: { asset: asset.id, set } };
       }
+      case 'moveAssets': {
+        const assets = allOf(documents, 'asset').slice(step % 3, (step % 3) + 2);
+        const folder = choices.of(['', 'sheds', 'sheds/old'])!;
+        return assets.length > 0
+          ? { name, args: { assets: assets.map(({ id: asset }) => asset), folder } }
+          : undefined;
+      }
       case 'removeAssets': {
         const asset = choices.of(allOf(documents, 'asset'));
         return asset && { name, args: { assets: [asset.id] } };

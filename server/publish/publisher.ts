@@ -44,10 +44,11 @@ export class Publisher {
         const held = await heldSite(manager, siteId);
         if (held?.liveRelease !== site.liveRelease) return undefined;
         await this.refuseWhileBusy(siteId, manager);
-        // It may be taken away for a newer one until a release needs it.
+        // It may be taken away for a newer one until a release needs it; and whoever begins it tells the releases that
+        // are there by then, so that this is either one of them or sees that it was begun.
         const there = await manager
           .getRepository(CompilationEntity)
-          .findOne({ where: { id }, lock: { mode: 'for_key_share' } });
+          .findOne({ where: { id }, lock: { mode: 'for_no_key_update' } });
         if (!there || there.state === 'failed') return undefined;
         const releases = manager.getRepository(ReleaseEntity);
         const last = await releases.findOne({ where: { site: siteId }, order: { number: 'DESC' } });

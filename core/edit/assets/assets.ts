@@ -60,6 +60,37 @@ export const setAsset = defineEdit({
   },
 });
 
+/** Puts files into a folder, or into none: what their names begin with, up to the last slash. */
+export const moveAssets = defineEdit({
+  args: Type.Object(
+    {
+      assets: Type.Array(Id, { minItems: 1, maxItems: 5000, uniqueItems: true }),
+      folder: Type.String({
+        pattern: '^([^/]+(/[^/]+)*)?$',
+        maxLength: 190,
+        says: 'folder-form',
+      }),
+    },
+    exact,
+  ),
+  run(documents, { assets, folder }) {
+    const changes: Change[] = [];
+    for (const asset of assets) {
+      const doc = docOf(documents, 'asset', asset);
+      if (!doc) return gone('the-file', asset);
+      const alone = doc.name.slice(doc.name.lastIndexOf('/') + 1) || doc.name;
+      const name = folder === '' ? alone : `${folder}/${alone}`;
+      if (name !== doc.name) changes.push(...changeTo(documents, asset, ['name'], name));
+    }
+    return changes;
+  },
+  told: (documents, { assets, folder }) => {
+    const what = docOf(documents, 'asset', assets[0]!)?.name ?? say('the-file');
+    if (folder === '') return say('took-out-of-folder', { many: assets.length, what });
+    return say('moved-to-folder', { many: assets.length, what, folder });
+  },
+});
+
 /** Removes files from the site. What showed them is empty then; a font that is used stays. */
 export const removeAssets = defineEdit({
   args: Type.Object(

@@ -5,6 +5,7 @@ export const FORMS = {
   'language-form': {},
   'key-form': {},
   'component-name-form': {},
+  'folder-form': {},
   'colour-form': {},
   'date-form': {},
   'no-spaces-form': {},

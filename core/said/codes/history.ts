@@ -41,6 +41,8 @@ export const HISTORY = {
   'replaced-file': { name: 'text' },
   'said-of-file': { name: 'text' },
   'removed-files': { many: 'number' },
+  'moved-to-folder': { many: 'number', what: 'text', folder: 'text' },
+  'took-out-of-folder': { many: 'number', what: 'text' },
   'changed-type': { type: 'text' },
   'kept-view': { view: 'text', type: 'text' },
   'dropped-view': { view: 'text', type: 'text' },

@@ -1,4 +1,4 @@
-import { useState, type DragEvent, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { NavLink, useParams, useSearchParams } from 'react-router';
 import { allOf, docOf, pageForEntries } from '@sormet/core/model';
 import { useDerived, useSync } from '../../site/SiteProvider';
@@ -8,6 +8,7 @@ import { EntryPage } from './entries/EntryPage';
 import { FieldsOfType } from './types/FieldsOfType';
 import { TakeIn } from './taking/TakeIn';
 import { bringFiles, type Brought } from './taking/read-file';
+import { useDroppedFiles } from '../../parts/use-dropped-files';
 import { Wrong } from '../../parts/Wrong';
 import { MakeType } from './types/MakeType';
 import './ContentScreen.css';
@@ -96,13 +97,14 @@ export function FieldsScreen(): ReactNode {
 function useDropped() {
   const [brought, setBrought] = useState<Brought | null>(null);
   const [wrong, setWrong] = useState('');
-  const [isOver, setOver] = useState(false);
   const take = (files: readonly File[]) => {
     setWrong('');
     void bringFiles(files).then((found) =>
       typeof found === 'string' ? setWrong(found) : setBrought(found),
     );
   };
+  // A cell for pictures takes them itself.
+  const { isOver, drop } = useDroppedFiles(take);
   return {
     brought,
     wrong,
@@ -110,20 +112,6 @@ function useDropped() {
     take,
     bring: setBrought,
     close: () => setBrought(null),
-    drop: {
-      onDragOver: (event: DragEvent) => {
-        if (!event.dataTransfer.types.includes('Files')) return;
-        event.preventDefault();
-        setOver(true);
-      },
-      onDragLeave: () => setOver(false),
-      onDrop: (event: DragEvent) => {
-        setOver(false);
-        // A cell for pictures has taken it itself.
-        if (event.defaultPrevented || event.dataTransfer.files.length === 0) return;
-        event.preventDefault();
-        take([...event.dataTransfer.files]);
-      },
-    },
+    drop,
   };
 }

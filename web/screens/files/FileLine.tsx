@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { Button, Popconfirm } from 'antd';
+import { Button, Checkbox, Popconfirm } from 'antd';
 import { assetPath, type AssetDoc, type Documents } from '@sormet/core/model';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { DraftField } from '../../values/DraftField';
@@ -13,10 +13,14 @@ const NAMED = 4;
 /** One file: how it looks, what it is called, what is said of it, who uses it; replaced and removed. */
 export function FileLine({
   row: { asset, users, twin },
+  isChosen,
+  onChoose,
   onReplace,
   onWrong,
 }: {
   row: FileRow;
+  isChosen: boolean;
+  onChoose: (on: boolean) => void;
   onReplace: (asset: AssetDoc) => void;
   /** Told why something was not done, and `''` when it was. */
   onWrong: (words: string) => void;
@@ -25,6 +29,13 @@ export function FileLine({
   const sync = useSync();
   return (
     <tr>
+      <td className="file-choice">
+        <Checkbox
+          aria-label={`Choose ${asset.name}`}
+          checked={isChosen}
+          onChange={({ target }) => onChoose(target.checked)}
+        />
+      </td>
       <td className="file-picture">
         {asset.mediaType.startsWith('image/') ? (
           <img src={assetPath(asset)} alt="" loading="lazy" />

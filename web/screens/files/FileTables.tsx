@@ -1,13 +1,17 @@
-import { useState, type DragEvent, type ReactNode } from 'react';
-import { Button } from 'antd';
+import type { ReactNode } from 'react';
+import { Button, Checkbox } from 'antd';
 import type { AssetDoc } from '@sormet/core/model';
 import { askForFiles } from '../../parts/ask-for-file';
 import { HeadedTable } from '../../parts/HeadedTable';
+import { useDroppedFiles } from '../../parts/use-dropped-files';
 import { ACCEPTED } from './accepted';
 import { byFolder, type FileRow } from './file-rows';
 import { FileLine } from './FileLine';
 
 interface Acts {
+  /** Those that were chosen, to be moved or removed together. */
+  readonly chosen: ReadonlySet<string>;
+  readonly onChoose: (assets: readonly string[], on: boolean) => void;
   readonly onReplace: (asset: AssetDoc) => void;
   readonly onWrong: (words: string) => void;
   /** Brings files in, into a folder. */
@@ -34,27 +38,11 @@ function Folder({
   files,
   ...acts
 }: { folder: string; files: readonly FileRow[] } & Acts): ReactNode {
-  const [isOver, setOver] = useState(false);
   const { onBring } = acts;
+  // The folder takes it, and not the screen around.
+  const { isOver, drop } = useDroppedFiles((dropped) => onBring(dropped, folder));
   return (
-    <section
-      className={isOver ? 'file-folder is-over' : 'file-folder'}
-      onDragOver={(event: DragEvent) => {
-        if (!event.dataTransfer.types.includes('Files')) return;
-        event.preventDefault();
-        // The folder takes it, and not the screen around.
-        event.stopPropagation();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(event: DragEvent) => {
-        setOver(false);
-        if (event.dataTransfer.files.length === 0) return;
-        event.preventDefault();
-        event.stopPropagation();
-        onBring([...event.dataTransfer.files], folder);
-      }}
-    >
+    <section className={isOver ? 'file-folder is-over' : 'file-folder'} {...drop}>
       <h2>
         {folder || 'In no folder'}{' '}
         <Button
@@ -74,14 +62,26 @@ function Folder({
 function FileTable({
   label,
   rows,
+  chosen,
+  onChoose,
   onReplace,
   onWrong,
 }: { label: string; rows: readonly FileRow[] } & Acts): ReactNode {
+  const here = rows.map(({ asset }) => asset.id);
+  const many = here.filter((id) => chosen.has(id)).length;
   return (
     <HeadedTable
       label={label}
       className="screen-table"
       heads={[
+        <th scope="col" key="choose" className="file-choice">
+          <Checkbox
+            aria-label={`Choose all: ${label}`}
+            checked={many > 0 && many === here.length}
+            indeterminate={many > 0 && many < here.length}
+            onChange={({ target }) => onChoose(here, target.checked)}
+          />
+        </th>,
         { unseen: 'Picture' },
         'Folder and name',
         'Alternative text',
@@ -93,7 +93,14 @@ function FileTable({
     >
       <tbody>
         {rows.map((row) => (
-          <FileLine key={row.asset.id} row={row} onReplace={onReplace} onWrong={onWrong} />
+          <FileLine
+            key={row.asset.id}
+            row={row}
+            isChosen={chosen.has(row.asset.id)}
+            onChoose={(on) => onChoose([row.asset.id], on)}
+            onReplace={onReplace}
+            onWrong={onWrong}
+          />
         ))}
       </tbody>
     </HeadedTable>

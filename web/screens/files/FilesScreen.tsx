@@ -1,12 +1,14 @@
-import { useMemo, useState, type DragEvent, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { Button, Input, Popconfirm, Select } from 'antd';
 import type { AssetDoc } from '@sormet/core/model';
 import { askForFile, askForFiles } from '../../parts/ask-for-file';
+import { useDroppedFiles } from '../../parts/use-dropped-files';
 import { Wrong } from '../../parts/Wrong';
 import { api } from '../../site/api';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { count, refusalWords } from '../../words';
 import { ACCEPTED } from './accepted';
+import { ChosenFiles } from './ChosenFiles';
 import { filesOf, looked, type FileKind, type FileOrder } from './file-rows';
 import { FileTables } from './FileTables';
 import { useBringing } from './use-bringing';
@@ -26,7 +28,8 @@ export function FilesScreen(): ReactNode {
   const [kind, setKind] = useState<FileKind>('all');
   const [order, setOrder] = useState<FileOrder>('name');
   const [shown, setShown] = useState(PAGE);
-  const [isOver, setOver] = useState(false);
+  const { isOver, drop } = useDroppedFiles(bringing.bring);
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [wrong, setWrong] = useState('');
   const all = useMemo(() => filesOf(documents, reach), [documents, reach]);
   const unused = all.filter(({ users }) => users.length === 0);
@@ -34,6 +37,9 @@ export function FilesScreen(): ReactNode {
     () => looked(all, find, kind, order, documents.site.language),
     [all, find, kind, order, documents.site.language],
   );
+  const inSight = rows.slice(0, shown);
+  // What was chosen and is not in sight any more is left alone.
+  const chosenRows = inSight.filter(({ asset }) => chosen.has(asset.id));
   const replace = (asset: AssetDoc) =>
     askForFile(ACCEPTED, (file) => {
       setWrong('');
@@ -50,21 +56,7 @@ export function FilesScreen(): ReactNode {
       );
     });
   return (
-    <div
-      className={isOver ? 'files is-over' : 'files'}
-      onDragOver={(event: DragEvent) => {
-        if (!event.dataTransfer.types.includes('Files')) return;
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(event: DragEvent) => {
-        setOver(false);
-        if (event.dataTransfer.files.length === 0) return;
-        event.preventDefault();
-        bringing.bring([...event.dataTransfer.files]);
-      }}
-    >
+    <div className={isOver ? 'files is-over' : 'files'} {...drop}>
       <div className="screen-head">
         <h1>Files</h1>
         <span className="screen-acts">
@@ -132,6 +124,12 @@ export function FilesScreen(): ReactNode {
         <Wrong key={each} as="p" words={each} />
       ))}
       <Wrong as="p" words={wrong} />
+      <ChosenFiles
+        chosen={chosenRows}
+        all={all}
+        onNone={() => setChosen(new Set())}
+        onWrong={setWrong}
+      />
       {rows.length === 0 ? (
         <p className="first-steps">
           {all.length === 0
@@ -140,7 +138,17 @@ export function FilesScreen(): ReactNode {
         </p>
       ) : (
         <FileTables
-          rows={rows.slice(0, shown)}
+          rows={inSight}
+          chosen={chosen}
+          onChoose={(assets, on) =>
+            setChosen((before) => {
+              const now = new Set(before);
+              for (const id of assets)
+                if (on) now.add(id);
+                else now.delete(id);
+              return now;
+            })
+          }
           isByFolder={order === 'name'}
           onReplace={replace}
           onWrong={setWrong}

@@ -8,6 +8,7 @@ export const forms: WordsOf<typeof FORMS> = {
     'must begin with “/” and be made of small letters, digits and single hyphens between them, as in “/sheds/shed-intro”',
   'language-form': 'must be a language tag, as “en” or “en-GB”',
   'key-form': 'must begin with a small letter and be made of letters and digits, as in “shedName”',
+  'folder-form': 'must have “/” between its folders and none that is empty, as in “sheds/old”',
   'component-name-form':
     'must have “/” between its folders and none that is empty, as in “Sections/Shed intro”',
   'colour-form': 'must be a colour as six or eight hexadecimal digits, as “#0b6b6f”',

@@ -47,6 +47,10 @@ export const history: WordsOf<typeof HISTORY> = {
   'replaced-file': ({ name }) => `put another file in the place of ${name}`,
   'said-of-file': ({ name }) => `said what stands for ${name} where it is not seen`,
   'removed-files': ({ many }) => `removed ${many} files`,
+  'moved-to-folder': ({ many, what, folder }) =>
+    `moved ${many === 1 ? what : `${many} files`} to ${folder}`,
+  'took-out-of-folder': ({ many, what }) =>
+    many === 1 ? `took ${what} out of its folder` : `took ${many} files out of their folders`,
   'changed-type': ({ type }) => `changed the content type ${type}`,
   'kept-view': ({ view, type }) => `kept the view ${view} of ${type}`,
   'dropped-view': ({ view, type }) => `dropped the view ${view} of ${type}`,
