@@ -38,6 +38,25 @@ test('undo says what it takes back, goes to where that was, also after loading a
   await expect(shown).toHaveCSS('padding-top', '0px');
 });
 
+test('undone where a component was that is none any more, it leads to the page that it was made on', async ({
+  page,
+}) => {
+  const hand = new BenchHand(page);
+  const id = await ownPage(page, 'made-and-gone');
+  await page.getByRole('treeitem', { name: /^How it works/ }).click();
+  await page.keyboard.press('m');
+  await page.getByRole('textbox', { name: 'Name of the component' }).fill('Soon gone');
+  await page.keyboard.press('Enter');
+  await hand.saved();
+  await page.goto('/sites/brackenfold/library');
+  await page.getByRole('link', { name: 'Soon gone' }).click();
+  await expect(page.locator('.pane-definition')).toContainText('Definition of Soon gone');
+  await page.keyboard.press('Control+z');
+  await expect(page).toHaveURL(new RegExp(`/bench/${id}`));
+  await expect(hand.sentence).toContainText('Taken back');
+  await expect(hand.canvas.getByRole('heading', { name: 'How it works' })).toBeVisible();
+});
+
 test('what was done in another window of the same browser is taken back here', async ({ page }) => {
   const hand = new BenchHand(page);
   const id = await ownPage(page, 'windows');

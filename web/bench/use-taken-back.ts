@@ -59,7 +59,8 @@ function placeOf(
   { changes }: Taken,
   isOpen: (doc: string) => boolean,
 ): { doc: string; node: string | undefined } | undefined {
-  const seen = changes.filter(({ doc }) => isOpen(doc));
+  // What is open and gone by now, as a definition that was taken back, is no place to stay at.
+  const seen = changes.filter(({ doc }) => isOpen(doc) && treeDocOf(documents, doc));
   let within: string | undefined;
   for (const { doc, path } of seen.length > 0 ? seen : changes) {
     const tree = treeDocOf(documents, doc);

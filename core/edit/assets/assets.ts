@@ -67,7 +67,8 @@ export const moveAssets = defineEdit({
       assets: Type.Array(Id, { minItems: 1, maxItems: 5000, uniqueItems: true }),
       folder: Type.String({
         pattern: '^([^/]+(/[^/]+)*)?$',
-        maxLength: 190,
+        // As long as names are: what is in it makes it too long then, and that is said here.
+        maxLength: 200,
         says: 'folder-form',
       }),
     },
