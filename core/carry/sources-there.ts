@@ -139,6 +139,10 @@ export class SourcesThere {
       const of = this.read(source.of, at) ?? this.held(source.of);
       return repeat !== undefined && of ? { ...source, repeat, of } : undefined;
     }
+    if (source.is === 'leaf') {
+      const list = ids.get(source.repeat) ?? (target.id === clip.doc ? source.repeat : undefined);
+      return list === undefined ? undefined : { ...source, repeat: list };
+    }
     const { from } = source;
     const comesAlong = from === 'page' ? undefined : ids.get(from.repeat);
     if (from !== 'page' && comesAlong !== undefined) {

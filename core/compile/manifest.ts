@@ -6,6 +6,8 @@ export interface ReleaseFile {
   readonly depends?: readonly string[];
   /** For a former path: where it leads. */
   readonly redirect?: string;
+  /** For the second and further ones of the pages that a list is divided over: the path of the first. */
+  readonly leafOf?: string;
   /** For pages: the files they load. */
   readonly loads?: readonly string[];
 }
@@ -20,7 +22,7 @@ export type ManifestChanges = ReadonlyMap<string, ReleaseFile | undefined>;
  * The version of how pages are made and of what is noted about them. Pages of a release that another version
  * made are never taken over, since what they note may be less than what they were made from.
  */
-export const COMPILER = 13;
+export const COMPILER = 14;
 
 /** The path of the file that serves an address. */
 export function fileOf(path: string): string {
@@ -38,6 +40,12 @@ export function isPage(file: ReleaseFile | undefined): boolean {
   return file?.depends !== undefined && file.redirect === undefined;
 }
 
+function add(lists: Map<string, string[]>, key: string, path: string): void {
+  const list = lists.get(key);
+  if (list) list.push(path);
+  else lists.set(key, [path]);
+}
+
 /**
  * A release with what the next one asks of it at hand: which files were made from a thing, and how many pages load
  * a file. Made once for each release; it never changes.
@@ -46,6 +54,7 @@ export class Release {
   static readonly none = new Release({});
   private readonly byThing = new Map<string, string[]>();
   private readonly loading = new Map<string, number>();
+  private readonly leaves = new Map<string, string[]>();
   /** How many pages it holds. */
   readonly pages: number;
 
@@ -54,11 +63,8 @@ export class Release {
     for (const path in manifest) {
       const file = manifest[path]!;
       if (isPage(file)) pages += 1;
-      for (const thing of file.depends ?? []) {
-        const list = this.byThing.get(thing);
-        if (list) list.push(path);
-        else this.byThing.set(thing, [path]);
-      }
+      for (const thing of file.depends ?? []) add(this.byThing, thing, path);
+      if (file.leafOf !== undefined) add(this.leaves, file.leafOf, path);
       for (const loaded of file.loads ?? [])
         this.loading.set(loaded, (this.loading.get(loaded) ?? 0) + 1);
     }
@@ -73,6 +79,11 @@ export class Release {
   /** The paths of the files that were made from a thing. */
   madeFrom(thing: string): readonly string[] {
     return this.byThing.get(thing) ?? [];
+  }
+
+  /** The paths of the files of the further pages that the lists of a page are divided over. */
+  leavesOf(path: string): readonly string[] {
+    return this.leaves.get(path) ?? [];
   }
 
   /** How many pages load a file. */

@@ -1,15 +1,24 @@
-import { assetPath, docOf, IMAGE, TEXT, type Address, type Documents, type Source } from '../model';
+import {
+  assetPath,
+  docOf,
+  IMAGE,
+  leafPath,
+  TEXT,
+  type Address,
+  type Documents,
+  type Source,
+} from '../model';
 import {
   dataFor,
   escapeAttribute,
   escapeText,
   prepare,
-  write,
   type Linked,
   type Linker,
   type Template,
 } from '../resolve';
 import {
+  bareNames,
   dataOf,
   evaluate,
   recording,
@@ -23,6 +32,8 @@ import { cssOf, stylesRead } from './css';
 /** A page as it is published: its HTML, the CSS file it loads, and what it was made from. */
 export interface CompiledPage {
   readonly path: string;
+  /** How many pages its lists are divided over. */
+  readonly leaves: number;
   readonly html: string;
   readonly css: Stylesheet;
   /** What it was made from (see `Recorded`): when none of it changes, neither does the page. */
@@ -63,25 +74,25 @@ export class PageCompiler {
     return this.prepare(page).css;
   }
 
-  /** @throws when the page cannot be linked, or shows something that is not loaded. */
-  compile({ path, page, entry }: Address): CompiledPage {
+  /**
+   * @param number which of the pages that its lists are divided over, from 1
+   * @throws when the page cannot be linked, or shows something that is not loaded.
+   */
+  compile({ path: first, page, entry }: Address, number = 1): CompiledPage {
+    const path = leafPath(first, number);
     const prepared = this.prepare(page.id);
     this.sink = new Set(prepared.depends);
     if (entry) this.sink.add(entry.id).add(entry.type);
     const { missed } = this.data;
-    const body = write(prepared.template, entry);
-    const names: Names = {
-      data: dataFor(page, this.data),
-      properties: {},
-      types: {},
-      page: entry,
-      repeats: {},
-      positions: {},
-    };
+    const { html: body, leaves } = prepared.template.write(entry, { number, path: first });
+    const names: Names = { ...bareNames(dataFor(page, this.data)), page: entry };
     const html = htmlOf({
       language: page.language ?? this.documents.site.language,
       site: this.documents.site.name,
       title: plainText(page.title, names),
+      before: number > 1 ? leafPath(first, number - 1) : '',
+      next: number < leaves ? leafPath(first, number + 1) : '',
+      leaf: leaves > 1 && number > 1 ? ` · ${number}/${leaves}` : '',
       description: plainText(page.description, names),
       image: page.image ? picturePath(page.image, names) : '',
       icon: this.icon(),
@@ -92,7 +103,7 @@ export class PageCompiler {
       throw new Error(
         `${path} shows something that is not loaded: only a whole site is published.`,
       );
-    return { path, html, css: prepared.css, depends: [...this.sink].sort() };
+    return { path, leaves, html, css: prepared.css, depends: [...this.sink].sort() };
   }
 
   private icon(): string {
@@ -170,13 +181,18 @@ export function htmlOf(page: {
   language: string;
   site: string;
   title: string;
+  /** Where the pages before and after it are, of a list that is divided over several; `''` for none. */
+  before: string;
+  next: string;
+  /** Which of them it is, behind its title. */
+  leaf: string;
   description: string;
   image: string;
   icon: string;
   css: string;
   body: string;
 }): string {
-  const title = page.title === '' ? page.site : page.title;
+  const title = (page.title === '' ? page.site : page.title) + page.leaf;
   return [
     '<!DOCTYPE html>',
     `<html lang="${escapeAttribute(page.language)}">`,
@@ -193,6 +209,9 @@ export function htmlOf(page: {
           `<meta property="og:title" content="${escapeAttribute(title)}">`,
           `<meta property="og:image" content="${escapeAttribute(page.image)}">`,
         ]),
+    // Documents of a sequence (HTML Living Standard, 4.6.7: sequential link types).
+    ...(page.before === '' ? [] : [`<link rel="prev" href="${escapeAttribute(page.before)}">`]),
+    ...(page.next === '' ? [] : [`<link rel="next" href="${escapeAttribute(page.next)}">`]),
     ...(page.icon === '' ? [] : [`<link rel="icon" href="${escapeAttribute(page.icon)}">`]),
     `<link rel="stylesheet" href="${page.css}">`,
     '</head>',

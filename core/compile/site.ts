@@ -3,6 +3,7 @@ import {
   addressesOf,
   assetPath,
   docOf,
+  leafPath,
   redirectAt,
   redirectsOf,
   type Documents,
@@ -115,19 +116,25 @@ export function makePages(
   paths.forEach((path, i) => {
     const address = addressesAt(documents, path).at(-1);
     if (address) {
-      const { html, css, depends } = compiler.compile(address);
-      texts.set(css.sha256, css.text);
-      loaded[css.path] = { sha256: css.sha256, mediaType: 'text/css; charset=utf-8' };
-      const loads = new Set([css.path]);
-      for (const id of depends) {
-        const asset = docOf(documents, 'asset', id);
-        if (!asset) continue;
-        loaded[assetPath(asset)] = { sha256: asset.sha256, mediaType: asset.mediaType };
-        loads.add(assetPath(asset));
+      let last = 1;
+      for (let number = 1; number <= last; number += 1) {
+        const { html, css, depends, leaves } = compiler.compile(address, number);
+        last = leaves;
+        texts.set(css.sha256, css.text);
+        loaded[css.path] = { sha256: css.sha256, mediaType: 'text/css; charset=utf-8' };
+        const loads = new Set([css.path]);
+        for (const id of depends) {
+          const asset = docOf(documents, 'asset', id);
+          if (!asset) continue;
+          loaded[assetPath(asset)] = { sha256: asset.sha256, mediaType: asset.mediaType };
+          loads.add(assetPath(asset));
+        }
+        const sha256 = means.sha256(html);
+        texts.set(sha256, html);
+        const page = { sha256, mediaType: HTML, depends, loads: [...loads].sort() };
+        const leafOf = number > 1 ? { leafOf: path } : {};
+        pages.push([fileOf(leafPath(path, number)), { ...page, ...leafOf }]);
       }
-      const sha256 = means.sha256(html);
-      texts.set(sha256, html);
-      pages.push([fileOf(path), { sha256, mediaType: HTML, depends, loads: [...loads].sort() }]);
     }
     progress(i + 1);
   });
@@ -157,8 +164,13 @@ export function putTogether(
     files.set(fileOf(from), { sha256: hash, mediaType: HTML, depends: [id], redirect: to });
   }
   for (const file of work.gone) files.set(file, undefined);
+  // A list that became shorter is divided over fewer pages, and one that is gone over none.
+  const there = [...work.pages, ...work.redirects.map(([from]) => from)];
+  for (const path of [...there, ...work.gone.flatMap((file) => addressOfFile(file) ?? [])])
+    for (const file of before.leavesOf(path))
+      if (!files.changes.has(file)) files.set(file, undefined);
   files.settle();
-  const made = work.pages.length;
+  const made = parts.reduce((sum, { pages }) => sum + pages.length, 0);
   const kept = before.pages + files.morePages - made;
   return new CompiledSite(before, files.changes, texts, made, kept);
 }
@@ -170,7 +182,8 @@ function standingNow(documents: Documents, { release, documents: then }: Earlier
   const { things, paths } = changedBetween(then, documents);
   const wanted = new Set(paths);
   for (const thing of things)
-    for (const file of release.madeFrom(thing)) wanted.add(addressOfFile(file)!);
+    for (const file of release.madeFrom(thing))
+      wanted.add(release.file(file)?.leafOf ?? addressOfFile(file)!);
   const pages: string[] = [];
   const redirects: [string, string][] = [];
   const gone: string[] = [];

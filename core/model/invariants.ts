@@ -11,7 +11,7 @@ import type { NodeId } from './ids';
 import { DEEPEST_TREE, LARGEST_TREE } from './limits';
 import { blockSources, chainOf, ruleSources, sourcesOf } from './node-sources';
 import { own } from './own';
-import { addressesAt, isPerEntry, pathsOfEntry, pathsOfPage } from './paths';
+import { addressesAt, isLeafPath, isPerEntry, pathsOfEntry, pathsOfPage } from './paths';
 import { pointer } from './pointer';
 import { isMade, type Source } from './source';
 import { NEVER_CONTENT } from './types';
@@ -272,6 +272,7 @@ function linkFindings(doc: TreeDoc, node: NodeId, source: Source): Said[] {
 function pageFindings(doc: Extract<Doc, { kind: 'page' }>): Finding[] {
   if (isPerEntry(doc) !== (doc.entries !== null))
     return [{ path: '/path', reason: say('slug-when-entries') }];
+  if (isLeafPath(doc.path)) return [{ path: '/path', reason: say('path-of-leaves') }];
   return (['title', 'description', 'image'] as const).flatMap((which) => {
     const given = doc[which];
     const fits = (given ? chainOf(given) : []).every(

@@ -9,6 +9,28 @@ export function pathOf(page: PageDoc, entry?: EntryDoc): string {
   return entry ? page.path.replace(SLUG_PART, entry.slug) : page.path;
 }
 
+/** Where one of the pages stands that the lists of a page are divided over: the first at its own path. */
+export function leafPath(path: string, number: number): string {
+  if (number <= 1) return path;
+  return `${path === '/' ? '' : path}/${LEAF_PART}/${number}`;
+}
+
+const LEAF_PART = 'page';
+
+/** The path of a page and which of those it is that its lists are divided over, of a path that may be of one. */
+export function leafAt(path: string): { path: string; number: number } | undefined {
+  const match = /^(.*)\/page\/([1-9]\d{0,5})$/.exec(path);
+  const number = Number(match?.[2]);
+  return match && number > 1 ? { path: match[1] || '/', number } : undefined;
+}
+
+/** Whether a path, with slugs in it or without, may be where one of the pages of a divided list stands. */
+export function isLeafPath(path: string): boolean {
+  return LEAF_PATH.test(path);
+}
+
+const LEAF_PATH = new RegExp(`/${LEAF_PART}/(\\d+|${SLUG_PART})$`);
+
 /** Whether a page stands for each entry of a type. */
 export function isPerEntry(page: PageDoc): boolean {
   return page.path.endsWith(SLUG_PART);

@@ -16,6 +16,15 @@ const PositionAs = Type.Union(POSITIONS.map((as) => Type.Literal(as)));
 /** What of it is asked: the number is a number, everything else yes or no. */
 export type PositionAs = (typeof POSITIONS)[number];
 
+/**
+ * What is asked of the pages that a long list is divided over: which one this is, from 1; how many there are; where the
+ * one before and the next are, empty where there is none.
+ */
+export const LEAF_PARTS = ['number', 'count', 'before', 'next'] as const;
+const LeafAs = Type.Union(LEAF_PARTS.map((as) => Type.Literal(as)));
+/** What of it is asked: the first two are numbers, the others are links. */
+export type LeafAs = (typeof LEAF_PARTS)[number];
+
 /** The schema of a value written where it stands. */
 function literalOf<K extends string, V extends TSchema, E extends TSchema>(
   type: K,
@@ -104,6 +113,16 @@ export const SOURCE_SCHEMA = Type.Recursive(
       ),
       Type.Object(
         {
+          /** Of the pages that a list of this document is divided over: it need not be around. */
+          is: Type.Literal('leaf'),
+          repeat: Id,
+          as: LeafAs,
+          whenEmpty,
+        },
+        { additionalProperties: false },
+      ),
+      Type.Object(
+        {
           is: Type.Literal('expression'),
           /** CEL, in which every name is one of `names`. */
           cel: Type.String({ minLength: 1, maxLength: 2000 }),
@@ -149,12 +168,17 @@ export type Literal = Extract<Source, { is: 'value' }>;
 /** A source that says where the item of a repeat stands among the others. */
 export type PositionSource = Extract<Source, { is: 'position' }>;
 
-/** A source that is read from content: a field, or where an item of a repeat stands. */
-export type Bound = Extract<Source, { is: 'field' | 'position' }>;
+/** A source that says something of the pages a list is divided over. */
+export type LeafSource = Extract<Source, { is: 'leaf' }>;
+
+/** A source that is read from content: a field, where an item of a repeat stands, the pages a list is divided over. */
+export type Bound = Extract<Source, { is: 'field' | 'position' | 'leaf' }>;
 
 /** The source where it is read from content; nothing for others. */
 export function boundIn(source: Source | null | undefined): Bound | undefined {
-  return source?.is === 'field' || source?.is === 'position' ? source : undefined;
+  return source?.is === 'field' || source?.is === 'position' || source?.is === 'leaf'
+    ? source
+    : undefined;
 }
 
 /** A source that says whether something begins with the item of a repeat. */

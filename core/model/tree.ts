@@ -263,6 +263,9 @@ export const SortKey = Type.Object(
 );
 export type SortKey = Static<typeof SortKey>;
 
+/** How many of a list stand on one page. */
+export const PerPage = Type.Integer({ minimum: 1, maximum: 1000 });
+
 /**
  * A closed query: the entries of a content type or the records of a list, those that meet its conditions, sorted
  * (ties by id; records that nothing sorts stay in the order of their list), from an offset on, at most so many.
@@ -282,6 +285,11 @@ export const Query = Type.Object(
     order: Type.Record(Id, SortKey, { additionalProperties: false, maxProperties: 4 }),
     limit: Type.Optional(Source),
     offset: Type.Optional(Source),
+    /**
+     * How many stand on one page, where a long list is divided over several (`/sheds`, `/sheds/page/2` …); nothing where all
+     * stand on one. A list that stands in another is not divided.
+     */
+    perPage: Type.Optional(PerPage),
     /** Only others that hold the same as this entry does. */
     related: Type.Optional(
       Type.Object({ to: Source, path: FieldPath }, { additionalProperties: false }),

@@ -7,6 +7,7 @@ import {
   type Data,
   type Item,
   type Known,
+  type Leaf,
 } from '../value';
 import { sameContent } from './fragments';
 import {
@@ -35,9 +36,11 @@ import { NO_LOOK } from './look-at';
 import {
   instanceScope,
   itemScope,
+  onLeaf,
   rootScope,
   type Picks,
   sameFill,
+  sameLeaf,
   samePosition,
   sameParts,
   sameResult,
@@ -199,16 +202,17 @@ class Builder {
   }
 
   private repeat(from: LinkedRepeat, scope: Scope, before: ResolvedGroup | undefined): Resolved {
-    const found = runQuery(from.query, scope) as readonly Item[];
-    if (found === WAITED_FOR)
+    const all = runQuery(from.query, scope) as readonly Item[];
+    if (all === WAITED_FOR)
       return this.group(from, scope, NO_OUTER, scope, undefined, NO_CHILDREN, before, true);
+    const { items: found, past } = onLeaf(all, from.perPage, scope.leaf as Leaf);
     if (found.length === 0) {
       const children = this.list(from.none, scope, before?.children);
       return this.group(from, scope, NO_OUTER, scope, undefined, children, before);
     }
     const items = found.map((item, i) => {
       const old = itemBefore(before, item, i);
-      const inner = itemScope(from, item, positionIn(found, i), scope, old?.inner);
+      const inner = itemScope(from, item, positionIn(found, i, past), scope, old?.inner);
       const children = this.list(from.items, inner, old?.children);
       return this.group(from, scope, NO_OUTER, inner, item, children, old);
     });
@@ -327,7 +331,7 @@ function sameFor(reads: Reads, a: Scope, b: Scope): boolean {
   if (a === b) return true;
   if (a.within !== b.within) return false;
   if (reads.parts && !sameParts(a.parts, b.parts)) return false;
-  if (reads.data && a.data !== b.data) return false;
+  if (reads.data && (a.data !== b.data || !sameLeaf(a.leaf, b.leaf))) return false;
   if (reads.page && a.page !== b.page) return false;
   for (const id of reads.properties)
     if (!sameResult(own(a.properties, id), own(b.properties, id))) return false;

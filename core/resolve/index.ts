@@ -1,5 +1,6 @@
 export * from './linked';
 export * from './link';
+export { dividedLists } from './link-pass';
 export * from './scope';
 export * from './resolved';
 export * from './build';

@@ -6,6 +6,7 @@ import {
   NONE,
   own,
   partNameOf,
+  repeatsAround,
   rootOf,
   sourcesOf,
   TEXT,
@@ -13,6 +14,7 @@ import {
   type DocId,
   type InstanceNode,
   type NodeId,
+  type Query,
   type Source,
   type TreeDoc,
   type TreeNode,
@@ -222,6 +224,7 @@ export class LinkPass {
       items,
       none,
       asksPosition,
+      perPage: perPageOf(this.doc, id),
     };
   }
 
@@ -296,6 +299,27 @@ function partHeight({ source, definitions }: Linked, id: NodeId): number | undef
   if (node?.kind !== 'instance') return 1;
   const inner = definitions.get(node.component);
   return inner && inner.height + 2;
+}
+
+/** How many of a list stand on one page; nothing where it is not divided, as none is that stands in another. */
+function perPageOf(doc: TreeDoc, id: NodeId): number | undefined {
+  const node = doc.nodes[id];
+  if (node?.kind !== 'repeat' || node.query.perPage === undefined) return undefined;
+  return repeatsAround(doc, id).length === 0 ? node.query.perPage : undefined;
+}
+
+/** The lists of a document that are divided over several pages, as their repeats. */
+export function dividedLists(doc: TreeDoc): NodeId[] {
+  return Object.keys(doc.nodes)
+    .sort()
+    .filter((id) => perPageOf(doc, id) !== undefined);
+}
+
+/** Their queries, by repeat. */
+export function dividedIn(doc: TreeDoc): Readonly<Record<NodeId, Query>> {
+  return Object.fromEntries(
+    dividedLists(doc).map((id) => [id, (doc.nodes[id] as Stored<'repeat'>).query]),
+  );
 }
 
 /** Whether a node is shown: nothing where it always is. */

@@ -12,7 +12,7 @@ import {
   type TreeDoc,
   type TreeNode,
 } from '../model';
-import { LinkPass } from './link-pass';
+import { dividedIn, LinkPass } from './link-pass';
 import type { Linked, LinkedNode } from './linked';
 
 /**
@@ -88,6 +88,7 @@ export class Linker {
       properties,
       workedOut: inOrderOfReading(properties),
       types: Object.fromEntries(properties.map(({ id, property }) => [id, property.type])),
+      divided: dividedIn(doc),
       height: root.kind === 'instance' ? root.component.height + 1 : 0,
       readsData: root.reads.data,
       source: doc,

@@ -154,6 +154,8 @@ export interface LinkedRepeat extends LinkedBase {
   readonly none: readonly LinkedNode[];
   /** Whether something in it asks where an item stands among the others. */
   readonly asksPosition: boolean;
+  /** How many stand on one page, where the list is divided over several. */
+  readonly perPage: number | undefined;
 }
 
 /** A node ready to be resolved. */
@@ -172,6 +174,8 @@ export interface Linked {
   readonly workedOut: Linked['properties'];
   /** The types of its properties. */
   readonly types: Readonly<Record<PropertyId, TypeSpec>>;
+  /** The queries of its lists that are divided over several pages, by their repeats. */
+  readonly divided: Readonly<Record<NodeId, Query>>;
   /** The height of the root: 0 for an element, one more than its component's for an instance. */
   readonly height: number;
   /** Whether anything in it, however deep, reads data beside the entries in scope. */

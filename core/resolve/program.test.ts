@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { text, yesNo, type EntryDoc, type Source, type Typed, type WhenEmpty } from '../model';
 import { asset, component, contentType, documentsOf, entry, page, words } from '../test/small-site';
 import { htmlOf } from '../test/html';
-import { dataOf } from '../value';
+import { dataOf, newRun } from '../value';
 import { build, interpret, Linker, prepare, write } from '.';
 
 const type = contentType('shed', {
@@ -106,9 +106,7 @@ test('a program, the function made of it, and the tree say the same for any valu
         for (const each of [one, other]) {
           const shown = htmlOf(build(linked, data, each).root);
           expect(write(template, each)).toBe(shown);
-          expect(interpret(template.program, data, { page: each, items: [], positions: [] })).toBe(
-            shown,
-          );
+          expect(interpret(template.program, data, newRun(each))).toBe(shown);
         }
       },
     ),

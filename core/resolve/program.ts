@@ -28,6 +28,8 @@ export type Step =
   | {
       readonly is: 'each';
       readonly items: (run: Run) => readonly Item[];
+      /** How many of the list stand on pages before, where it is divided. */
+      readonly past: ((run: Run) => number) | undefined;
       readonly depth: number;
       readonly item: Program;
       readonly none: Program;
@@ -61,9 +63,10 @@ export function interpret(program: Program, data: Data, run: Run): string {
         case 'each': {
           const items = step.items(run);
           if (items.length === 0) out += interpret(step.none, data, run);
+          const past = step.past?.(run);
           items.forEach((item, i) => {
             run.items[step.depth] = item;
-            run.positions[step.depth] = positionIn(items, i);
+            run.positions[step.depth] = positionIn(items, i, past);
             out += interpret(step.item, data, run);
           });
         }

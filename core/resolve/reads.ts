@@ -67,6 +67,9 @@ export class ReadsBuilder {
         this.positions.add(source.repeat);
         if (type.kind !== (source.as === 'number' ? 'number' : 'boolean')) this.data = true;
         break;
+      case 'leaf':
+        this.data = true;
+        break;
       case 'begins':
         this.positions.add(source.repeat);
         this.data = true;

@@ -14,7 +14,7 @@ import {
   queryOf,
   words,
 } from '../test/small-site';
-import { dataOf, type Data } from '../value';
+import { dataOf, newRun, type Data } from '../value';
 import {
   addressOf,
   build,
@@ -467,9 +467,7 @@ describe('what is written', () => {
     const template = prepare(new Linker().link(bound, 'page-shed'), data);
     expect(template.program.length).toBeGreaterThan(5);
     for (const each of data.entriesOf('shed'))
-      expect(write(template, each)).toBe(
-        interpret(template.program, data, { page: each, items: [], positions: [] }),
-      );
+      expect(write(template, each)).toBe(interpret(template.program, data, newRun(each)));
   });
 
   test('keeps what people write out of the code it makes', () => {

@@ -1,6 +1,7 @@
 import {
   isMade,
   own,
+  pathOf,
   type DocId,
   type EntryDoc,
   type NodeId,
@@ -10,12 +11,18 @@ import {
   type TreeDoc,
 } from '../model';
 import {
+  bareNames,
   evaluate,
   Later,
   LaterItem,
+  NO_LEAF,
+  runQuery,
+  WAITED_FOR,
   type Data,
+  type Divided,
   type Item,
   type Known,
+  type Leaf,
   type Names,
   type Result,
 } from '../value';
@@ -80,34 +87,44 @@ export function rootScope(
   page: EntryDoc | LaterItem | undefined,
   before?: Scope,
   picks: Picks = NOTHING,
+  leaf: Names['leaf'] = leafFor(linked, page),
 ): Scope {
   const data = dataFor(linked.source, site);
-  const names: Names = {
-    data,
-    properties: NOTHING,
-    types: NOTHING,
-    page: undefined,
-    repeats: NOTHING,
-    positions: NOTHING,
-  };
+  const names = bareNames(data);
   const properties = valuesOf(linked, data, names, (id, property, byDefault) => {
     const option = own(picks, id);
     if (option === undefined) return byDefault;
     return evaluate({ is: 'value', type: 'choice', value: option }, property.type, names);
   });
   const scope: Scope = {
-    data,
+    ...names,
     properties,
     page,
     types: linked.types,
-    repeats: NOTHING,
-    positions: NOTHING,
+    lists: listsOf(linked, () => scope),
+    leaf,
     slots: NOTHING,
     parts: NOTHING,
     within: { parent: null, node: '', doc: linked.doc },
     depth: 0,
   };
   return before ? sameOrNew(before, scope) : scope;
+}
+
+/** Of the pages that lists are divided over a canvas shows the first; where that stands is known of a page alone. */
+function leafFor({ source }: Linked, page: EntryDoc | LaterItem | undefined): Leaf {
+  if (source.kind !== 'page' || page instanceof LaterItem) return NO_LEAF;
+  return { number: 1, path: pathOf(source, page) };
+}
+
+/** The lists of a document that are divided, each asked where it stands. */
+function listsOf({ divided }: Linked, scope: () => Names): Names['lists'] {
+  const lists: Record<NodeId, Divided> = {};
+  for (const id in divided) {
+    const query = divided[id]!;
+    lists[id] = { perPage: query.perPage!, items: () => runQuery(query, scope()) };
+  }
+  return lists;
 }
 
 /** The scope inside an instance: its properties worked out where it stands, its slots filled from there. */
@@ -125,12 +142,11 @@ export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope
     parts[part] = { ...said, doc: scope.within.doc, instance: node.id, at };
   }
   const inner: Scope = {
-    data: scope.data,
+    ...bareNames(scope.data),
     properties,
     types: node.component.types,
-    page: undefined,
-    repeats: NOTHING,
-    positions: NOTHING,
+    lists: listsOf(node.component, () => inner),
+    leaf: scope.leaf,
     slots,
     parts,
     within: { parent: scope.within, node: node.id, doc: node.component.doc },
@@ -155,14 +171,7 @@ function valuesOf(
     if (!isMade(property.default))
       properties[id] = valueOf(id, property, evaluate(property.default, property.type, outside));
   if (workedOut.length === 0) return properties;
-  const inside: Names = {
-    data,
-    properties,
-    types,
-    page: undefined,
-    repeats: NOTHING,
-    positions: NOTHING,
-  };
+  const inside: Names = { ...bareNames(data), properties, types };
   for (const { id, property } of workedOut)
     properties[id] = valueOf(id, property, evaluate(property.default, property.type, inside));
   return properties;
@@ -203,6 +212,7 @@ function sameOrNew(before: Scope, now: Scope): Scope {
     before.data === now.data &&
     before.page === now.page &&
     before.types === now.types &&
+    sameLeaf(before.leaf, now.leaf) &&
     sameRecord(before.properties, now.properties, sameResult) &&
     sameRecord(before.repeats, now.repeats, (a, b) => a === b) &&
     sameRecord(before.positions, now.positions, samePosition) &&
@@ -218,7 +228,25 @@ export function samePosition(
 ): boolean {
   if (a === b) return true;
   if (typeof a !== 'object' || typeof b !== 'object') return false;
-  return a.at === b.at && a.of === b.of && a.before === b.before;
+  return a.at === b.at && a.of === b.of && a.past === b.past && a.before === b.before;
+}
+
+/** Whether two are the same of the pages that lists are divided over. */
+export function sameLeaf(a: Names['leaf'], b: Names['leaf']): boolean {
+  if (a === b) return true;
+  if (typeof a === 'function' || typeof b === 'function') return false;
+  return a.number === b.number && a.path === b.path;
+}
+
+/** What of a list stands on one of the pages that it is divided over, and how many stand on those before. */
+export function onLeaf(
+  found: readonly Item[],
+  perPage: number | undefined,
+  leaf: Leaf,
+): { items: readonly Item[]; past: number } {
+  if (perPage === undefined || found === WAITED_FOR) return { items: found, past: 0 };
+  const past = (leaf.number - 1) * perPage;
+  return { items: found.slice(past, past + perPage), past };
 }
 
 function sameWithin(a: Within, b: Within): boolean {

@@ -2,11 +2,17 @@ import { own, type DocId, type EntryDoc, type NodeId } from '../model';
 import {
   Later,
   LaterItem,
+  leavesFor,
+  newRun,
+  NO_LEAF,
   positionIn,
   queriedItems,
   runQuery,
   type Data,
+  type Item,
   type Known,
+  type Leaf,
+  type Queried,
   type Run,
 } from '../value';
 import { emit } from './emit';
@@ -37,14 +43,20 @@ import {
 import { sharedClassOf } from './look';
 import { NO_LOOK, type LookAt } from './look-at';
 import { type Test } from './varied';
-import { dataFor, instanceScope, itemScope, rootScope, type Scope } from './scope';
+import { dataFor, instanceScope, itemScope, onLeaf, rootScope, type Scope } from './scope';
 
 /** A page's body, ready to be written for any entry, and what of the styles it may show. */
 export interface Template {
   /** What is left to do for each page: a string alone when nothing is. */
   readonly program: Program;
-  readonly write: (entry: EntryDoc | undefined) => string;
+  readonly write: (entry: EntryDoc | undefined, leaf: Leaf) => WrittenLeaf;
   readonly used: Used;
+}
+
+/** A page's body as it is written, and how many pages its lists are divided over. */
+export interface WrittenLeaf {
+  readonly html: string;
+  readonly leaves: number;
 }
 
 /** The styles that some entry may show: nodes with declarations of their own, and tags. */
@@ -94,24 +106,30 @@ export function prepare(linked: Linked, site: Data): Template {
   const entries = linked.source.kind === 'page' ? linked.source.entries : null;
   const page = entries === null ? undefined : new LaterItem((run) => run.page, 'page', entries);
   const parts = new Parts({ classes: new Map(), tags: new Set(), fed: new Set(), words: false });
-  writeNode(linked.root, rootScope(linked, data, page), NO_LOOK, parts);
+  const scope = rootScope(linked, data, page, undefined, undefined, (run) => run.leaf);
+  writeNode(linked.root, scope, NO_LOOK, parts);
   const { steps: program, used } = parts;
-  return { program, used, write: writerOf(program, data) };
+  return { program, used, write: writerOf(program, data, entries !== null) };
 }
 
-function writerOf(program: Program, data: Data): Template['write'] {
+function writerOf(program: Program, data: Data, isPerEntry: boolean): Template['write'] {
   const [only = ''] = program;
-  if (program.length <= 1 && typeof only === 'string') return () => only;
+  if (program.length <= 1 && typeof only === 'string') return () => ({ html: only, leaves: 1 });
   const run = emit(program, data) ?? ((each) => interpret(program, data, each));
-  return (entry) => {
-    if (!entry) throw new Error('This page is made from entries; writing it needs one.');
-    return run({ page: entry, items: [], positions: [] });
+  return (entry, leaf) => {
+    if (!entry && isPerEntry)
+      throw new Error('This page is made from entries; writing it needs one.');
+    const now = newRun(entry, leaf);
+    return { html: run(now), leaves: now.leaves };
   };
 }
 
-/** The HTML of a prepared body, for an entry where the page is made from entries. */
-export function write(template: Template, entry?: EntryDoc): string {
-  return template.write(entry);
+/**
+ * The HTML of a prepared body, for an entry where the page is made from entries.
+ * @param leaf which of the pages that its lists are divided over; the first, without
+ */
+export function write(template: Template, entry?: EntryDoc, leaf: Leaf = NO_LEAF): string {
+  return template.write(entry, leaf).html;
 }
 
 /** Collects steps, joining neighbouring strings. */
@@ -279,7 +297,9 @@ export function wordLook(style: DocId): Look {
 }
 
 function writeRepeat(node: LinkedRepeat, scope: Scope, parts: Parts): void {
-  const items = runQuery(node.query, scope);
+  const { perPage } = node;
+  const found = runQuery(node.query, scope);
+  const items = perPage === undefined ? found : divided(found, perPage);
   if (typeof items !== 'function') {
     if (items.length === 0) writeList(node.none, scope, parts);
     items.forEach((item, i) => {
@@ -295,5 +315,21 @@ function writeRepeat(node: LinkedRepeat, scope: Scope, parts: Parts): void {
   writeList(node.items, itemScope(node, later, position, scope), inner);
   const none = parts.inner();
   writeList(node.none, scope, none);
-  parts.add({ is: 'each', items, depth, item: inner.steps, none: none.steps });
+  parts.add({
+    is: 'each',
+    items,
+    past: perPage === undefined ? undefined : (run) => (run.leaf.number - 1) * perPage,
+    depth,
+    item: inner.steps,
+    none: none.steps,
+  });
+}
+
+/** What stands on the page that is written, of a list that is divided over several; how many those are is noted. */
+function divided(found: Queried, perPage: number): (run: Run) => readonly Item[] {
+  return (run) => {
+    const all = typeof found === 'function' ? found(run) : found;
+    run.leaves = Math.max(run.leaves, leavesFor(all.length, perPage));
+    return onLeaf(all, perPage, run.leaf).items;
+  };
 }

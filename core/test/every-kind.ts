@@ -105,6 +105,16 @@ function every(): ComponentDoc {
           ],
         },
         {
+          id: 'every-many',
+          repeat: { from: { list: read('entries') }, where: {}, order: {}, perPage: 2 },
+          children: [{ tag: 'p', text: 'One of many' }],
+        },
+        {
+          tag: 'a',
+          attributes: { href: { is: 'leaf', repeat: 'every-many', as: 'next', whenEmpty: 'hide' } },
+          text: { is: 'leaf', repeat: 'every-many', as: 'count' },
+        },
+        {
           id: 'every-others',
           repeat: { from: { list: read('entries') }, where: {}, order: {} },
           children: [

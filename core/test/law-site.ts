@@ -45,6 +45,27 @@ const roll = component('roll', {
     },
   ],
 });
+/** A long list on three pages, with what leads from one to the next. */
+const leaves: Branch = {
+  tag: 'section',
+  children: [
+    {
+      id: 'on-leaves',
+      repeat: queryOf('shed', [], [['shed-name', false]], { perPage: 3 }),
+      children: [
+        {
+          tag: 'p',
+          attributes: { title: { is: 'position', repeat: 'on-leaves', as: 'number' } },
+          text: { is: 'field', from: { repeat: 'on-leaves' }, path: ['shed-name'] },
+        },
+      ],
+    },
+    ...(['before', 'next'] as const).map((as): Branch => {
+      const href: Source = { is: 'leaf', repeat: 'on-leaves', as, whenEmpty: 'hide' };
+      return { tag: 'a', attributes: { href }, text: as };
+    }),
+  ],
+};
 const withMore = (id: string, ...branches: Branch[]): PageDoc =>
   branches.reduce(
     (doc, branch) => {

@@ -457,6 +457,7 @@ class Chooser {
                 ...(choices.below(3) === 0
                   ? { offset: literal({ type: 'number', value: choices.below(3) }) }
                   : {}),
+                ...(choices.below(3) === 0 ? { perPage: 1 + choices.below(3) } : {}),
                 ...(equals && choices.below(3) === 0
                   ? { related: { to: equals, path: [field] } }
                   : {}),
@@ -485,6 +486,12 @@ class Chooser {
               ],
               slots: { none: [{ tag: 'p', text: 'None' }] },
             },
+            { tag: 'p', text: { is: 'leaf', repeat: id, as: choices.of(['number', 'count'])! } },
+            {
+              tag: 'a',
+              attributes: { href: { is: 'leaf', repeat: id, as: choices.of(['before', 'next'])! } },
+              text: 'On',
+            },
           ],
         });
       }
@@ -507,6 +514,8 @@ class Chooser {
       { limit: null },
       { offset: number },
       { offset: null },
+      { perPage: 1 + choices.below(4) },
+      { perPage: null },
       {
         where: choices.of([...Object.keys(stored.query.where).sort(), 'here'])!,
         condition: choices.of([

@@ -1,6 +1,8 @@
 import {
   BOOLEAN,
   isWide,
+  leafPath,
+  LINK,
   NUMBER,
   own,
   RICH,
@@ -11,6 +13,8 @@ import {
   type EntryDoc,
   type Expression,
   type FieldId,
+  type LeafAs,
+  type LeafSource,
   type NodeId,
   type PositionAs,
   type PropertyId,
@@ -39,20 +43,56 @@ export type Waiting = typeof WAITING;
 /** A value that is known: typed, empty (`null`), or one that hides what uses it; or what is waited for. */
 export type Known = Typed | Hide | Waiting | null;
 
-/** What is known only when a page is written: the page's entry, and by depth the items of the repeats around, with where they stand. */
-export type Run = { page: EntryDoc; items: Item[]; positions: Position[] };
+/**
+ * What is known only when a page is written: the page's entry, and by depth the items of the repeats around, with where they
+ * stand; which of the pages it is that its lists are divided over.
+ */
+export type Run = {
+  page: EntryDoc;
+  items: Item[];
+  positions: Position[];
+  readonly leaf: Leaf;
+  /** How many pages its lists are divided over: what is written says so as it goes. */
+  leaves: number;
+};
 
-/** Where an item stands among those of its repeat: from 1, of how many, and after which. */
+/** What is known when a page is written, before anything of it is. */
+export function newRun(page: EntryDoc | undefined, leaf = NO_LEAF): Run {
+  // Nothing of a page that is not made from entries asks for one.
+  return { page: page!, items: [], positions: [], leaf, leaves: 1 };
+}
+
+/** Which it is of the pages that lists are divided over, from 1, and where the first of them stands. */
+export interface Leaf {
+  readonly number: number;
+  readonly path: string;
+}
+
+/** A list of the document around that is divided over several pages: so many on each of all that it gives. */
+export interface Divided {
+  readonly perPage: number;
+  readonly items: () => Queried;
+}
+
+/** What a query gives at a place: at once, or for each page where something in it is known only then. */
+export type Queried = readonly Item[] | ((run: Run) => readonly Item[]);
+
+/** What a query gives where something it asks for is not loaded; told from no items by identity. */
+export const WAITED_FOR: readonly Item[] = Object.freeze([]);
+
+/** Where an item stands among those of its repeat on its page: from 1, of how many, and after which. */
 export interface Position {
   readonly at: number;
   readonly of: number;
+  /** How many of its list stand on the pages before. */
+  readonly past?: number;
   /** The item before it; nothing for the first. */
   readonly before: Item | undefined;
 }
 
-/** Where each of some items stands. */
-export function positionIn(items: readonly Item[], i: number): Position {
-  return { at: i + 1, of: items.length, before: items[i - 1] };
+/** Where each of some items stands. @param past how many of their list stand on the pages before */
+export function positionIn(items: readonly Item[], i: number, past = 0): Position {
+  return { at: i + 1, of: items.length, past, before: items[i - 1] };
 }
 
 /** A value that must be read for each page: the residue of partial evaluation. */
@@ -98,7 +138,30 @@ export interface Names {
   readonly repeats: Readonly<Record<NodeId, Item | LaterItem>>;
   /** Where those items stand, for the repeats in which something asks it. */
   readonly positions: Readonly<Record<NodeId, Position | ((run: Run) => Position)>>;
+  /** The lists of the document around that are divided over several pages, by their repeats. */
+  readonly lists: Readonly<Record<NodeId, Divided>>;
+  /** Which of the pages it is that lists are divided over. */
+  readonly leaf: Leaf | ((run: Run) => Leaf);
 }
+
+/** What names mean where nothing around is: the data of a site alone. */
+export function bareNames(data: Data): Names {
+  return {
+    data,
+    properties: NOTHING,
+    types: NOTHING,
+    page: undefined,
+    repeats: NOTHING,
+    positions: NOTHING,
+    lists: NOTHING,
+    leaf: NO_LEAF,
+  };
+}
+
+const NOTHING = Object.freeze({});
+
+/** Where nothing is divided, of a document that stands nowhere. */
+export const NO_LEAF: Leaf = Object.freeze({ number: 1, path: '' });
 
 /**
  * The value a source gives at a place that takes one type. This is the only evaluator: with all names
@@ -208,6 +271,8 @@ function read(source: Source, names: Names): Result {
     }
     case 'begins':
       return begins(source, names);
+    case 'leaf':
+      return ofLeaf(source, names);
     case 'expression':
       return reckoned(source, names);
     case 'words':
@@ -254,14 +319,58 @@ function isOther(now: Known, [then]: readonly Known[]): Known {
   return { type: 'boolean', value: then === undefined || !sameJson(now, then) };
 }
 
-/** What is asked of where an item stands: its number, or whether it is one of some. */
+/** How many pages so many items are divided over: one, where there is nothing to divide. */
+export function leavesFor(items: number, perPage: number): number {
+  return Math.max(1, Math.ceil(items / perPage));
+}
+
+/** What is asked of the pages that a list is divided over. A list that is gone or not divided is on one. */
+function ofLeaf({ repeat, as }: LeafSource, names: Names): Result {
+  const divided = own(names.lists, repeat);
+  if (!divided) return leafAs(as, { number: 1, path: '' }, 1);
+  const { perPage } = divided;
+  const items = divided.items();
+  const { leaf } = names;
+  if (typeof items !== 'function' && typeof leaf !== 'function')
+    return items === WAITED_FOR ? WAITING : leafAs(as, leaf, leavesFor(items.length, perPage));
+  return new Later(
+    (run) => {
+      const found = typeof items === 'function' ? items(run) : items;
+      if (found === WAITED_FOR) return WAITING;
+      const count = leavesFor(found.length, perPage);
+      run.leaves = Math.max(run.leaves, count);
+      return leafAs(as, typeof leaf === 'function' ? leaf(run) : leaf, count);
+    },
+    false,
+    as === 'number' || as === 'count' ? NUMBER : LINK,
+  );
+}
+
+function leafAs(as: LeafAs, { number, path }: Leaf, count: number): Typed | null {
+  const to = (other: number): Typed => ({
+    type: 'link',
+    value: { to: 'address', href: leafPath(path, other) },
+  });
+  switch (as) {
+    case 'number':
+      return { type: 'number', value: number };
+    case 'count':
+      return { type: 'number', value: count };
+    case 'before':
+      return number > 1 ? to(number - 1) : null;
+    case 'next':
+      return number < count ? to(number + 1) : null;
+  }
+}
+
+/** What is asked of where an item stands: its number in the whole list, or whether it is one of some on its page. */
 export function positionAs(
   as: PositionAs,
-  { at, of }: Pick<Position, 'at' | 'of'>,
+  { at, of, past = 0 }: Pick<Position, 'at' | 'of' | 'past'>,
 ): Extract<Typed, { type: 'number' | 'boolean' }> {
   switch (as) {
     case 'number':
-      return { type: 'number', value: at };
+      return { type: 'number', value: past + at };
     case 'first':
       return { type: 'boolean', value: at === 1 };
     case 'last':
@@ -478,6 +587,8 @@ export function typeOf(source: Source, names: Names): TypeSpec | undefined {
       return source.as === 'number' ? NUMBER : BOOLEAN;
     case 'begins':
       return BOOLEAN;
+    case 'leaf':
+      return source.as === 'number' || source.as === 'count' ? NUMBER : LINK;
     case 'value':
       return undefined;
     case 'property': {

@@ -24,11 +24,12 @@ import {
   Later,
   typeAlong,
   typeOf,
+  WAITED_FOR,
   WAITING,
   type Known,
   type Names,
+  type Queried,
   type Result,
-  type Run,
 } from './evaluate';
 import { itemOf, type Item, type RecordFields } from './items';
 import { orderKey } from './order-key';
@@ -94,12 +95,6 @@ function makeReady(
     });
   return { items: sorted, conditions, related, read, waits: data.missed !== missed };
 }
-
-/** What a query gives where something it asks for is not loaded; told from no items by identity. */
-export const WAITED_FOR: readonly Item[] = Object.freeze([]);
-
-/** The items a query gives at a place: at once, or for each page where something in it is known only then. */
-export type Queried = readonly Item[] | ((run: Run) => readonly Item[]);
 
 /**
  * The items a query asks for, in order. A condition whose own value is empty lets nothing through; so do a limit

@@ -17,6 +17,7 @@ import {
 } from '../model';
 import { asset, contentType, documentsOf, entry, page, queryOf, words } from '../test/small-site';
 import {
+  bareNames,
   convert,
   dataOf,
   evaluate,
@@ -26,6 +27,7 @@ import {
   isEmpty,
   Later,
   LaterItem,
+  newRun,
   recording,
   runQuery,
   type Names,
@@ -55,10 +57,9 @@ const draft = { ...page('draft', '/draft', { tag: 'div' }), draft: true };
 const documents = documentsOf(shed, millgate, dunmoor, each, home, draft, asset('pic'));
 const data = dataOf(documents);
 const names: Names = {
-  data,
+  ...bareNames(data),
   properties: { title: words('Given'), none: null, hidden: HIDE },
   page: millgate,
-  types: {},
   repeats: { r1: dunmoor },
   positions: { r1: { at: 2, of: 3, before: millgate } },
 };
@@ -317,7 +318,7 @@ describe('evaluating a source', () => {
       for (const page of [millgate, dunmoor]) {
         const residue = evaluate(source, TEXT, later);
         expect(residue).toBeInstanceOf(Later);
-        expect((residue as Later).read({ page, items: [], positions: [] })).toEqual(
+        expect((residue as Later).read(newRun(page))).toEqual(
           evaluate(source, TEXT, { ...names, page }),
         );
       }
@@ -369,9 +370,7 @@ describe('a query', () => {
     const where: [string, Source][] = [['name', { is: 'field', from: 'page', path: ['name'] }]];
     const found = runQuery(query(where), later);
     if (typeof found !== 'function') throw new Error('expected a function');
-    expect(found({ page: dunmoor, items: [], positions: [] }).map(({ id }) => id)).toEqual([
-      'shed-dunmoor',
-    ]);
+    expect(found(newRun(dunmoor)).map(({ id }) => id)).toEqual(['shed-dunmoor']);
   });
 });
 

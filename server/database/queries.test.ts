@@ -11,7 +11,7 @@ import {
   type Query,
 } from '@sormet/core/model';
 import { contentType, documentsOf } from '@sormet/core/test';
-import { dataOf, runQuery } from '@sormet/core/value';
+import { bareNames, dataOf, runQuery } from '@sormet/core/value';
 import { startTestServer, type TestServer } from '../test/test-server';
 
 /**
@@ -208,14 +208,7 @@ test('whatever is asked of whatever entries, lists give what SQL gives', async (
   let some = 0;
   await fc.assert(
     fc.asyncProperty(cases, async (given) => {
-      const names = {
-        data: dataOf(documentsWith(given.rows)),
-        properties: {},
-        types: {},
-        page: undefined,
-        repeats: {},
-        positions: {},
-      };
+      const names = bareNames(dataOf(documentsWith(given.rows)));
       const found = runQuery(queryOf(given), names);
       if (typeof found === 'function') throw new Error('nothing here is known later');
       const ids = found.map(({ id }) => id);

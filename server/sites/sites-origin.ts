@@ -1,6 +1,6 @@
 import express, { type Express, type Request, type Response } from 'express';
 import { LRUCache } from 'lru-cache';
-import { addressesAt } from '@sormet/core/model';
+import { addressesAt, leafAt } from '@sormet/core/model';
 import { fileOf, PageCompiler } from '@sormet/core/compile';
 import { escapeAttribute, escapeText } from '@sormet/core/resolve';
 import type { SiteStore } from '../database/site-store';
@@ -147,10 +147,14 @@ class Previews {
   /** The HTML of the newest state of a page; its stylesheet is kept. Nothing where there is none. */
   private async page(site: KnownSite, path: string): Promise<string | undefined> {
     const { documents } = await this.store.stateAt(site.id, site.revision);
-    const [address] = addressesAt(documents, path, true);
+    const leaf = leafAt(path);
+    const [address] = addressesAt(documents, leaf?.path ?? path, true);
     if (!address) return undefined;
     const reading = this.store.reading(site.id, documents);
-    const { html, css } = new PageCompiler(documents, { ...reading, sha256 }).compile(address);
+    const number = leaf?.number ?? 1;
+    const compiler = new PageCompiler(documents, { ...reading, sha256 });
+    const { html, css, leaves } = compiler.compile(address, number);
+    if (number > leaves) return undefined;
     this.styles.set(css.path, css.text);
     return html;
   }

@@ -1,6 +1,7 @@
 import {
   docOf,
   inOrder,
+  LEAF_PARTS,
   POSITIONS,
   repeatsAround,
   sameOption,
@@ -13,9 +14,10 @@ import {
   type ValueKind,
   own,
 } from '@sormet/core/model';
-import { repeatedType } from '@sormet/core/edit';
+import { nodeName, repeatedType } from '@sormet/core/edit';
 import { feeds } from '@sormet/core/value';
-import { POSITION_WORDS } from '../words';
+import { dividedLists } from '@sormet/core/resolve';
+import { LEAF_WORDS, POSITION_WORDS } from '../words';
 
 /** A field that can be bound: how people see it, and the source it makes. */
 export interface FittingField {
@@ -29,7 +31,7 @@ export interface FittingField {
 /** What tells things to bind to apart. */
 export function boundKey(source: Bound): string {
   return JSON.stringify(
-    source.is === 'field' ? [source.from, source.path] : [source.repeat, source.as],
+    source.is === 'field' ? [source.from, source.path] : [source.is, source.repeat, source.as],
   );
 }
 
@@ -85,6 +87,13 @@ export function fittingFields(
     }
   }
   if (doc.kind === 'page' && doc.entries !== null) addType(doc.entries, 'page');
+  for (const repeat of dividedLists(doc))
+    for (const as of LEAF_PARTS) {
+      if (!feeds(as === 'number' || as === 'count' ? 'number' : 'link', type.kind)) continue;
+      const source: Bound = { is: 'leaf', repeat, as, whenEmpty: 'default' };
+      const group = `the pages of ${nodeName(documents, doc.nodes[repeat]!, doc)}`;
+      found.push({ key: boundKey(source), label: LEAF_WORDS[as], group, source });
+    }
   return found;
 }
 
@@ -101,6 +110,8 @@ function isOfAnotherChoice(given: TypeSpec, wanted: TypeSpec): boolean {
 /** How a bound field is named: `shed · name`. */
 export function fieldLabel(documents: Documents, doc: TreeDoc, source: Bound): string {
   if (source.is === 'position') return POSITION_WORDS[source.as];
+  if (source.is === 'leaf')
+    return own(doc.nodes, source.repeat) ? LEAF_WORDS[source.as] : 'a list that is gone';
   let typeId =
     source.from === 'page'
       ? doc.kind === 'page'

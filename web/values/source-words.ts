@@ -19,6 +19,7 @@ export function sourceWords(documents: Documents, doc: TreeDoc, source: Source):
       return valueWords(documents, source as Typed);
     case 'field':
     case 'position':
+    case 'leaf':
       return fieldLabel(documents, doc, source);
     case 'begins':
       return `whether ${comparedWords(documents, doc, source.of)} is another than before`;

@@ -1,6 +1,7 @@
 export { chosenOptions } from './chosen-options';
 export { count } from './count';
 export { datePartWords } from './divided-words';
+export { LEAF_WORDS } from './leaf-words';
 export { POSITION_WORDS } from './position-words';
 export { KIND_WORDS, typeWords } from './kind-words';
 export { languageName, languageSample } from './language-words';

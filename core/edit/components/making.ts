@@ -170,6 +170,8 @@ function readsOutside(
 ): boolean {
   return chainOf(source).some((each) => {
     if (each.is === 'property') return true;
+    if (each.is === 'position' || each.is === 'begins' || each.is === 'leaf')
+      return !inside.has(each.repeat);
     if (each.is !== 'field') return false;
     if (each.from === 'page') return true;
     const { repeat } = each.from;

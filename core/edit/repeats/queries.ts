@@ -3,6 +3,7 @@ import {
   Condition,
   ConditionGroup,
   nodeIn,
+  PerPage,
   SortKey,
   Source,
   sameJson,
@@ -29,6 +30,8 @@ export const setQuery = defineEdit({
         Type.Object({ list: Source }, exact),
         Type.Object({ limit: Type.Union([Source, Type.Null()]) }, exact),
         Type.Object({ offset: Type.Union([Source, Type.Null()]) }, exact),
+        /** How many stand on one page; `null` for all of them. */
+        Type.Object({ perPage: Type.Union([PerPage, Type.Null()]) }, exact),
         Type.Object({ where: Id, condition: Type.Union([Condition, Type.Null()]) }, exact),
         Type.Object({ order: Id, key: Type.Union([SortKey, Type.Null()]) }, exact),
         /** A group of conditions; taken away with all that stands in it. */
@@ -47,6 +50,8 @@ export const setQuery = defineEdit({
     if ('limit' in set) return changeTo(documents, doc, [...at, 'limit'], set.limit ?? undefined);
     if ('offset' in set)
       return changeTo(documents, doc, [...at, 'offset'], set.offset ?? undefined);
+    if ('perPage' in set)
+      return changeTo(documents, doc, [...at, 'perPage'], set.perPage ?? undefined);
     if ('any' in set) return changeTo(documents, doc, [...at, 'any'], set.any || undefined);
     if ('group' in set) {
       const { groups = {}, where } = stored.query;
@@ -69,12 +74,13 @@ export const setQuery = defineEdit({
     if (sameJson(from, stored.query.from)) return [];
     if (!recordsOf(documents, treeDocOf(documents, doc)!, node, from))
       return 'list' in set ? refuse(say('list-unreadable'), doc) : gone('the-content-type', doc);
-    const { limit } = stored.query;
+    const { limit, perPage } = stored.query;
     return changeTo(documents, doc, at, {
       from,
       where: {},
       order: {},
       ...(limit ? { limit } : {}),
+      ...(perPage === undefined ? {} : { perPage }),
     });
   },
   told: (documents, { doc, node }) => say('set-query', { what: named(documents, doc, node) }),

@@ -15,13 +15,17 @@ import {
   type Typed,
   type TypeSpec,
   BOOLEAN,
+  LEAF_PARTS,
+  LINK,
   NUMBER,
   POSITIONS,
 } from '../../model';
 import { say } from '../../said';
 import { canStandFor, typedWith, type ExpressionName, type Typing } from '../../expression';
 import { feeds, givesOf } from '../../value';
+import { dividedLists } from '../../resolve';
 import { keyFor } from '../control';
+import { nodeName } from '../names';
 import { repeatedType } from '../repeats/over';
 
 /** How many references are followed. */
@@ -99,6 +103,16 @@ export function namesAt(
         as === 'number' ? `number of each ${name}` : `${as} ${name}`,
         as === 'number' ? NUMBER : BOOLEAN,
         { is: 'position', repeat, as },
+      );
+  });
+  dividedLists(doc).forEach((repeat, i) => {
+    const name = nodeName(documents, doc.nodes[repeat]!, doc).toLowerCase();
+    for (const as of LEAF_PARTS)
+      add(
+        `${i === 0 ? 'pages' : `pages${i + 1}`}.${as}`,
+        `${as === 'number' || as === 'count' ? `${as} of pages` : `${as} page`} · ${name}`,
+        as === 'number' || as === 'count' ? NUMBER : LINK,
+        { is: 'leaf', repeat, as },
       );
   });
   // What is wanted is what the whole is about: its options need no other name.

@@ -191,6 +191,7 @@ const QUERY: Members<Query> = {
     }),
   limit: source,
   offset: source,
+  perPage: plain,
   related: (related, on, at, query) => {
     const path = pathIn(query, related.path, on);
     const to = mapSource(related.to, on, [...at, 'to']);

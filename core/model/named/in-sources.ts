@@ -27,6 +27,7 @@ const SOURCES: Sources = {
   property: (source, on) => withPath(source, on),
   field: (source, on) => withPath(source, on),
   position: (source) => source,
+  leaf: (source) => source,
   begins: (source, on, at) => {
     const of = mapSource(source.of, on, at);
     return of === source.of ? source : of && { ...source, of };

@@ -51,6 +51,7 @@ export const FINDINGS = {
   'repeat-not-around': {},
   'slug-when-entries': {},
   'page-has-not': {},
+  'path-of-leaves': {},
   'key-taken': { key: 'text' },
   'no-group': {},
   'default-no-value': {},

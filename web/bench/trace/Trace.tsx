@@ -20,7 +20,14 @@ import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
 import { fieldLabel } from '../../values/fields';
 import { sourceWords as givenWords } from '../../values/source-words';
-import { POSITION_WORDS, valueWords, KIND_WORDS, componentWords, documentWords } from '../../words';
+import {
+  LEAF_WORDS,
+  POSITION_WORDS,
+  valueWords,
+  KIND_WORDS,
+  componentWords,
+  documentWords,
+} from '../../words';
 import { IconButton } from '../../parts/IconButton';
 import type { Selected } from '../../ledger/use-selected';
 import { StyleTraces } from './StyleTraces';
@@ -215,6 +222,7 @@ function sourceWords(documents: Documents, source: Source, doc: string): string 
   if (source.is === 'expression') return 'worked out';
   if (source.is === 'words') return 'words around values';
   if (source.is === 'position') return POSITION_WORDS[source.as];
+  if (source.is === 'leaf') return LEAF_WORDS[source.as];
   const tree = treeDocOf(documents, doc);
   if (source.is === 'begins')
     return tree ? givenWords(documents, tree, source) : 'whether it is another than before';

@@ -32,6 +32,7 @@ import { AddRow } from './AddRow';
 import { BetweenRows } from './BetweenRows';
 import { ConditionRows } from './ConditionRows';
 import { OrderRow } from './OrderRow';
+import { PagesRow } from './PagesRow';
 import type { SetQuery } from './set-query';
 
 /** What a repeat goes over, which of it, in which order, how many, and what stands there for none. */
@@ -132,7 +133,7 @@ export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
       <tbody>
         <NumberRow
           label="at most"
-          group={<GroupCell label="How many" rows={2} />}
+          group={<GroupCell label="How many" rows={3} />}
           source={query.limit}
           placeholder="all there are"
           onSet={(limit) => set({ limit })}
@@ -143,6 +144,7 @@ export function RepeatValues({ selected }: { selected: Selected }): ReactNode {
           placeholder="none"
           onSet={(offset) => set({ offset })}
         />
+        <PagesRow selected={selected} onSet={set} />
       </tbody>
       <tbody>
         <NoneRow selected={selected} />

@@ -57,6 +57,8 @@ export const findings: WordsOf<typeof FINDINGS> = {
   'repeat-not-around': 'reads the entry of a repeat that is not around it',
   'slug-when-entries': 'a page ends in <slug> exactly when it is made from entries',
   'page-has-not': 'reads what a page does not have',
+  'path-of-leaves':
+    'ends in “page” and a number, which is where the further pages of a long list stand: choose another path',
   'key-taken': ({ key }) => `the key ${key} is taken`,
   'no-group': 'names a group that is not there',
   'works-out-itself': 'it would be worked out from itself',

@@ -8,6 +8,7 @@ import {
   yesNo,
   type Begins,
   type Declared,
+  type LeafSource,
   type NodeId,
   type Ref,
   type Source,
@@ -16,6 +17,7 @@ import {
 } from '../../../model';
 import { say } from '../../../said';
 import {
+  bareNames,
   convert,
   dataOf,
   declaredType,
@@ -25,7 +27,7 @@ import {
   type Item,
 } from '../../../value';
 import { CannotBePlain } from './cannot-be-plain';
-import { bareNames, type InstanceHere, type Round } from './instance-here';
+import { NO_ROUND, type InstanceHere, type Round } from './instance-here';
 
 type FieldSource = Extract<Source, { is: 'field' }>;
 
@@ -55,6 +57,7 @@ export class GivenValues {
       if (each.is === 'field') return this.field(each, round);
       if (each.is === 'position') return this.position(each, round);
       if (each.is === 'begins') return this.begins(each, round);
+      if (each.is === 'leaf') return this.leaf(each);
       if (each.is !== 'property') return each;
       const value = this.valueOf(each.property);
       const { path = [], whenEmpty } = each;
@@ -117,6 +120,13 @@ export class GivenValues {
       : source;
   }
 
+  /** What is read of a list of the definition: of the list as it is called here, which is one where it is written out. */
+  private leaf(source: LeafSource): Source {
+    const list = own(this.here.component.nodes, source.repeat);
+    if (list?.kind !== 'repeat' || 'list' in list.query.from) return source;
+    return { ...source, repeat: this.idOf(source.repeat, NO_ROUND) };
+  }
+
   /** Whether something begins with a record, as a value; or of the repeat as it is called here. @throws CannotBePlain */
   private begins({ repeat, of, ...begins }: Begins, round: Round): Source {
     const position = own(round.positions, repeat);
@@ -131,7 +141,7 @@ export class GivenValues {
       const source = this.source(of, at);
       if (!chainOf(source).every((each) => each.is === 'value' || isMade(each)))
         throw new CannotBePlain(ENTRY_CHOSEN);
-      return givenBy(source, bareNames(this.here.documents));
+      return givenBy(source, bareNames(dataOf(this.here.documents)));
     };
     const now = given(own(round.items, repeat));
     const isOther = position.before === undefined || !sameJson(now, given(position.before));

@@ -1,5 +1,5 @@
 import type { ComponentDoc, Documents, InstanceNode, NodeId } from '../../../model';
-import { dataOf, type Item, type Names, type Position } from '../../../value';
+import type { Item, Position } from '../../../value';
 
 /** The instance that is made plain, and what it is an instance of. */
 export interface InstanceHere {
@@ -16,18 +16,6 @@ export interface Round {
   readonly items: Readonly<Record<NodeId, Item>>;
   /** Where those stand among the others. */
   readonly positions: Readonly<Record<NodeId, Position>>;
-}
-
-/** What is known of a site where nothing around is: its data alone. */
-export function bareNames(documents: Documents): Names {
-  return {
-    data: dataOf(documents),
-    properties: {},
-    types: {},
-    page: undefined,
-    repeats: {},
-    positions: {},
-  };
 }
 
 /** Outside of any repeat that is written out: there is one of each. */

@@ -1,9 +1,17 @@
 import { chainOf, own, querySources, type Query, type Source, type TypeSpec } from '../../../model';
 import { say } from '../../../said';
-import { evaluate, runQuery, type Item, type Names, type Result } from '../../../value';
+import {
+  bareNames,
+  dataOf,
+  evaluate,
+  runQuery,
+  type Item,
+  type Names,
+  type Result,
+} from '../../../value';
 import { CannotBePlain } from './cannot-be-plain';
 import type { GivenValues } from './given-values';
-import { bareNames, type InstanceHere, type Round } from './instance-here';
+import type { InstanceHere, Round } from './instance-here';
 
 /** The records of a list that an instance shows. @throws CannotBePlain where that depends on content */
 export function recordsShown(
@@ -13,7 +21,7 @@ export function recordsShown(
   round: Round,
 ): readonly Item[] {
   const names: Names = {
-    ...bareNames(documents),
+    ...bareNames(dataOf(documents)),
     repeats: round.items,
     positions: round.positions,
   };
