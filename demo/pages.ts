@@ -1,5 +1,5 @@
 import { FORMAT, text, type PageDoc, type Query, type Source } from '@sormet/core/model';
-import { plant, type Branch } from '@sormet/core/ready';
+import { pagesBranch, plant, type Branch } from '@sormet/core/ready';
 import { number, ofItem, ofPage, picture, sortedBy, toAddress, toPage } from './sources';
 import { MENDER_CARDS } from './content/mender-cards';
 import { styled } from './styled';
@@ -65,10 +65,10 @@ function shedCards(id: string, limit?: number, lies?: Source): Branch {
 }
 
 /** A line for each session, of one shed where a condition is given. */
-function sessionLines(id: string, where: Query['where'], between: readonly Branch[] = []): Branch {
+function sessionLines(id: string, asked: Partial<Query>, between: readonly Branch[] = []): Branch {
   return {
     id,
-    repeat: { from: { type: 'session' }, where, order: sortedBy('session-date') },
+    repeat: { from: { type: 'session' }, where: {}, order: sortedBy('session-date'), ...asked },
     children: [
       ...between,
       {
@@ -271,7 +271,7 @@ export const pages: readonly PageDoc[] = [
         slots: {
           lines: [
             sessionLines('shed-sessions', {
-              here: { path: ['session-shed'], is: 'equals', source: ofPage('') },
+              where: { here: { path: ['session-shed'], is: 'equals', source: ofPage('') } },
             }),
           ],
         },
@@ -330,8 +330,11 @@ export const pages: readonly PageDoc[] = [
       {
         component: 'lines',
         values: { 'lines-heading': text('All of them, by month') },
-        slots: { lines: [sessionLines('all-sessions', {}, [monthBetween('all-sessions')])] },
+        slots: {
+          lines: [sessionLines('all-sessions', { perPage: 20 }, [monthBetween('all-sessions')])],
+        },
       },
+      { ...pagesBranch('all-sessions'), shared: plainSection },
     ],
   }),
   page({

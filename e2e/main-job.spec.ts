@@ -246,11 +246,11 @@ test('one section is made reusable, exposed, bound and published', async ({ page
       page.frameLocator('.preview-frame').locator('h2', { hasText: 'We began in a shed' }),
     ).toBeVisible();
     await page.keyboard.press('p');
-    await page.getByRole('button', { name: /^Publish 17 pages/ }).click();
+    await page.getByRole('button', { name: /^Publish 19 pages/ }).click();
     await expect(page.getByRole('row', { name: /\/sheds\/millgate/ })).toContainText(
       'the page is new',
     );
-    await page.getByRole('button', { name: 'Publish 17 pages' }).click();
+    await page.getByRole('button', { name: 'Publish 19 pages' }).click();
     await expect(page.getByText('Release 1 is live.')).toBeVisible({ timeout: 20_000 });
     await expect(page.getByText('Nothing would change')).toBeVisible();
     const refused = await request.post('/api/sites/brackenfold/releases');

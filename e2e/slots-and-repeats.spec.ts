@@ -1,4 +1,5 @@
 import { expect } from '@playwright/test';
+import { PREVIEW } from './addresses';
 import { BenchHand, ownPage } from './bench';
 import { test } from './test';
 
@@ -203,6 +204,44 @@ test('a heading stands between the items of a list where a field is another; wha
   await page.getByLabel('Repeat, at most').fill('3');
   await expect(months).toHaveText(['December 2026']);
   await bench.saved();
+});
+
+test('a long list is divided over several pages, with links from one to the next that visitors follow', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  const name = await ownPage(page, 'own-slots-and-repeats-8');
+  const path = `/${name}`;
+  await page.locator('.outline-row', { hasText: 'How it works' }).click();
+  await bench.go('repeat this over sheds');
+  await page.locator('.outline-row', { hasText: 'repeat: sheds' }).click();
+  await page.getByLabel('Repeat, at most').fill('9');
+  const each = page.getByLabel('Repeat, on each page');
+  await each.fill('4');
+  await each.press('Enter');
+  const row = page.getByRole('row', { name: /^on each page/ });
+  await expect(row).toContainText(`9 entries on 3 pages: ${path}/page/2`);
+  const sections = bench.canvas
+    .locator('main > section')
+    .filter({ has: page.locator('h2'), hasNotText: 'Good with your hands' });
+  await expect(sections).toHaveCount(4);
+  await row.getByRole('button', { name: /put links to the page before/ }).click();
+  await expect(bench.canvas.getByText('Page 1 of 3')).toBeVisible();
+  // They stand in the list of what values are read from, by the name of what they are.
+  await expect(bench.canvas.getByRole('link', { name: 'Next' })).toBeVisible();
+  await expect(bench.canvas.getByRole('link', { name: 'Previous' })).toHaveCount(0);
+  await bench.saved();
+
+  await page.goto(PREVIEW + path);
+  await page.getByRole('link', { name: 'Next' }).click();
+  await expect(page).toHaveURL(PREVIEW + path + '/page/2');
+  await expect(page.getByText('Page 2 of 3')).toBeVisible();
+  await page.getByRole('link', { name: 'Next' }).click();
+  await expect(page.locator('main h2')).toHaveCount(1 + 1);
+  await expect(page.getByRole('link', { name: 'Next' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Previous' }).click();
+  await expect(page).toHaveTitle(/ · 2\/3$/);
+  expect((await page.goto(PREVIEW + path + '/page/4'))!.status()).toBe(404);
 });
 
 test('a field is offered with what it would bring; what fits is bound for all at once', async ({

@@ -48,7 +48,7 @@ describe('a release', () => {
   test('holds a page for every address, and leaves out drafts', () => {
     expect(
       Object.keys(release.manifest).filter((file) => addressOfFile(file) !== undefined),
-    ).toHaveLength(17);
+    ).toHaveLength(19);
     expect(release.manifest['/winter/index.html']).toBeUndefined();
   });
 

@@ -141,8 +141,7 @@ describe('a list that is divided over several pages', () => {
       const data = dataOf(documents);
       const linked = new Linker().link(documents, 'all');
       const { root } = build(linked, data, undefined);
-      const first = { number: 1, path: '/sheds' };
-      expect(htmlOf(root)).toBe(write(prepare(linked, data), undefined, first));
+      expect(htmlOf(root)).toBe(write(prepare(linked, data)));
     }
   });
 
@@ -254,20 +253,49 @@ describe('links to the pages of a list', () => {
       { tag: 'p', text: 'After' },
     ],
   });
-  const planted = pagesOfList(home.nodes, 'each');
+  const planted = pagesOfList(documentsOf(shed, home), home.nodes, 'each');
   const withLinks: PageDoc = { ...home, nodes: { ...home.nodes, ...planted.nodes } };
   const shown = (documents: Documents) => compileSite(documents, means());
+  const nav = planted.root;
 
   test('stand below the list, and only where it has several', () => {
     const several = shown(documentsOf(shed, ...sheds(['as', 'at', 'au']), withLinks));
     expect(textOf(several, '/sheds')).toContain(
-      '</ul><nav aria-label="Pages"><span>Page 1 of 2</span><a href="/sheds/page/2" rel="next">Next</a></nav><p>After</p>',
+      `</ul><nav class="${nav}_all" aria-label="Pages"><span>Page 1 of 2</span><a href="/sheds/page/2" rel="next">Next</a></nav><p>After</p>`,
     );
     expect(textOf(several, '/sheds/page/2')).toContain(
-      '<nav aria-label="Pages"><a href="/sheds" rel="prev">Previous</a><span>Page 2 of 2</span></nav>',
+      `<nav class="${nav}_all" aria-label="Pages"><a href="/sheds" rel="prev">Previous</a><span>Page 2 of 2</span></nav>`,
     );
     const one = shown(documentsOf(shed, ...sheds(['as']), withLinks));
     expect(textOf(one, '/sheds')).toContain('</ul><p>After</p>');
+  });
+});
+
+describe('links to the pages of a list in a slot', () => {
+  const lines = component(
+    'lines',
+    { tag: 'section', children: [{ tag: 'ul', children: [{ slot: 'lines' }] }, { slot: 'more' }] },
+    {},
+    ['lines', 'more'],
+  );
+  const repeat = {
+    id: 'each',
+    repeat: queryOf('shed', [], [], { perPage: 2 }),
+    children: [{ tag: 'li', text: NAME }],
+  };
+
+  test.each([
+    ['lines', '</ul></section><nav'],
+    ['more', '</li><nav'],
+  ])('stand behind the instance, where the slot is in a list: %s', (slot, expected) => {
+    const home = page('all', '/', {
+      tag: 'main',
+      children: [{ component: 'lines', slots: { [slot]: [repeat] } }],
+    });
+    const { nodes } = pagesOfList(documentsOf(shed, lines, home), home.nodes, 'each');
+    const linked = { ...home, nodes: { ...home.nodes, ...nodes } };
+    const documents = documentsOf(shed, lines, ...sheds(['as', 'at', 'au']), linked);
+    expect(textOf(compileSite(documents, means()), '/')).toContain(expected);
   });
 });
 

@@ -12,5 +12,5 @@ export {
 export * from './new-entry';
 export * from './scales';
 export { LOOKS, type Look, type LookName } from './looks';
-export { pagesOfList } from './pages-of-list';
+export { pagesBranch, pagesOfList } from './pages-of-list';
 export { DIVIDED_BY, headingBetween, type HeadingBy } from './heading-between';

@@ -112,7 +112,7 @@ export function rootScope(
 }
 
 /** Of the pages that lists are divided over a canvas shows the first; where that stands is known of a page alone. */
-function leafFor({ source }: Linked, page: EntryDoc | LaterItem | undefined): Leaf {
+export function leafFor({ source }: Linked, page: EntryDoc | LaterItem | undefined): Leaf {
   if (source.kind !== 'page' || page instanceof LaterItem) return NO_LEAF;
   return { number: 1, path: pathOf(source, page) };
 }

@@ -4,7 +4,6 @@ import {
   LaterItem,
   leavesFor,
   newRun,
-  NO_LEAF,
   positionIn,
   queriedItems,
   runQuery,
@@ -43,13 +42,15 @@ import {
 import { sharedClassOf } from './look';
 import { NO_LOOK, type LookAt } from './look-at';
 import { type Test } from './varied';
-import { dataFor, instanceScope, itemScope, onLeaf, rootScope, type Scope } from './scope';
+import { dataFor, instanceScope, itemScope, leafFor, onLeaf, rootScope, type Scope } from './scope';
 
 /** A page's body, ready to be written for any entry, and what of the styles it may show. */
 export interface Template {
   /** What is left to do for each page: a string alone when nothing is. */
   readonly program: Program;
   readonly write: (entry: EntryDoc | undefined, leaf: Leaf) => WrittenLeaf;
+  /** The first of the pages that its lists are divided over. */
+  readonly first: (entry: EntryDoc | undefined) => Leaf;
   readonly used: Used;
 }
 
@@ -109,7 +110,8 @@ export function prepare(linked: Linked, site: Data): Template {
   const scope = rootScope(linked, data, page, undefined, undefined, (run) => run.leaf);
   writeNode(linked.root, scope, NO_LOOK, parts);
   const { steps: program, used } = parts;
-  return { program, used, write: writerOf(program, data, entries !== null) };
+  const first = (entry: EntryDoc | undefined) => leafFor(linked, entry);
+  return { program, used, first, write: writerOf(program, data, entries !== null) };
 }
 
 function writerOf(program: Program, data: Data, isPerEntry: boolean): Template['write'] {
@@ -128,7 +130,11 @@ function writerOf(program: Program, data: Data, isPerEntry: boolean): Template['
  * The HTML of a prepared body, for an entry where the page is made from entries.
  * @param leaf which of the pages that its lists are divided over; the first, without
  */
-export function write(template: Template, entry?: EntryDoc, leaf: Leaf = NO_LEAF): string {
+export function write(
+  template: Template,
+  entry?: EntryDoc,
+  leaf: Leaf = template.first(entry),
+): string {
   return template.write(entry, leaf).html;
 }
 

@@ -351,7 +351,7 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     const { controls } = args as { controls: { node: string }[] };
     const of = docOf(before, 'component', args['component'] as string)!;
     return controls.some(({ node }) =>
-      /"is":"(property|field|position|begins)"/.test(JSON.stringify(own(of.nodes, node))),
+      /"is":"(property|field|position|begins|leaf)"/.test(JSON.stringify(own(of.nodes, node))),
     );
   },
   'font-is-there': ({ args, before }) => {

@@ -116,6 +116,6 @@ export const demo = shipped.with(
   roll,
   ...everyKind,
   withMore('page-home', { id: 'home-roll', component: 'roll' }, signed),
-  withMore('page-about', { id: 'about-roll', component: 'roll' }),
+  withMore('page-about', { id: 'about-roll', component: 'roll' }, leaves),
   withMore('page-shed', { ...signed, values: { tone: ofEntry } }),
 );

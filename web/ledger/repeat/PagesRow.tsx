@@ -11,7 +11,7 @@ import {
 } from '@sormet/core/model';
 import { pagesOfList } from '@sormet/core/ready';
 import { leavesFor, runQuery, type Item } from '@sormet/core/value';
-import { useSync } from '../../site/SiteProvider';
+import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
 import { ValueCell } from '../../values/ValueCell';
@@ -28,6 +28,7 @@ export function PagesRow({
   selected: Selected;
   onSet: (set: SetQuery) => void;
 }): ReactNode {
+  const { documents } = useDerived();
   const sync = useSync();
   const dispatch = useAppDispatch();
   const { doc, id, node } = selected;
@@ -35,7 +36,7 @@ export function PagesRow({
   const { perPage } = node.query;
   const isInner = repeatsAround(doc, id).length > 0;
   const add = () => {
-    const planted = pagesOfList(doc.nodes, id);
+    const planted = pagesOfList(documents, doc.nodes, id);
     if (sync.edit({ name: 'place', args: { doc: doc.id, ...planted } }))
       dispatch(benchActions.select({ doc: doc.id, nodes: [planted.root] }));
   };
