@@ -209,6 +209,8 @@ export const ReleaseSummary = Type.Object(
       Type.Literal('failed'),
     ]),
     live: Type.Boolean(),
+    /** Whether it was made by itself, since the time of something had come. */
+    byItself: Type.Boolean(),
     done: Type.Integer(),
     of: Type.Integer(),
     pages: Type.Array(Planned),
@@ -218,6 +220,28 @@ export const ReleaseSummary = Type.Object(
   exact,
 );
 export type ReleaseSummary = Static<typeof ReleaseSummary>;
+
+const When = Type.Union([Type.String(), Type.Null()]);
+
+/** How an entry stands: whether visitors see it, as it is or as it was, and when it was made, changed, published first and last. */
+export const EntryStanding = Type.Object(
+  {
+    live: Type.Union([Type.Literal('same'), Type.Literal('other'), Type.Literal('not')]),
+    made: When,
+    changed: When,
+    first: When,
+    last: When,
+  },
+  exact,
+);
+export type EntryStanding = Static<typeof EntryStanding>;
+
+/** How the entries of a type stand, by id, and when what is live was published. */
+export const EntriesStanding = Type.Object(
+  { live: When, entries: Type.Record(Type.String(), EntryStanding) },
+  exact,
+);
+export type EntriesStanding = Static<typeof EntriesStanding>;
 
 /** The releases of a site, newest first. */
 export const ReleaseList = Type.Object({ releases: Type.Array(ReleaseSummary) }, exact);

@@ -139,6 +139,7 @@ export class SourcesThere {
       const of = this.read(source.of, at) ?? this.held(source.of);
       return repeat !== undefined && of ? { ...source, repeat, of } : undefined;
     }
+    if (source.is === 'today') return source;
     if (source.is === 'leaf') {
       const list = ids.get(source.repeat) ?? (target.id === clip.doc ? source.repeat : undefined);
       return list === undefined ? undefined : { ...source, repeat: list };

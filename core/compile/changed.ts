@@ -1,5 +1,16 @@
-import { own, pathsOfEntry, pathsOfPage, sameJson, type Doc, type Documents } from '../model';
-import { recordOf, tokensOfType, wordBaseOf, WORD_STYLES } from '../value';
+import {
+  claim,
+  docOf,
+  isDue,
+  NO_MOMENT,
+  own,
+  pathsOfEntry,
+  pathsOfPage,
+  sameJson,
+  type Doc,
+  type Documents,
+} from '../model';
+import { recordOf, TODAY, tokensOfType, wordBaseOf, WORD_STYLES } from '../value';
 
 /** What changed between two states: in the words of `Recorded`, and the paths where something else may stand now. */
 export interface Changed {
@@ -8,10 +19,27 @@ export interface Changed {
   readonly paths: ReadonlySet<string>;
 }
 
-/** What changed between two states, by looking only at the documents that differ. */
-export function changedBetween(before: Documents, after: Documents): Changed {
+/**
+ * What changed between two states, each at its moment, by looking only at the documents that differ and at those that are
+ * seen for some time only.
+ */
+export function changedBetween(
+  before: Documents,
+  after: Documents,
+  then = NO_MOMENT,
+  at = NO_MOMENT,
+): Changed {
   const things = new Set<string>();
   const paths = new Set<string>();
+  if (then.today !== at.today) things.add(TODAY);
+  if (then.now !== at.now)
+    for (const id of new Set([...before.claiming(claim.timed), ...after.claiming(claim.timed)])) {
+      const [old, now] = [docOf(before, 'entry', id), docOf(after, 'entry', id)];
+      if ((old && isDue(old, then)) === (now && isDue(now, at))) continue;
+      things.add(id).add('path:' + id);
+      for (const entry of [old, now]) if (entry) things.add('entries:' + entry.type);
+      for (const path of [...pathsOf(before, old), ...pathsOf(after, now)]) paths.add(path);
+    }
   for (const { id, before: old, after: now } of after.differenceFrom(before)) {
     if (old && now && readsTheSame(old, now)) continue;
     const moved = whereabouts(old) !== whereabouts(now);
@@ -74,7 +102,8 @@ function typesOfTokens(old: Doc | undefined, now: Doc | undefined): Set<string> 
 /** Everything that decides where a page or an entry is found. */
 function whereabouts(doc: Doc | undefined): string {
   if (doc?.kind === 'page') return `${doc.path} ${doc.draft} ${doc.entries}`;
-  if (doc?.kind === 'entry') return `${doc.slug} ${doc.draft} ${doc.type}`;
+  if (doc?.kind === 'entry')
+    return `${doc.slug} ${doc.draft} ${doc.type} ${doc.times?.from} ${doc.times?.until}`;
   return '';
 }
 

@@ -6,6 +6,7 @@ import {
   TEXT,
   type Address,
   type Documents,
+  type Moment,
   type Source,
 } from '../model';
 import {
@@ -52,7 +53,9 @@ export interface Means {
   readonly linker: Linker;
   /** The SHA-256 of a text as UTF-8, in hexadecimal digits: the platform has one that is faster than any of ours. */
   readonly sha256: (text: string) => string;
-  /** The data of the documents, where somebody has it already. */
+  /** The moment at which it is made; nothing where no page goes by it. */
+  readonly at?: Moment;
+  /** The data of the documents at that moment, where somebody has it already. */
   readonly data?: Data;
 }
 
@@ -66,7 +69,10 @@ export class PageCompiler {
     private readonly documents: Documents,
     private readonly means: Means,
   ) {
-    this.data = recording(means.data ?? dataOf(documents), () => this.sink);
+    this.data = recording(
+      means.data ?? dataOf(documents, undefined, undefined, means.at),
+      () => this.sink,
+    );
   }
 
   /** The CSS file that a page loads, on whatever entry. @throws when the page cannot be linked */

@@ -1,4 +1,5 @@
-import { docOf, own, type Documents } from '../model';
+import { docOf, own, type Documents, type Moment } from '../model';
+import { TODAY } from '../value';
 import { shortName } from '../edit';
 import { saidText, say, type Said } from '../said';
 import { changedBetween } from './changed';
@@ -16,14 +17,18 @@ export interface PlannedPage {
  * The addresses where a compiled site differs from what was there before, each with its reasons: the documents that
  * changed and that the page was made from.
  * @param earlier what was live, whether or not the site was compiled beside it
+ * @param at the moment at which it was compiled
  */
 export function planOf(
   compiled: CompiledSite,
   documents: Documents,
   earlier?: Earlier,
+  at?: Moment,
 ): PlannedPage[] {
   const plan: PlannedPage[] = [];
-  const { things } = earlier ? changedBetween(earlier.documents, documents) : NOTHING;
+  const { things } = earlier
+    ? changedBetween(earlier.documents, documents, earlier.at, at)
+    : NOTHING;
   for (const file of pathsThatMayDiffer(compiled, earlier)) {
     const path = addressOfFile(file);
     if (path === undefined) continue;
@@ -74,6 +79,7 @@ function reasonOf(id: string, documents: Documents, earlier: Documents): Said | 
     const type = docOf(documents, 'type', id.slice('entries:'.length));
     return say('list-changed', { of: type?.plural.toLowerCase() ?? 'entries' });
   }
+  if (id === TODAY) return say('day-changed');
   if (id.startsWith('path:') || id.startsWith('pages:')) return say('linked-address-changed');
   const [name, record] = id.split('#');
   const doc = documents.get(name!) ?? earlier.get(name!);
@@ -90,7 +96,9 @@ function reasonOf(id: string, documents: Documents, earlier: Documents): Said | 
     case 'component':
       return say('definition-changed', { component: shortName(doc.name) });
     case 'entry':
-      return say('entry-changed', { slug: doc.slug });
+      return earlier.get(doc.id) === doc
+        ? say('entry-time', { slug: doc.slug })
+        : say('entry-changed', { slug: doc.slug });
     case 'tokens':
       return say('tokens-changed');
     case 'tags':

@@ -4,9 +4,11 @@ import {
   assetPath,
   docOf,
   leafPath,
+  NO_MOMENT,
   redirectAt,
   redirectsOf,
   type Documents,
+  type Moment,
 } from '../model';
 import { changedBetween } from './changed';
 import {
@@ -24,6 +26,8 @@ import { PageCompiler, redirectHtml, type Means } from './page';
 export interface Earlier {
   readonly release: Release;
   readonly documents: Documents;
+  /** The moment at which it was made. */
+  readonly at?: Moment;
 }
 
 /** What publishing one state of a site comes to. */
@@ -86,16 +90,16 @@ export function compileSite(
   earlier?: Earlier,
   progress: (done: number, of: number) => void = () => undefined,
 ): CompiledSite {
-  const work = workOf(documents, earlier);
+  const work = workOf(documents, earlier, means.at);
   const made = makePages(documents, means, work.pages, (done) => progress(done, work.pages.length));
   return putTogether(documents, means.sha256, work, [made], earlier?.release);
 }
 
 /** The first step: what is to be done. */
-export function workOf(documents: Documents, earlier?: Earlier): Work {
-  if (earlier) return standingNow(documents, earlier);
-  const pages = addressesOf(documents).map(({ path }) => path);
-  return { pages, redirects: [...redirectsOf(documents)], gone: [] };
+export function workOf(documents: Documents, earlier?: Earlier, at = NO_MOMENT): Work {
+  if (earlier) return standingNow(documents, earlier, at);
+  const pages = addressesOf(documents, at).map(({ path }) => path);
+  return { pages, redirects: [...redirectsOf(documents, at)], gone: [] };
 }
 
 /**
@@ -114,7 +118,7 @@ export function makePages(
   const loaded: Record<string, ReleaseFile> = {};
   const texts = new Map<string, string>();
   paths.forEach((path, i) => {
-    const address = addressesAt(documents, path).at(-1);
+    const address = addressesAt(documents, path, means.at).at(-1);
     if (address) {
       let last = 1;
       for (let number = 1; number <= last; number += 1) {
@@ -178,8 +182,9 @@ export function putTogether(
 const HTML = 'text/html; charset=utf-8';
 
 /** What stands now at each path where something may be otherwise than in an earlier release. */
-function standingNow(documents: Documents, { release, documents: then }: Earlier): Work {
-  const { things, paths } = changedBetween(then, documents);
+function standingNow(documents: Documents, earlier: Earlier, at: Moment): Work {
+  const { release } = earlier;
+  const { things, paths } = changedBetween(earlier.documents, documents, earlier.at, at);
   const wanted = new Set(paths);
   for (const thing of things)
     for (const file of release.madeFrom(thing))
@@ -188,8 +193,8 @@ function standingNow(documents: Documents, { release, documents: then }: Earlier
   const redirects: [string, string][] = [];
   const gone: string[] = [];
   for (const path of [...wanted].sort()) {
-    const address = addressesAt(documents, path).at(-1);
-    const to = address ? undefined : redirectAt(documents, path);
+    const address = addressesAt(documents, path, at).at(-1);
+    const to = address ? undefined : redirectAt(documents, path, at);
     if (address) pages.push(path);
     else if (to !== undefined) redirects.push([path, to]);
     else if (release.file(fileOf(path))) gone.push(fileOf(path));

@@ -7,6 +7,7 @@ import {
   putTogether,
   Release,
   workOf,
+  type Earlier,
   type MadePages,
 } from '../compile';
 import {
@@ -17,6 +18,7 @@ import {
   readCheck,
   siteFindings,
   invariantFindings,
+  NO_MOMENT,
   type Documents,
   type EntryDoc,
 } from '../model';
@@ -25,7 +27,7 @@ import { build, Linker, prepare, write, type Built } from '../resolve';
 import { saidText } from '../said';
 import { dataOf, type Data } from '../value';
 import { htmlOf } from '../test/html';
-import { means } from '../test';
+import { means, TIMES } from '../test';
 import { demo } from '../test/law-site';
 import { pastOf, runEdits } from '../test/random-edits';
 import {
@@ -198,13 +200,19 @@ describe('whatever somebody edits', () => {
     fc.assert(
       fc.property(runs(6), (steps) => {
         const kept = means();
-        let earlier = { documents: demo, release: new Release(compileSite(demo, kept).manifest) };
-        for (const documents of statesOf(steps).slice(1)) {
-          const partial = compileSite(documents, kept, earlier);
-          const full = compileSite(documents, means());
+        let earlier: Earlier = {
+          documents: demo,
+          release: new Release(compileSite(demo, kept).manifest),
+          at: NO_MOMENT,
+        };
+        for (const [i, documents] of statesOf(steps).slice(1).entries()) {
+          // Each at a moment of its own: entries come and go between them, and days begin.
+          const at = { now: ['', ...TIMES][i % 4]!, today: ['2026-12-01', '2026-12-24'][i % 2]! };
+          const partial = compileSite(documents, { ...kept, at }, earlier);
+          const full = compileSite(documents, { ...means(), at });
           expect(hashes(partial.manifest)).toEqual(hashes(full.manifest));
           expect(partial.made + partial.kept).toBe(full.made);
-          earlier = { documents, release: new Release(partial.manifest) };
+          earlier = { documents, release: new Release(partial.manifest), at };
         }
       }),
       { numRuns: 8 },

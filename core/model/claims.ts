@@ -17,6 +17,8 @@ export const claim = {
   slug: (type: string, slug: string) => `slug ${type} ${slug}`,
   formerSlug: (type: string, slug: string) => `former slug ${type} ${slug}`,
   component: (name: string) => `component ${name}`,
+  /** Being seen for some time only. */
+  timed: 'timed',
   /** Placing a component. */
   places: (component: string) => `places ${component}`,
 } as const;
@@ -38,6 +40,7 @@ function claimsOf(doc: Doc | undefined): readonly string[] {
       return [
         claim.slug(doc.type, doc.slug),
         ...Object.keys(doc.former ?? {}).map((slug) => claim.formerSlug(doc.type, slug)),
+        ...(doc.times ? [claim.timed] : []),
       ];
     case 'component':
       return [claim.component(doc.name), ...componentsIn(doc.nodes).map(claim.places)];

@@ -4,6 +4,7 @@ import { GuideLines, Guides } from './guides';
 import { ID_PATTERN } from './ids';
 import { OrderKey } from './order';
 import { Source } from './source';
+import { TIME_ZONE_PATTERN, Times } from './times';
 import { TokenGroup } from './token-groups';
 import { Typed, TypeSpec } from './types';
 import { Attributes, Block, Declared, PlaceholderType, Query, Tree, Values } from './tree';
@@ -81,6 +82,10 @@ export const SiteDoc = document('site', {
   slug: Slug,
   /** The language of the pages. */
   language: LanguageTag,
+  /** Where it is, for what day it is: a name of the tz database of IANA; without one, in UTC. */
+  timeZone: Type.Optional(
+    Type.String({ pattern: TIME_ZONE_PATTERN, maxLength: 60, says: 'time-zone-form' }),
+  ),
   surround: Type.Union([Id, Type.Null()]),
   /** The theme of every page; without one, tokens have the values they were given. */
   theme: Type.Optional(Id),
@@ -395,6 +400,8 @@ export const EntryDoc = document('entry', {
   type: Id,
   slug: Slug,
   draft: Type.Boolean(),
+  /** When visitors see it, once it is no draft. */
+  times: Type.Optional(Times),
   /** Slugs it was once published under: its pages' addresses with them lead to the pages now. */
   former: Type.Optional(Type.Record(Slug, Type.Literal(true), { additionalProperties: false })),
   values: Type.Record(Id, Typed, { additionalProperties: false }),

@@ -7,6 +7,8 @@ export * from './format';
 export * from './types';
 export * from './addresses';
 export * from './source';
+export * from './moments';
+export * from './times';
 export * from './tree';
 export * from './chosen';
 export * from './token-groups';

@@ -132,7 +132,7 @@ function pathsThatMayClash(documents: Documents, doc: Doc): string[] {
 }
 
 function pathFindings(documents: Documents, path: string): SiteFinding[] {
-  const pages = addressesAt(documents, path, true).map(({ page }) => page);
+  const pages = addressesAt(documents, path, 'everything').map(({ page }) => page);
   return pages.slice(1).map((page, i) => ({
     doc: page.id,
     path: '/path',

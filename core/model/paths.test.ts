@@ -3,6 +3,7 @@ import {
   addressesAt,
   addressesOf,
   entryTitle,
+  NO_MOMENT,
   pageForEntries,
   pathOf,
   redirectAt,
@@ -33,7 +34,7 @@ describe('the addresses of a site', () => {
   test('leave out drafts of pages and entries, unless asked for', () => {
     const hidden = documentsOf(shed, { ...millgate, draft: true }, dunmoor, each, draft);
     expect(addressesOf(hidden).map(({ path }) => path)).toEqual(['/sheds/dunmoor']);
-    expect(addressesOf(hidden, true).map(({ path }) => path)).toEqual([
+    expect(addressesOf(hidden, 'everything').map(({ path }) => path)).toEqual([
       '/draft',
       '/sheds/dunmoor',
       '/sheds/millgate',
@@ -123,9 +124,9 @@ describe('asked for one path', () => {
         const redirects = redirectsOf(documents);
         const below = ['a', 'b', 'c'].flatMap((a) => ['a', 'b', 'c'].map((b) => `/${a}/${b}`));
         for (const path of ['/', '/a', '/b', '/c', '/a/<slug>', '/b/<slug>', ...below]) {
-          for (const drafts of [true, false])
-            expect(addressesAt(documents, path, drafts)).toEqual(
-              addressesOf(documents, drafts).filter((address) => address.path === path),
+          for (const sight of ['everything', NO_MOMENT] as const)
+            expect(addressesAt(documents, path, sight)).toEqual(
+              addressesOf(documents, sight).filter((address) => address.path === path),
             );
           expect([path, redirectAt(documents, path)]).toEqual([path, redirects.get(path)]);
         }

@@ -3,6 +3,7 @@ import { own } from './own';
 import type { Documents } from './document-set';
 import type { EntryDoc, PageDoc } from './documents';
 import { allOf, docOf } from './looking-up';
+import { isDue, NO_MOMENT, type Moment } from './moments';
 
 /** The path of a page; on a page made from entries, of this entry. */
 export function pathOf(page: PageDoc, entry?: EntryDoc): string {
@@ -39,12 +40,19 @@ export function isPerEntry(page: PageDoc): boolean {
 /** One address of a site: a page, and the entry where there is one for each. */
 export type Address = { path: string; page: PageDoc; entry?: EntryDoc };
 
-/** Every address that publishing makes, sorted by path. Drafts of pages and entries have none. */
-export function addressesOf(documents: Documents, drafts = false): Address[] {
+/** Who looks at a site: visitors at a moment, or those who work on it, who see drafts and what is not due, too. */
+export type Sight = Moment | 'everything';
+
+function isEntrySeen(entry: EntryDoc, sight: Sight): boolean {
+  return sight === 'everything' || isDue(entry, sight);
+}
+
+/** Every address that publishing makes at a moment, sorted by path. Drafts and entries that are not due have none. */
+export function addressesOf(documents: Documents, sight: Sight = NO_MOMENT): Address[] {
   const found: Address[] = [];
-  const entries = allOf(documents, 'entry').filter((entry) => drafts || !entry.draft);
+  const entries = allOf(documents, 'entry').filter((entry) => isEntrySeen(entry, sight));
   for (const page of allOf(documents, 'page')) {
-    if (page.draft && !drafts) continue;
+    if (page.draft && sight !== 'everything') continue;
     if (!isPerEntry(page)) found.push({ path: page.path, page });
     else
       for (const entry of entries) {
@@ -58,15 +66,19 @@ export function addressesOf(documents: Documents, drafts = false): Address[] {
  * The addresses with one path, in the order in which `addressesOf` gives them: one, in a sound site, or none.
  * Looks at nothing else.
  */
-export function addressesAt(documents: Documents, path: string, drafts = false): Address[] {
+export function addressesAt(
+  documents: Documents,
+  path: string,
+  sight: Sight = NO_MOMENT,
+): Address[] {
   const found: Address[] = [];
   for (const { page, slug } of pagesAt(documents, path, [claim.path])) {
-    if (page.draft && !drafts) continue;
+    if (page.draft && sight !== 'everything') continue;
     if (slug === undefined) found.push({ path, page });
     else
       for (const id of documents.claiming(claim.slug(page.entries ?? '', slug))) {
         const entry = docOf(documents, 'entry', id)!;
-        if (drafts || !entry.draft) found.push({ path, page, entry });
+        if (isEntrySeen(entry, sight)) found.push({ path, page, entry });
       }
   }
   return found;
@@ -140,8 +152,12 @@ export function pageForEntries(documents: Documents, type: string): PageDoc | un
 }
 
 /** Where one former path leads now, as `redirectsOf` says it; nothing where it is an address or never was one. */
-export function redirectAt(documents: Documents, path: string): string | undefined {
-  if (addressesAt(documents, path).length > 0) return undefined;
+export function redirectAt(
+  documents: Documents,
+  path: string,
+  at: Moment = NO_MOMENT,
+): string | undefined {
+  if (addressesAt(documents, path, at).length > 0) return undefined;
   for (const { page, slug } of pagesAt(documents, path, [claim.formerPath, claim.path])) {
     if (page.draft) continue;
     if (slug === undefined) return page.path;
@@ -149,7 +165,7 @@ export function redirectAt(documents: Documents, path: string): string | undefin
     const ids = [claim.slug, claim.formerSlug].flatMap((of) => documents.claiming(of(type, slug)));
     for (const id of ids.sort()) {
       const entry = docOf(documents, 'entry', id)!;
-      if (!entry.draft) return pathOf(page, entry);
+      if (isDue(entry, at)) return pathOf(page, entry);
     }
   }
   return undefined;
@@ -159,13 +175,13 @@ export function redirectAt(documents: Documents, path: string): string | undefin
  * Where former paths lead now: from the old path straight to the newest. A path that is an address again leads
  * nowhere else. On pages made from entries, both the page's former paths and the entry's former slugs count.
  */
-export function redirectsOf(documents: Documents): Map<string, string> {
-  const taken = new Set(addressesOf(documents).map((a) => a.path));
+export function redirectsOf(documents: Documents, at: Moment = NO_MOMENT): Map<string, string> {
+  const taken = new Set(addressesOf(documents, at).map((a) => a.path));
   const redirects = new Map<string, string>();
   const lead = (from: string, to: string) => {
     if (!taken.has(from) && !redirects.has(from)) redirects.set(from, to);
   };
-  const entries = allOf(documents, 'entry').filter(({ draft }) => !draft);
+  const entries = allOf(documents, 'entry').filter((entry) => isDue(entry, at));
   for (const page of allOf(documents, 'page')) {
     if (page.draft) continue;
     const former = formerOf(page);

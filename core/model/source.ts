@@ -123,6 +123,15 @@ export const SOURCE_SCHEMA = Type.Recursive(
       ),
       Type.Object(
         {
+          /** The day on which the page is made, or so many days after it (before it, below 0). */
+          is: Type.Literal('today'),
+          days: Type.Optional(Type.Integer({ minimum: -36500, maximum: 36500 })),
+          whenEmpty,
+        },
+        { additionalProperties: false },
+      ),
+      Type.Object(
+        {
           is: Type.Literal('expression'),
           /** CEL, in which every name is one of `names`. */
           cel: Type.String({ minLength: 1, maxLength: 2000 }),
@@ -171,14 +180,23 @@ export type PositionSource = Extract<Source, { is: 'position' }>;
 /** A source that says something of the pages a list is divided over. */
 export type LeafSource = Extract<Source, { is: 'leaf' }>;
 
-/** A source that is read from content: a field, where an item of a repeat stands, the pages a list is divided over. */
-export type Bound = Extract<Source, { is: 'field' | 'position' | 'leaf' }>;
+/** A source that says which day it is. */
+export type TodaySource = Extract<Source, { is: 'today' }>;
+
+/** A source that is read from around: a field, where an item of a repeat stands, the pages a list is divided over, the day. */
+export type Bound = Extract<Source, { is: 'field' | 'position' | 'leaf' | 'today' }>;
 
 /** The source where it is read from content; nothing for others. */
 export function boundIn(source: Source | null | undefined): Bound | undefined {
-  return source?.is === 'field' || source?.is === 'position' || source?.is === 'leaf'
-    ? source
-    : undefined;
+  switch (source?.is) {
+    case 'field':
+    case 'position':
+    case 'leaf':
+    case 'today':
+      return source;
+    default:
+      return undefined;
+  }
 }
 
 /** A source that says whether something begins with the item of a repeat. */

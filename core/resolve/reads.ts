@@ -68,6 +68,7 @@ export class ReadsBuilder {
         if (type.kind !== (source.as === 'number' ? 'number' : 'boolean')) this.data = true;
         break;
       case 'leaf':
+      case 'today':
         this.data = true;
         break;
       case 'begins':

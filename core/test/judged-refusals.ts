@@ -16,6 +16,7 @@ import {
   treeDocOf,
   type Documents,
   type Slot,
+  type Times,
   type TreeNode,
   type Font,
   type NodeId,
@@ -159,7 +160,7 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     ancestorsOf(tree.nodes, id).some((each) => tree.nodes[each]!.kind === 'repeat'),
   'repeat-not-around': readsFarRepeat,
   'contains-itself': ({ after, given }) => holdsItself(after!, given.refusal.doc!),
-  'path-twice': ({ after }) => hasTwice(addressesOf(after!, true).map(({ path }) => path)),
+  'path-twice': ({ after }) => hasTwice(addressesOf(after!, 'everything').map(({ path }) => path)),
   'slug-taken': ({ after }) =>
     hasTwice(after!.all('entry').map(({ type, slug }) => `${type} ${slug}`)),
   'component-name-taken': ({ after }) => hasTwice(after!.all('component').map(({ name }) => name)),
@@ -254,6 +255,16 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     const told = refused.about('tag') as string;
     // Plain and slow: two headings are of one family, and a list is none of theirs.
     return node?.kind === 'element' && !(headings.test(node.tag) && headings.test(told));
+  },
+  // A name that the platform refuses (ECMA-402, 6.5: IsTimeZoneOffsetString, GetAvailableNamedTimeZoneIdentifier).
+  'no-time-zone': ({ args }) => {
+    const { timeZone } = args['set'] as { timeZone: string };
+    return !Intl.supportedValuesOf('timeZone').includes(timeZone);
+  },
+  'ends-before-it-begins': ({ args, before }) => {
+    const { entries, set } = args as { entries: string[]; set: Times };
+    const { from = '', until = '' } = { ...docOf(before, 'entry', entries[0]!)?.times, ...set };
+    return until <= from;
   },
   'ids-taken': ({ args, before }) => {
     const {

@@ -15,7 +15,7 @@ import { plant, type Branch } from '../ready';
 import { blockOf } from '../style';
 import { everyKind, RARE_TOKENS } from './every-kind';
 import { signDocs, TONE } from './sign';
-import { component, queryOf } from './small-site';
+import { component, queryOf, TIMES } from './small-site';
 
 const shipped = brackenfold().documents;
 /** A definition that lists content, so that several pages ask one query. */
@@ -60,6 +60,7 @@ const leaves: Branch = {
         },
       ],
     },
+    { tag: 'time', text: { is: 'today', days: 3 } },
     ...(['before', 'next'] as const).map((as): Branch => {
       const href: Source = { is: 'leaf', repeat: 'on-leaves', as, whenEmpty: 'hide' };
       return { tag: 'a', attributes: { href }, text: as };
@@ -86,7 +87,8 @@ const toned: Doc[] = [
     .filter(({ type }) => type === 'shed')
     .map((doc, i) => {
       const tone: Typed = { type: 'choice', value: i % 2 === 0 ? 'loud' : 'calm' };
-      return { ...doc, values: { ...doc.values, tone } };
+      const times = i === 3 ? { from: TIMES[0], until: TIMES[2] } : undefined;
+      return { ...doc, ...(times ? { times } : {}), values: { ...doc.values, tone } };
     }),
 ];
 const signed: Branch = {

@@ -60,7 +60,7 @@ import { say } from '../said';
 import { feeds } from '../value';
 import { valuesOf } from './arbitrary-values';
 import { SPECS } from './every-kind';
-import { counter } from './small-site';
+import { counter, TIMES } from './small-site';
 
 /** Numbers that choose: each call takes the next, so that a run of edits is a list of numbers. */
 class Choices {
@@ -1321,6 +1321,7 @@ class Chooser {
           { name: `Site ${step}` },
           { slug: `site-${step}` },
           { language: choices.of(['en', 'de-AT'])! },
+          { timeZone: choices.of([null, 'Pacific/Auckland', 'Europe/Nowhere']) ?? null },
           { surround: component?.id ?? null },
           { surround: null },
           { theme: this.theme() ?? null },
@@ -1420,6 +1421,13 @@ class Chooser {
         return name === 'removeEntries'
           ? { name, args: { entries } }
           : { name, args: { entries, draft: choices.below(2) === 0 } };
+      }
+      case 'setTimes': {
+        const entry = this.entry();
+        if (!entry) return undefined;
+        const time = choices.of([null, ...TIMES]) ?? null;
+        const set = choices.below(2) === 0 ? { from: time } : { until: time };
+        return { name, args: { entries: [entry.id], set } };
       }
       case 'takeContent': {
         const entry = this.entry();

@@ -40,6 +40,9 @@ export const tags: TagsDoc = { id: 'tags', kind: 'tags', format: FORMAT, tags: {
 
 export const tokens: TokensDoc = { id: 'tokens', kind: 'tokens', format: FORMAT, tokens: {} };
 
+/** Instants at which entries come and go. */
+export const TIMES = ['2026-12-01T10:00Z', '2026-12-24T08:00Z', '2027-01-01T00:00Z'] as const;
+
 /** Ids that count: `a1`, `a2` … */
 export function counter(prefix: string): () => string {
   let next = 0;

@@ -3,6 +3,8 @@ import {
   addressOfContact,
   docOf,
   entryTitle,
+  isDue,
+  NO_MOMENT,
   pageForEntries,
   pathOf,
   safeAddress,
@@ -14,6 +16,7 @@ import {
   type EntryDoc,
   type Kind,
   type LinkValue,
+  type Moment,
   type SiteValues,
   type TypeDoc,
 } from '../model';
@@ -28,6 +31,8 @@ export interface Data extends SiteValues {
   /** All entries of a type that visitors may see, by id. */
   entriesOf(type: string): readonly EntryDoc[];
   type(id: string): TypeDoc | undefined;
+  /** The day on which what is read is made, as a full-date; `''` where nobody says. */
+  today(): string;
   /** The same data as a page in another language reads it; the same object for the same language. */
   inLanguage(tag: string): Data;
   /**
@@ -68,19 +73,20 @@ class DocumentsData implements Data {
     readonly unloaded: Unloaded,
     /** Whether drafts are shown too: to those who work on the site. */
     readonly drafts: boolean,
+    readonly at: Moment,
   ) {
     this.language = languageOf(documents.site.language);
   }
 
-  static of(documents: Documents, unloaded: Unloaded, drafts: boolean): DocumentsData {
+  static of(documents: Documents, unloaded: Unloaded, drafts: boolean, at: Moment): DocumentsData {
     const byType = new Map<string, EntryDoc[]>();
     for (const entry of documents.all('entry')) {
-      if (entry.draft && !drafts) continue;
+      if (!drafts && !isDue(entry, at)) continue;
       const list = byType.get(entry.type);
       if (list) list.push(entry);
       else byType.set(entry.type, [entry]);
     }
-    return new DocumentsData(documents, byType, unloaded, drafts);
+    return new DocumentsData(documents, byType, unloaded, drafts, at);
   }
 
   /** The data after a difference: only lists in which something is another are made anew. */
@@ -88,6 +94,7 @@ class DocumentsData implements Data {
     documents: Documents,
     difference: readonly DocDifference[],
     unloaded: Unloaded,
+    at: Moment,
   ): DocumentsData {
     let byType: Map<string, readonly EntryDoc[]> | undefined;
     for (const { id, before, after } of difference) {
@@ -102,11 +109,15 @@ class DocumentsData implements Data {
         byType.set(type, withEntry(byType.get(type) ?? [], id, there ? after : undefined));
       }
     }
-    return new DocumentsData(documents, byType ?? this.byType, unloaded, this.drafts);
+    return new DocumentsData(documents, byType ?? this.byType, unloaded, this.drafts, at);
   }
 
-  private isSeen({ draft }: { readonly draft: boolean }): boolean {
-    return this.drafts || !draft;
+  private isSeen(doc: Pick<EntryDoc, 'draft' | 'times'>): boolean {
+    return this.drafts || isDue(doc, this.at);
+  }
+
+  today(): string {
+    return this.at.today;
   }
 
   private read<K extends Kind>(kind: K, id: string): DocOf<K> | undefined {
@@ -188,14 +199,20 @@ class DocumentsData implements Data {
  * The data of a site's documents. Given the data of an earlier state, returns that same object when
  * nothing it reads has changed, so that a canvas can tell "same data" by identity.
  * @param unloaded what there is beside these documents, where not all of them are here
+ * @param at the moment at which it is read
  */
-export function dataOf(documents: Documents, before?: Data, unloaded = ALL_LOADED): Data {
-  return dataAfter(documents, before, unloaded, false);
+export function dataOf(
+  documents: Documents,
+  before?: Data,
+  unloaded = ALL_LOADED,
+  at = NO_MOMENT,
+): Data {
+  return dataAfter(documents, before, unloaded, false, at);
 }
 
 /** The same with drafts among it: what those see who work on the site. */
-export function dataWithDrafts(documents: Documents, before?: Data): Data {
-  return dataAfter(documents, before, ALL_LOADED, true);
+export function dataWithDrafts(documents: Documents, before?: Data, at = NO_MOMENT): Data {
+  return dataAfter(documents, before, ALL_LOADED, true, at);
 }
 
 function dataAfter(
@@ -203,12 +220,14 @@ function dataAfter(
   before: Data | undefined,
   unloaded: Unloaded,
   drafts: boolean,
+  at: Moment,
 ): Data {
-  if (!(before instanceof DocumentsData) || before.drafts !== drafts)
-    return DocumentsData.of(documents, unloaded, drafts);
+  if (!(before instanceof DocumentsData) || before.drafts !== drafts || before.at.now !== at.now)
+    return DocumentsData.of(documents, unloaded, drafts, at);
   const difference = documents.differenceFrom(before.documents);
-  const same = unloaded === before.unloaded && !difference.some(isRead);
-  return same ? before : before.after(documents, difference, unloaded);
+  const isSameDay = before.at.today === at.today;
+  const same = isSameDay && unloaded === before.unloaded && !difference.some(isRead);
+  return same ? before : before.after(documents, difference, unloaded, at);
 }
 
 /** What words ask of a shared style: whether it is there and modifies another. */
@@ -251,9 +270,12 @@ function withEntry(
 /**
  * What a reading depended on: documents by id, one record of a document that holds many as `DOCUMENT#RECORD` (a
  * token, a tag's style), lists of entries as `entries:TYPE`, the page of a type as `pages:TYPE`, and where a page or
- * an entry is found as `path:ID`; which shared styles words may have as `styles:`.
+ * an entry is found as `path:ID`; which shared styles words may have as `styles:`, which day it is as `today:`.
  */
 export type Recorded = Set<string>;
+
+/** Which day it is, among what was read. */
+export const TODAY = 'today:';
 
 /** Which shared styles words may have, among what was read. */
 export const WORD_STYLES = 'styles:';
@@ -276,6 +298,7 @@ function over(data: Data): Data {
     entry: (id) => data.entry(id),
     entriesOf: (type) => data.entriesOf(type),
     type: (id) => data.type(id),
+    today: () => data.today(),
     asset: (id) => data.asset(id),
     isWordStyle: (id) => data.isWordStyle(id),
     title: (entry) => data.title(entry),
@@ -312,6 +335,10 @@ export function recording(data: Data, into: () => Recorded): Data {
     type(id) {
       into().add(id);
       return data.type(id);
+    },
+    today() {
+      into().add(TODAY);
+      return data.today();
     },
     asset(id) {
       into().add(id);

@@ -1,5 +1,7 @@
 import {
   BOOLEAN,
+  DATE,
+  dayAfter,
   isWide,
   leafPath,
   LINK,
@@ -273,6 +275,8 @@ function read(source: Source, names: Names): Result {
       return begins(source, names);
     case 'leaf':
       return ofLeaf(source, names);
+    case 'today':
+      return { type: 'date', value: dayAfter(names.data.today(), source.days ?? 0) };
     case 'expression':
       return reckoned(source, names);
     case 'words':
@@ -589,6 +593,8 @@ export function typeOf(source: Source, names: Names): TypeSpec | undefined {
       return BOOLEAN;
     case 'leaf':
       return source.as === 'number' || source.as === 'count' ? NUMBER : LINK;
+    case 'today':
+      return DATE;
     case 'value':
       return undefined;
     case 'property': {

@@ -6,6 +6,7 @@ import { answer } from '../http/check';
 import { LARGEST_REQUEST, Problem } from '../http/problem';
 import type { ApiParts } from './api-parts';
 import { editsRouter } from './edits-router';
+import { entriesRouter } from './entries-router';
 import { filesRouter } from './files-router';
 import { fontsRouter } from './fonts-router';
 import { historyRouter } from './history-router';
@@ -26,7 +27,7 @@ export function api(parts: ApiParts): Router {
   });
   router.use('/fonts', fontsRouter());
   router.use('/sites', sitesRouter(parts));
-  for (const subject of [editsRouter, historyRouter, publishingRouter, filesRouter])
+  for (const subject of [editsRouter, entriesRouter, historyRouter, publishingRouter, filesRouter])
     router.use('/sites/:site', subject(parts));
   router.use((request) => {
     throw new Problem(

@@ -63,7 +63,7 @@ export function publishingRouter({ store, planner, publisher }: ApiParts): Route
 }
 
 function releaseSummary(row: ReleaseRow, site: SiteRow): shapes.ReleaseSummary {
-  const { id, number, revision, state, done, of, plan, error, at } = row;
+  const { id, number, revision, state, done, of, plan, error, at, byItself } = row;
   return {
     id,
     number,
@@ -73,6 +73,7 @@ function releaseSummary(row: ReleaseRow, site: SiteRow): shapes.ReleaseSummary {
     of,
     error,
     live: site.liveRelease === id,
+    byItself,
     pages: plan.map((page) => ({ ...page, reasons: [...page.reasons] })),
     at: at.toISOString(),
   };

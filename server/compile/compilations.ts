@@ -1,5 +1,5 @@
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
-import { newId } from '@sormet/core/model';
+import { newId, type Moment } from '@sormet/core/model';
 import { COMPILER } from '@sormet/core/compile';
 import { say } from '@sormet/core/said';
 import {
@@ -32,19 +32,24 @@ export class Compilations {
     private readonly patience = PATIENCE,
   ) {}
 
-  /** Asks for the compilation of a revision, unless somebody has. What nobody will read any more is taken away. */
-  async begin(wanted: Wanted): Promise<CompilationRow> {
+  /**
+   * Asks for the compilation of a revision, unless somebody has. What nobody will read any more is taken away.
+   * @param at the moment at which it is made; the one that it is now, without
+   */
+  async begin(wanted: Wanted, at?: Moment): Promise<CompilationRow> {
     const { database } = this.store;
-    const begun = await this.find(database.manager, wanted);
-    if (begun && begun.state !== 'failed') return begun;
     const { id: site, revision, liveRelease } = wanted;
+    const moment = at ?? this.store.momentOf((await this.store.stateAt(site, revision)).documents);
+    const begun = await this.find(database.manager, wanted, moment);
+    if (begun && begun.state !== 'failed') return begun;
     return database.transaction(async (manager) => {
-      await this.forget(manager, site, revision);
+      await this.forget(manager, site, revision, moment);
       const made: CompilationRow = {
         id: newId(),
         site,
         revision,
         live: liveRelease,
+        ...moment,
         compiler: COMPILER,
         state: 'making',
         done: 0,
@@ -67,7 +72,7 @@ export class Compilations {
         .returning('id')
         .execute();
       // Of two who ask at once one has asked.
-      if ((raw as unknown[]).length === 0) return (await this.find(manager, wanted))!;
+      if ((raw as unknown[]).length === 0) return (await this.find(manager, wanted, moment))!;
       await this.queue.send(manager, [{ step: 'begin', compilation: made.id }]);
       return made;
     });
@@ -76,14 +81,21 @@ export class Compilations {
   private find(
     manager: EntityManager,
     { id: site, revision, liveRelease }: Wanted,
+    { today, now }: Moment,
   ): Promise<CompilationRow | null> {
+    const live = liveRelease ?? IsNull();
     return manager
       .getRepository(CompilationEntity)
-      .findOneBy({ site, revision, compiler: COMPILER, live: liveRelease ?? IsNull() });
+      .findOneBy({ site, revision, compiler: COMPILER, live, today, now });
   }
 
   /** Takes away what was made of other revisions of a site and failed for this one, but for what a release is made of. */
-  private async forget(manager: EntityManager, site: string, revision: number): Promise<void> {
+  private async forget(
+    manager: EntityManager,
+    site: string,
+    revision: number,
+    { today, now }: Moment,
+  ): Promise<void> {
     await manager
       .getRepository(CompilationEntity)
       .createQueryBuilder()
@@ -91,8 +103,9 @@ export class Compilations {
       .where({ site })
       .andWhere(
         // What another version of the compiler began, no worker of this one ends.
-        `(compiler <> :compiler OR state = 'failed' OR (state = 'done' AND revision <> :revision))`,
-        { revision, compiler: COMPILER },
+        `(compiler <> :compiler OR state = 'failed'
+           OR (state = 'done' AND (revision <> :revision OR at_today <> :today OR at_now <> :now)))`,
+        { revision, compiler: COMPILER, today, now },
       )
       .andWhere(
         `NOT EXISTS (SELECT 1 FROM releases r WHERE r.compilation = compilations.id AND r.state IN ('waiting', 'making'))`,

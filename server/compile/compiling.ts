@@ -11,7 +11,7 @@ import {
   type Earlier,
   type MadePages,
 } from '@sormet/core/compile';
-import type { Documents } from '@sormet/core/model';
+import type { Documents, Moment } from '@sormet/core/model';
 import type { Said } from '@sormet/core/said';
 import {
   CompilationEntity,
@@ -34,6 +34,8 @@ const KEPT_RELEASES = 10;
 /** A release that is live, as the next one is compared with it. */
 export interface Live extends Earlier {
   readonly id: string;
+  readonly revision: number;
+  readonly at: Moment;
   readonly compiler: number;
 }
 
@@ -60,12 +62,12 @@ export class Compiling {
     if (!row || row.left !== null) return NOTHING;
     const { documents } = await this.store.stateAt(row.site, row.revision);
     const live = await this.liveOf(row);
-    const work = workOf(documents, beside(live));
+    const work = workOf(documents, beside(live), momentIn(row));
     const parts: string[][] = [];
     for (let at = 0; at < work.pages.length; at += PART_PAGES)
       parts.push(work.pages.slice(at, at + PART_PAGES));
     if (parts.length <= 1) {
-      const made = this.pages(row.site, documents, parts[0] ?? []);
+      const made = this.pages(row, documents, parts[0] ?? []);
       const ended = this.ended(row, documents, live, { ...row, work }, [made]);
       return (manager) => ended(manager, made.texts);
     }
@@ -100,7 +102,7 @@ export class Compiling {
     )) as { paths: string[] }[];
     if (!row || !there) return NOTHING;
     const { documents } = await this.store.stateAt(row.site, row.revision);
-    const { texts, ...made } = this.pages(row.site, documents, there.paths);
+    const { texts, ...made } = this.pages(row, documents, there.paths);
     return async (manager) => {
       const [rows] = (await manager.query(
         `UPDATE compilation_parts SET made = $3 WHERE compilation = $1 AND number = $2 AND made IS NULL RETURNING number`,
@@ -157,7 +159,14 @@ export class Compiling {
       .getRepository(ReleaseEntity)
       .findOneByOrFail({ id });
     const { documents } = await this.store.stateAt(site, row.revision);
-    const live = { id, compiler: row.compiler, documents, release: new Release(row.manifest) };
+    const live = {
+      id,
+      revision: row.revision,
+      compiler: row.compiler,
+      documents,
+      release: new Release(row.manifest),
+      at: momentIn(row),
+    };
     this.lives.set(id, live);
     return live;
   }
@@ -168,12 +177,19 @@ export class Compiling {
       .findOneBy({ id, state: 'making', compiler: COMPILER });
   }
 
-  private pages(site: string, documents: Documents, paths: readonly string[]): MadePages {
-    return makePages(documents, { ...this.store.reading(site, documents), sha256 }, paths);
+  /** Says that a release is as it would be made at another moment. */
+  async letStand(manager: EntityManager, release: string, at: Moment): Promise<void> {
+    await manager.getRepository(ReleaseEntity).update({ id: release }, { ...at });
+    this.lives.delete(release);
+  }
+
+  private pages(row: CompilationRow, documents: Documents, paths: readonly string[]): MadePages {
+    const reading = this.store.reading(row.site, documents, momentIn(row));
+    return makePages(documents, { ...reading, sha256 }, paths);
   }
 
   private ended(
-    { id }: CompilationRow,
+    row: CompilationRow,
     documents: Documents,
     live: Live | undefined,
     { work }: Pick<CompilationRow, 'work'>,
@@ -181,7 +197,8 @@ export class Compiling {
   ): (manager: EntityManager, texts: ReadonlyMap<string, string>) => Promise<void> {
     const before = beside(live);
     const compiled = putTogether(documents, sha256, work!, parts, before?.release);
-    const plan = planOf(compiled, documents, live);
+    const plan = planOf(compiled, documents, live, momentIn(row));
+    const { id } = row;
     return async (manager, texts) => {
       const { affected } = await manager.getRepository(CompilationEntity).update(
         { id, state: 'making' },
@@ -211,6 +228,11 @@ export class Compiling {
         );
     };
   }
+}
+
+/** The moment at which a release or what it is made of was made. */
+export function momentIn({ today, now }: Pick<CompilationRow, 'today' | 'now'>): Moment {
+  return { today, now };
 }
 
 const NO_TEXTS: ReadonlyMap<string, string> = new Map();

@@ -1,5 +1,6 @@
 import { In, type EntityManager } from 'typeorm';
 import { COMPILER, Release, type Manifest } from '@sormet/core/compile';
+import { newId } from '@sormet/core/model';
 import { say, type Said } from '@sormet/core/said';
 import {
   CompilationEntity,
@@ -16,7 +17,8 @@ import { unsafeInSvg } from '../files/clean-svg';
 import { PART_BYTES, storedAmong, wholeFile } from '../files/stored-files';
 import { CHANNEL } from '../live/channel';
 import type { Compilations, Wanted } from './compilations';
-import { NOTHING, type Compiling, type Ending } from './compiling';
+import { momentIn, NOTHING, type Compiling, type Ending } from './compiling';
+import { newlyPublished, notePublished } from './published-entries';
 
 /** What is said of a release whose site went away under it. */
 const SITE_REMOVED = say('site-removed');
@@ -48,24 +50,43 @@ export class Releasing {
     const made = await database
       .getRepository(CompilationEntity)
       .findOneBy({ id: row.compilation ?? '', compiler: COMPILER });
-    if (!made) return this.anew(id, { ...site, revision: row.revision });
+    if (!made) return this.anew(id, { ...site, revision: row.revision }, row);
     if (made.state === 'making') return NOTHING;
     if (made.state === 'failed')
       return (manager) => failRelease(manager, id, made.error ?? say('failed-too-often'));
-    if (made.plan.length === 0) return (manager) => failRelease(manager, id, NOTHING_TO_PUBLISH);
+    if (made.plan.length === 0)
+      return row.byItself
+        ? this.needless(row, made)
+        : (manager) => failRelease(manager, id, NOTHING_TO_PUBLISH);
     return this.ended(row, made);
   }
 
   /** Has the pages of a release made again; when they are, it is ended. */
-  private async anew(release: string, wanted: Wanted): Promise<Ending> {
-    const { id, state } = await this.compilations.begin(wanted);
+  private async anew(
+    release: string,
+    wanted: Wanted,
+    { byItself, ...row }: ReleaseRow,
+  ): Promise<Ending> {
+    const at = byItself ? momentIn(row) : undefined;
+    const { id, state } = await this.compilations.begin(wanted, at);
     return async (manager) => {
       await manager.getRepository(ReleaseEntity).update({ id: release }, { compilation: id });
       if (state !== 'making') await this.compilations.look(manager, [release]);
     };
   }
 
-  private async ended({ id, site }: ReleaseRow, made: CompilationRow): Promise<Ending> {
+  /** What nobody asked for and changes nothing was no release: what is live stands as it is. */
+  private needless({ id }: ReleaseRow, made: CompilationRow): Promise<Ending> {
+    return Promise.resolve(async (manager) => {
+      await manager.getRepository(ReleaseEntity).delete({ id, state: In(UNDER_WAY) });
+      if (made.live !== null) await this.compiling.letStand(manager, made.live, momentIn(made));
+    });
+  }
+
+  private async ended({ id, site, revision }: ReleaseRow, made: CompilationRow): Promise<Ending> {
+    const { documents } = await this.store.stateAt(site, revision);
+    const before = await this.compiling.liveOf(made);
+    const entries = newlyPublished(documents, momentIn(made), before);
     const base = await this.compiling.liveOf({ site: made.site, live: made.base });
     const changes = new Map(made.changes.map(([path, file]) => [path, file ?? undefined]));
     const manifest = (base?.release ?? Release.none).with(changes);
@@ -91,14 +112,47 @@ export class Releasing {
           of: made.of,
           manifest: manifest,
           plan: made.plan,
-          at: new Date(),
+          at: this.store.clock(),
+          ...momentIn(made),
           compiler: COMPILER,
           error: null,
         },
       );
+      await notePublished(manager, site, entries, this.store.clock());
       await makeLive(manager, held, id);
     };
   }
+}
+
+/** Asks for a release of a compilation: its row, which says how far it is. The site is held by the transaction. */
+export async function askFor(
+  manager: EntityManager,
+  made: CompilationRow,
+  { revision, byItself, at }: Pick<ReleaseRow, 'revision' | 'byItself' | 'at'>,
+): Promise<ReleaseRow> {
+  const releases = manager.getRepository(ReleaseEntity);
+  const { site } = made;
+  const last = await releases.findOne({ where: { site }, order: { number: 'DESC' } });
+  const row: ReleaseRow = {
+    id: newId(),
+    site,
+    number: (last?.number ?? 0) + 1,
+    revision,
+    // Its pages may be in the making since before there was a release.
+    state: made.left === null ? 'waiting' : 'making',
+    done: made.done,
+    of: made.of,
+    plan: made.plan,
+    manifest: {},
+    error: null,
+    at,
+    compiler: COMPILER,
+    compilation: made.id,
+    ...momentIn(made),
+    byItself,
+  };
+  await releases.insert(row);
+  return row;
 }
 
 /** Ends a release that cannot be made, with what people are told of it. */

@@ -7,10 +7,13 @@ import { Compilations } from './compilations';
 import { Compiling, type Ending } from './compiling';
 import { WORK, type CompileQueue, type Step, type Taken } from './queue';
 import { failRelease, Releasing } from './releasing';
+import { Timed } from './timed';
 import { WORKER_LOCKS } from './worker-locks';
 
 /** How long a worker that has nothing to do waits before it looks by itself, in ms. */
 const LOOK_AGAIN = 2000;
+/** How often it is looked whether something is to be published by itself, in ms. */
+const LOOK_AT_TIME = 10_000;
 /** How long to wait before the database is tried again, in ms. */
 const AGAIN = 1000;
 /** How long it is waited for a connection, in ms. */
@@ -26,6 +29,7 @@ const FAILED_TOO_OFTEN = say('failed-too-often');
 export class Worker {
   private readonly compiling: Compiling;
   private readonly releasing: Releasing;
+  private readonly timed: Timed;
   private client: Client | undefined;
   /** What it is known by: another with each connection. */
   private key = 0;
@@ -41,7 +45,9 @@ export class Worker {
     private readonly url: string,
   ) {
     this.compiling = new Compiling(store, queue);
-    this.releasing = new Releasing(store, this.compiling, new Compilations(store, queue));
+    const compilations = new Compilations(store, queue);
+    this.releasing = new Releasing(store, this.compiling, compilations);
+    this.timed = new Timed(store, this.compiling, compilations);
   }
 
   /** @throws when there is no connection to be had */
@@ -88,6 +94,7 @@ export class Worker {
 
   private async work(): Promise<void> {
     let looked = 0;
+    let timed = 0;
     while (!this.closed) {
       const woken = this.woken();
       try {
@@ -95,6 +102,10 @@ export class Worker {
         if (Date.now() - looked > LOOK_AGAIN / 2) {
           looked = Date.now();
           await this.takeUpLost();
+        }
+        if (Date.now() - timed > LOOK_AT_TIME) {
+          timed = Date.now();
+          await this.timed.look();
         }
         await this.settleFailed();
         const taken = await this.queue.take(this.key);

@@ -15,6 +15,7 @@ import { FileParts1764500000000 } from './file-parts-table';
 import { FirstTables1764000000000 } from './first-tables';
 import { HistoryDocuments1764400000000 } from './history-documents-table';
 import { Keyframes1764200000000 } from './keyframes-table';
+import { Moments1765000000000 } from './moment-columns';
 import { RemovedSites1764300000000 } from './removed-sites';
 import { Standing1764600000000 } from './standing-column';
 import { UsesAnew1764700000000 } from './uses-anew';
@@ -60,6 +61,7 @@ export async function connect(url: string, migrate = true): Promise<DataSource> 
       UsesAnew1764700000000,
       Compilations1764800000000,
       CodesForSentences1764900000000,
+      Moments1765000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

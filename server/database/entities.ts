@@ -126,6 +126,11 @@ export interface ReleaseRow {
   compiler: number;
   /** What it takes its pages from, while it is not ended. */
   compilation: string | null;
+  /** The moment at which it was made (see `Moment`). */
+  today: string;
+  now: string;
+  /** Whether it was made by itself, since the time of something had come. */
+  byItself: boolean;
 }
 
 export const ReleaseEntity = new EntitySchema<ReleaseRow>({
@@ -145,6 +150,9 @@ export const ReleaseEntity = new EntitySchema<ReleaseRow>({
     at: { type: 'timestamptz' },
     compiler: { type: 'int' },
     compilation: { type: 'text', nullable: true },
+    today: { type: 'text', name: 'at_today' },
+    now: { type: 'text', name: 'at_now' },
+    byItself: { type: 'boolean', name: 'by_itself' },
   },
 });
 
@@ -155,6 +163,9 @@ export interface CompilationRow {
   revision: number;
   /** The release it is compared with. */
   live: string | null;
+  /** The moment at which it is made (see `Moment`). */
+  today: string;
+  now: string;
   compiler: number;
   state: 'making' | 'done' | 'failed';
   /** How many pages are made, and how many there are to make. */
@@ -181,6 +192,8 @@ export const CompilationEntity = new EntitySchema<CompilationRow>({
     site: { type: 'text' },
     revision: { type: 'int' },
     live: { type: 'text', nullable: true },
+    today: { type: 'text', name: 'at_today' },
+    now: { type: 'text', name: 'at_now' },
     compiler: { type: 'int' },
     state: { type: 'text' },
     done: { type: 'int' },

@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import { In, IsNull, type DataSource, type EntityManager } from 'typeorm';
-import { Documents, FORMAT, sameJson, upgraded } from '@sormet/core/model';
+import { Documents, FORMAT, momentOf, sameJson, upgraded, type Moment } from '@sormet/core/model';
 import { applyChanges, inverse, touched, type Change, type Past } from '@sormet/core/edit';
 import { Linker } from '@sormet/core/resolve';
 import { dataOf, type Data } from '@sormet/core/value';
@@ -30,15 +30,28 @@ export class SiteStore {
     max: MOST_SITES,
   });
 
-  constructor(readonly database: DataSource) {}
+  /** @param clock what says which time it is; another in tests */
+  constructor(
+    readonly database: DataSource,
+    readonly clock: () => Date = () => new Date(),
+  ) {}
 
-  /** What reads a state of a site, sharing with what read another state of it all that did not change. */
-  reading(site: string, documents: Documents): { linker: Linker; data: Data } {
+  /** The moment that it is now for a state of a site. */
+  momentOf(documents: Documents): Moment {
+    return momentOf(documents, this.clock());
+  }
+
+  /** What reads a state of a site at a moment, sharing with what read another state of it all that did not change. */
+  reading(
+    site: string,
+    documents: Documents,
+    at: Moment,
+  ): { linker: Linker; data: Data; at: Moment } {
     const before = this.readings.get(site);
     const linker = before?.linker ?? new Linker();
-    const data = dataOf(documents, before?.data);
+    const data = dataOf(documents, before?.data, undefined, at);
     this.readings.set(site, { linker, data });
-    return { linker, data };
+    return { linker, data, at };
   }
 
   /** The site of this id, or `null`: one that was removed is none. */

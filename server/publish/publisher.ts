@@ -1,13 +1,11 @@
 import { In, type EntityManager } from 'typeorm';
-import { newId } from '@sormet/core/model';
-import { COMPILER } from '@sormet/core/compile';
 import { say } from '@sormet/core/said';
 import { CompilationEntity, ReleaseEntity, type ReleaseRow } from '../database/entities';
 import { heldSite } from '../database/held-site';
 import type { SiteStore } from '../database/site-store';
 import { Problem } from '../http/problem';
 import type { Compilations } from '../compile/compilations';
-import { makeLive, NOTHING_TO_PUBLISH, UNDER_WAY } from '../compile/releasing';
+import { askFor, makeLive, NOTHING_TO_PUBLISH, UNDER_WAY } from '../compile/releasing';
 
 /** How often it is begun again when what is live changed meanwhile. */
 const TRIES = 3;
@@ -50,25 +48,9 @@ export class Publisher {
           .getRepository(CompilationEntity)
           .findOne({ where: { id }, lock: { mode: 'for_no_key_update' } });
         if (!there || there.state === 'failed') return undefined;
-        const releases = manager.getRepository(ReleaseEntity);
-        const last = await releases.findOne({ where: { site: siteId }, order: { number: 'DESC' } });
-        const row: ReleaseRow = {
-          id: newId(),
-          site: siteId,
-          number: (last?.number ?? 0) + 1,
-          revision: site.revision,
-          // Its pages may be in the making since before there was a release.
-          state: there.left === null ? 'waiting' : 'making',
-          done: there.done,
-          of: there.of,
-          plan: there.plan,
-          manifest: {},
-          error: null,
-          at: new Date(),
-          compiler: COMPILER,
-          compilation: id,
-        };
-        await releases.insert(row);
+        const { revision } = site;
+        const at = this.store.clock();
+        const row = await askFor(manager, there, { revision, byItself: false, at });
         await this.compilations.look(manager, [row.id]);
         return row;
       });

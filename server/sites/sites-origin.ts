@@ -148,9 +148,9 @@ class Previews {
   private async page(site: KnownSite, path: string): Promise<string | undefined> {
     const { documents } = await this.store.stateAt(site.id, site.revision);
     const leaf = leafAt(path);
-    const [address] = addressesAt(documents, leaf?.path ?? path, true);
+    const [address] = addressesAt(documents, leaf?.path ?? path, 'everything');
     if (!address) return undefined;
-    const reading = this.store.reading(site.id, documents);
+    const reading = this.store.reading(site.id, documents, this.store.momentOf(documents));
     const number = leaf?.number ?? 1;
     const compiler = new PageCompiler(documents, { ...reading, sha256 });
     const { html, css, leaves } = compiler.compile(address, number);

@@ -19,6 +19,8 @@ import { tidySites } from '../tidy-sites';
 import { upgradeSites } from '../upgrade-sites';
 import { Compilations } from '../compile/compilations';
 import { CompileQueue } from '../compile/queue';
+import { Compiling } from '../compile/compiling';
+import { Timed } from '../compile/timed';
 import { Worker } from '../compile/worker';
 import { Planner } from '../publish/plan';
 import { Publisher } from '../publish/publisher';
@@ -48,6 +50,10 @@ export interface TestServer {
   stopWorkers(): Promise<void>;
   readonly live: LiveChanges;
   readonly published: LiveReleases;
+  /** What says which time it is; nothing for the machine's own. */
+  setClock(instant: string | undefined): void;
+  /** Looks whether something is to be published by itself, as workers do now and then. */
+  lookAtTime(): Promise<void>;
   stop(): Promise<void>;
 }
 
@@ -67,13 +73,15 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
   const url = addressOf(base, name);
   if (stored !== undefined) await inDatabase(url, stored);
   const database = await connect(url);
-  const store = await begin(database);
+  let set: string | undefined;
+  const clock = () => (set === undefined ? new Date() : new Date(set));
+  const store = await begin(database, clock);
   const live = new LiveChanges(url);
   const queue = new CompileQueue(database, url, true);
   const compilations = new Compilations(store, queue);
   const workers: Worker[] = [];
   const startWorker = async () => {
-    const storeOfItsOwn = new SiteStore(database);
+    const storeOfItsOwn = new SiteStore(database, clock);
     const worker = new Worker(storeOfItsOwn, queue, url);
     await worker.start();
     workers.push(worker);
@@ -134,6 +142,10 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
     stopWorkers,
     live,
     published,
+    setClock(instant) {
+      set = instant;
+    },
+    lookAtTime: () => new Timed(store, new Compiling(store, queue), compilations).look(),
     send(edit, seen = first, id = newId(), past) {
       const changes = runEdit(seen, edit, past);
       if (isRefusal(changes)) throw new Error(saidText(changes.refused));
@@ -160,9 +172,9 @@ export async function startTestServer(stored?: string): Promise<TestServer> {
 const addressOf = (base: string, name: string) => base.replace(/\/[^/]*$/, '/' + name);
 
 /** What a server does with its database when it begins. */
-async function begin(database: DataSource): Promise<SiteStore> {
+async function begin(database: DataSource, clock?: SiteStore['clock']): Promise<SiteStore> {
   await loadDemo(database, brackenfold);
-  const store = new SiteStore(database);
+  const store = new SiteStore(database, clock);
   await upgradeSites(store);
   await tidySites(store);
   await database.transaction(keepKeyframes);

@@ -1,5 +1,6 @@
 import type { Doc } from '@sormet/core/model';
 import type {
+  EntriesStanding,
   FileAnswer,
   HistoryEntry,
   HistoryLine,
@@ -118,6 +119,9 @@ export const api = {
       stretch: string | null;
     },
   ) => post<{ revision: number }>(`/sites/${id}/edits`, edit),
+  /** How the entries of a type stand: published as they are, changed since, not yet. */
+  standing: (id: string, type: string) =>
+    request<EntriesStanding>(`/sites/${id}/types/${type}/standing`),
   plan: (id: string) => request<PlanAnswer>(`/sites/${id}/plan`),
   releases: (id: string) => request<{ releases: ReleaseSummary[] }>(`/sites/${id}/releases`),
   release: (id: string, release: string) =>

@@ -1,4 +1,4 @@
-import { Documents, treeDocOf, type EntryDoc } from '@sormet/core/model';
+import { Documents, momentOf, treeDocOf, type EntryDoc } from '@sormet/core/model';
 import { Reach } from '@sormet/core/reach';
 import { build, Linker, type Built, type Picks } from '@sormet/core/resolve';
 import { dataOf, dataWithDrafts, type Data } from '@sormet/core/value';
@@ -30,7 +30,8 @@ export class Deriving {
   from(documents: Documents): Derived {
     if (this.last?.documents === documents) return this.last;
     this.reach.updateAll(this.last?.documents ?? Documents.none, documents);
-    const data = dataOf(documents, this.last?.data);
+    const at = momentOf(documents, new Date());
+    const data = dataOf(documents, this.last?.data, undefined, at);
     this.last = {
       documents,
       data,
@@ -44,7 +45,10 @@ export class Deriving {
 
   private draftsOf(documents: Documents): Data {
     if (this.drafts?.documents !== documents)
-      this.drafts = { documents, data: dataWithDrafts(documents, this.drafts?.data) };
+      this.drafts = {
+        documents,
+        data: dataWithDrafts(documents, this.drafts?.data, momentOf(documents, new Date())),
+      };
     return this.drafts.data;
   }
 

@@ -17,7 +17,7 @@ import {
 import { nodeName, repeatedType } from '@sormet/core/edit';
 import { feeds } from '@sormet/core/value';
 import { dividedLists } from '@sormet/core/resolve';
-import { LEAF_WORDS, POSITION_WORDS } from '../words';
+import { LEAF_WORDS, OFTEN_ASKED, POSITION_WORDS, todayWords } from '../words';
 
 /** A field that can be bound: how people see it, and the source it makes. */
 export interface FittingField {
@@ -30,9 +30,14 @@ export interface FittingField {
 
 /** What tells things to bind to apart. */
 export function boundKey(source: Bound): string {
-  return JSON.stringify(
-    source.is === 'field' ? [source.from, source.path] : [source.is, source.repeat, source.as],
-  );
+  switch (source.is) {
+    case 'field':
+      return JSON.stringify([source.from, source.path]);
+    case 'today':
+      return JSON.stringify([source.is, source.days ?? 0]);
+    default:
+      return JSON.stringify([source.is, source.repeat, source.as]);
+  }
 }
 
 /** The fields that may feed a type where a node stands, of the page's entry and of the repeats around; only those that fit. */
@@ -94,6 +99,16 @@ export function fittingFields(
       const group = `the pages of ${nodeName(documents, doc.nodes[repeat]!, doc)}`;
       found.push({ key: boundKey(source), label: LEAF_WORDS[as], group, source });
     }
+  if (feeds('date', type.kind))
+    for (const days of OFTEN_ASKED) {
+      const source: Bound = {
+        is: 'today',
+        ...(days === 0 ? {} : { days }),
+        whenEmpty: 'default',
+      };
+      const label = todayWords(source);
+      found.push({ key: boundKey(source), label, group: 'the day it is', source });
+    }
   return found;
 }
 
@@ -110,6 +125,7 @@ function isOfAnotherChoice(given: TypeSpec, wanted: TypeSpec): boolean {
 /** How a bound field is named: `shed · name`. */
 export function fieldLabel(documents: Documents, doc: TreeDoc, source: Bound): string {
   if (source.is === 'position') return POSITION_WORDS[source.as];
+  if (source.is === 'today') return todayWords(source);
   if (source.is === 'leaf')
     return own(doc.nodes, source.repeat) ? LEAF_WORDS[source.as] : 'a list that is gone';
   let typeId =

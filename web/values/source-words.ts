@@ -20,6 +20,7 @@ export function sourceWords(documents: Documents, doc: TreeDoc, source: Source):
     case 'field':
     case 'position':
     case 'leaf':
+    case 'today':
       return fieldLabel(documents, doc, source);
     case 'begins':
       return `whether ${comparedWords(documents, doc, source.of)} is another than before`;

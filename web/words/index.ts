@@ -1,12 +1,14 @@
 export { chosenOptions } from './chosen-options';
 export { count } from './count';
 export { datePartWords } from './divided-words';
+export { OFTEN_ASKED, todayWords } from './today-words';
 export { LEAF_WORDS } from './leaf-words';
 export { POSITION_WORDS } from './position-words';
 export { KIND_WORDS, typeWords } from './kind-words';
 export { languageName, languageSample } from './language-words';
 export { madeWords } from './made-words';
 export { momentWords } from './moment';
+export { clockTime, instantAt, zonedDay, zonedWords } from './zoned-time';
 export { componentWords, documentWords, namesOf } from './names';
 export { optionReachWords, reachWords, shortReach } from './reach-words';
 export { slotWordsOf } from './slot-words';

@@ -1,5 +1,15 @@
 import { Type } from '@sinclair/typebox';
-import { claim, docOf, type Documents, EntryDoc, LARGEST_EDIT, own, Typed } from '../../model';
+import {
+  claim,
+  docOf,
+  type Documents,
+  EntryDoc,
+  Instant,
+  LARGEST_EDIT,
+  own,
+  type Times,
+  Typed,
+} from '../../model';
 import { say } from '../../said';
 import { exact, Id } from '../args';
 import { change, type Change, changeTo } from '../changes';
@@ -144,6 +154,54 @@ export const setDrafts = defineEdit({
         ? entryName(documents, only!)
         : say('entries-counted', { many: entries.length });
     return draft ? say('made-draft', { what }) : say('made-ready', { what });
+  },
+});
+
+/** Says from when and until when visitors see some entries, once they are no drafts; `null` for no such time. */
+export const setTimes = defineEdit({
+  args: Type.Object(
+    {
+      entries: Type.Array(Id, { ...SEVERAL, uniqueItems: true }),
+      set: Type.Union([
+        Type.Object({ from: Type.Union([Instant, Type.Null()]) }, exact),
+        Type.Object({ until: Type.Union([Instant, Type.Null()]) }, exact),
+      ]),
+    },
+    exact,
+  ),
+  run(documents, { entries, set }) {
+    const changes: Change[] = [];
+    for (const entry of entries) {
+      const doc = docOf(documents, 'entry', entry);
+      if (!doc) return gone('the-entry', entry);
+      const times: Times = { ...doc.times };
+      for (const which of ['from', 'until'] as const) {
+        const time = (set as Partial<Record<typeof which, string | null>>)[which];
+        if (time === null) delete times[which];
+        else if (time !== undefined) times[which] = time;
+      }
+      if (times.from !== undefined && times.until !== undefined && times.until <= times.from)
+        return refuse(say('ends-before-it-begins'), entry, '/times');
+      changes.push(
+        ...changeTo(
+          documents,
+          entry,
+          ['times'],
+          Object.keys(times).length === 0 ? undefined : times,
+        ),
+      );
+    }
+    return changes;
+  },
+  told: (documents, { entries, set }) => {
+    const what =
+      entries.length === 1
+        ? entryName(documents, entries[0]!)
+        : say('entries-counted', { many: entries.length });
+    const [which, time] =
+      'from' in set ? (['from', set.from] as const) : (['until', set.until] as const);
+    if (time === null) return say(which === 'from' ? 'no-beginning' : 'no-end', { what });
+    return say(which === 'from' ? 'set-beginning' : 'set-end', { what, time });
   },
 });
 

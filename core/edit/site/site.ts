@@ -1,11 +1,21 @@
 import { Type } from '@sinclair/typebox';
-import { docOf, isTheme, own, SiteDoc } from '../../model';
+import {
+  DEFAULT_ZONE,
+  docOf,
+  isTheme,
+  isTimeZone,
+  own,
+  SiteDoc,
+  TIME_ZONE_PATTERN,
+} from '../../model';
 import { say } from '../../said';
 import { exact, Id, Label } from '../args';
 import { changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
 import { componentName } from '../names';
 import { themeName } from '../style/themes';
+
+const TimeZone = Type.String({ pattern: TIME_ZONE_PATTERN, maxLength: 60, says: 'time-zone-form' });
 
 /** Sets what is said of the site as a whole. */
 export const setSite = defineEdit({
@@ -15,6 +25,7 @@ export const setSite = defineEdit({
         Type.Object({ name: Label }, exact),
         Type.Object({ slug: SiteDoc.properties.slug }, exact),
         Type.Object({ language: SiteDoc.properties.language }, exact),
+        Type.Object({ timeZone: Type.Union([TimeZone, Type.Null()]) }, exact),
         Type.Object({ surround: Type.Union([Id, Type.Null()]) }, exact),
         Type.Object({ theme: Type.Union([Id, Type.Null()]) }, exact),
         Type.Object({ icon: Type.Union([Id, Type.Null()]) }, exact),
@@ -29,6 +40,8 @@ export const setSite = defineEdit({
       return gone('the-picture', id);
     if ('theme' in set && set.theme !== null && !isTheme(documents.tokens.themes, set.theme))
       return gone('the-theme', id);
+    if ('timeZone' in set && set.timeZone !== null && !isTimeZone(set.timeZone))
+      return refuse(say('no-time-zone', { zone: set.timeZone }), id, '/timeZone');
     // Only whether there is a surround is said by none: an icon that is taken away is not there.
     const now = member === 'surround' ? value : (value?.trim() ?? undefined);
     return changeTo(documents, id, [member], now);
@@ -44,6 +57,7 @@ export const setSite = defineEdit({
         : say('put-site-in-theme', { theme: themeName(documents, set.theme) });
     const [member, value] = Object.entries(set)[0]!;
     if (member === 'icon') return say('set-icon');
+    if ('timeZone' in set) return say('set-time-zone', { zone: set.timeZone ?? DEFAULT_ZONE });
     const what = member === 'slug' ? say('the-address-of-site') : member;
     return say('set-of-site', { what, value: value ?? '' });
   },

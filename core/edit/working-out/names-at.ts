@@ -15,6 +15,7 @@ import {
   type Typed,
   type TypeSpec,
   BOOLEAN,
+  DATE,
   LEAF_PARTS,
   LINK,
   NUMBER,
@@ -105,6 +106,7 @@ export function namesAt(
         { is: 'position', repeat, as },
       );
   });
+  add('today', 'today', DATE, { is: 'today' });
   dividedLists(doc).forEach((repeat, i) => {
     const name = nodeName(documents, doc.nodes[repeat]!, doc).toLowerCase();
     for (const as of LEAF_PARTS)

@@ -28,6 +28,7 @@ const SOURCES: Sources = {
   field: (source, on) => withPath(source, on),
   position: (source) => source,
   leaf: (source) => source,
+  today: (source) => source,
   begins: (source, on, at) => {
     const of = mapSource(source.of, on, at);
     return of === source.of ? source : of && { ...source, of };

@@ -8,6 +8,8 @@ export const FORMS = {
   'folder-form': {},
   'colour-form': {},
   'date-form': {},
+  'instant-form': {},
+  'time-zone-form': {},
   'no-spaces-form': {},
   'mail-form': {},
   'telephone-form': {},

@@ -2,6 +2,8 @@
 export const REFUSALS = {
   'id-taken': {},
   'ids-taken': {},
+  'ends-before-it-begins': {},
+  'no-time-zone': { zone: 'text' },
   'ids-taken-or-few': {},
   'node-id-taken': {},
   'thing-id-taken': {},

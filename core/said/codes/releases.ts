@@ -11,6 +11,8 @@ export const RELEASES = {
   'page-changed': { path: 'text' },
   'definition-changed': { component: 'text' },
   'entry-changed': { slug: 'text' },
+  'entry-time': { slug: 'text' },
+  'day-changed': {},
   'tokens-changed': {},
   'tag-styles-changed': {},
   'style-changed': { style: 'text' },

@@ -27,6 +27,7 @@ import {
   KIND_WORDS,
   componentWords,
   documentWords,
+  todayWords,
 } from '../../words';
 import { IconButton } from '../../parts/IconButton';
 import type { Selected } from '../../ledger/use-selected';
@@ -223,6 +224,7 @@ function sourceWords(documents: Documents, source: Source, doc: string): string 
   if (source.is === 'words') return 'words around values';
   if (source.is === 'position') return POSITION_WORDS[source.as];
   if (source.is === 'leaf') return LEAF_WORDS[source.as];
+  if (source.is === 'today') return todayWords(source);
   const tree = treeDocOf(documents, doc);
   if (source.is === 'begins')
     return tree ? givenWords(documents, tree, source) : 'whether it is another than before';

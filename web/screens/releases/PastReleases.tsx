@@ -25,6 +25,15 @@ export function PastReleases({
             <td>{release.number}</td>
             <td>
               <time dateTime={release.at}>{momentWords(release.at)}</time>
+              {release.byItself ? (
+                <span
+                  className="quiet"
+                  title="The time of an entry had come, or another day begun: what was live was made again"
+                >
+                  {' '}
+                  by itself
+                </span>
+              ) : null}
             </td>
             <td>{count(release.pages.length, 'page')}</td>
             <td>{stateOf(release)}</td>

@@ -3,7 +3,15 @@ import { Link, useNavigate } from 'react-router';
 import { Button, Popconfirm } from 'antd';
 import { NumberField } from '../../values/NumberField';
 import { useSayLost } from '../../values/use-say-lost';
-import { allOf, blocksOfNode, IMAGE, newId, own, type Documents } from '@sormet/core/model';
+import {
+  allOf,
+  blocksOfNode,
+  DEFAULT_ZONE,
+  IMAGE,
+  newId,
+  own,
+  type Documents,
+} from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
 import { keyParts, widthsOf } from '@sormet/core/style';
 import { count, languageName, languageSample } from '../../words';
@@ -66,6 +74,28 @@ export function SettingsScreen(): ReactNode {
               label="Language of the pages"
               stored={site.language}
               edit={(language) => ({ name: 'setSite', args: { set: { language } } })}
+            />
+          </Row>
+          <Row
+            label="time zone"
+            note="where it is: by its clocks entries come and go, and it is today"
+          >
+            <ChoiceCell
+              label="Time zone of the site"
+              chosen={site.timeZone ?? DEFAULT_ZONE}
+              options={[
+                ...new Set([
+                  DEFAULT_ZONE,
+                  ...(site.timeZone === undefined ? [] : [site.timeZone]),
+                  ...Intl.supportedValuesOf('timeZone'),
+                ]),
+              ].map((zone) => ({ value: zone, label: zone.replaceAll('_', ' ') }))}
+              onChoose={(zone) =>
+                sync.edit({
+                  name: 'setSite',
+                  args: { set: { timeZone: zone === DEFAULT_ZONE ? null : zone } },
+                })
+              }
             />
           </Row>
           <Row label="surround" note="around every new page; a page can have another">

@@ -12,6 +12,8 @@ export const forms: WordsOf<typeof FORMS> = {
   'component-name-form':
     'must have “/” between its folders and none that is empty, as in “Sections/Shed intro”',
   'colour-form': 'must be a colour as six or eight hexadecimal digits, as “#0b6b6f”',
+  'instant-form': 'must be a minute in UTC, as “2026-12-03T18:30Z”',
+  'time-zone-form': 'must be the name of a time zone, as “Europe/London”',
   'date-form': 'must be a day as year, month and day, as “2026-12-03”',
   'no-spaces-form': 'must hold no spaces',
   'mail-form': 'must be a mail address, as “name@shed.example”',

@@ -1,4 +1,5 @@
 import type { HISTORY } from '@sormet/core/said';
+import { utcWords } from '../time-words';
 import type { WordsOf } from '../words-of';
 
 export const history: WordsOf<typeof HISTORY> = {
@@ -36,6 +37,11 @@ export const history: WordsOf<typeof HISTORY> = {
   'gave-slug': ({ entry, slug }) => `gave ${entry} the slug ${slug}`,
   'made-draft': ({ what }) => `made ${what} a draft`,
   'made-ready': ({ what }) => `made ${what} ready to publish`,
+  'set-beginning': ({ what, time }) => `had ${what} published from ${utcWords(time)} on`,
+  'set-end': ({ what, time }) => `had ${what} taken back at ${utcWords(time)}`,
+  'no-beginning': ({ what }) => `had ${what} published without waiting for a time`,
+  'no-end': ({ what }) => `had ${what} stay once it is published`,
+  'set-time-zone': ({ zone }) => `set the time zone of the site to ${zone}`,
   'added-type': ({ type }) => `added the content type ${type}`,
   'added-entries': ({ many, type }) => `added ${many} to ${type}`,
   'removed-entries': ({ many }) => `removed ${many} entries`,

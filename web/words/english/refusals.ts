@@ -4,6 +4,8 @@ import type { WordsOf } from '../words-of';
 export const refusals: WordsOf<typeof REFUSALS> = {
   'id-taken': 'A document with this id is there already.',
   'ids-taken': 'The ids given are taken.',
+  'ends-before-it-begins': 'It would be taken back before it is published: choose a later end.',
+  'no-time-zone': ({ zone }) => `${zone} is no time zone that is known here.`,
   'ids-taken-or-few': 'The ids given are taken, or too few.',
   'node-id-taken': 'A node with this id is there already.',
   'thing-id-taken': 'There is something of this id already.',

@@ -13,6 +13,8 @@ export const releases: WordsOf<typeof RELEASES> = {
   'page-changed': ({ path }) => `the page ${path} changed`,
   'definition-changed': ({ component }) => `the definition of ${component} changed`,
   'entry-changed': ({ slug }) => `the entry ${slug} changed`,
+  'entry-time': ({ slug }) => `the entry ${slug} came or went at its time`,
+  'day-changed': 'it shows what goes by the day, and it is another day',
   'tokens-changed': 'the tokens changed',
   'tag-styles-changed': 'the tag styles changed',
   'style-changed': ({ style }) => `the style ${style} changed`,

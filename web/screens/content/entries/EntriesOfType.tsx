@@ -1,7 +1,9 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { PanelRight } from 'lucide-react';
+import type { EntriesStanding } from '@sormet/core/api';
 import {
+  DEFAULT_ZONE,
   entryTitle,
   kindOf,
   LARGEST_EDIT,
@@ -17,13 +19,15 @@ import { CellGrid, type GridCell } from '../../../parts/grid/CellGrid';
 import { GridEditor } from '../../../parts/grid/GridEditor';
 import { atCell, rangeOf, within, type At } from '../../../parts/grid/walking';
 import { useDerived, useSync } from '../../../site/SiteProvider';
+import { useStanding } from '../../../site/use-standing';
 import { ShowValue } from '../../../values/show-value';
 import { ValueEditor } from '../../../values/ValueEditor';
-import { valueWords } from '../../../words';
+import { valueWords, zonedDay, zonedWords } from '../../../words';
 import { InAndOut } from '../taking/InAndOut';
 import type { Brought } from '../taking/read-file';
-import { columnsOf, keepColumns, keptColumns, SLUG, STATE, usualColumns } from './columns';
+import { columnsOf, DATES, keepColumns, keptColumns, SLUG, STATE, usualColumns } from './columns';
 import { EntryActs } from './EntryActs';
+import { stateOf } from './entry-state';
 import { LookLine } from './LookLine';
 import { pastedEntries, type Given } from './pasted-entries';
 import { useLook } from './use-look';
@@ -62,7 +66,9 @@ export function EntriesOfType({
   const shown = view?.columns ?? mine;
   const columns = useMemo(() => columnsOf(type, shown), [type, shown]);
   const data = withDrafts();
-  const rows = useMemo(
+  const standing = useStanding(type.id);
+  const zone = documents.site.timeZone ?? DEFAULT_ZONE;
+  const found = useMemo(
     () =>
       entriesLookedAt(
         type.id,
@@ -75,6 +81,10 @@ export function EntriesOfType({
         data,
       ),
     [type, look, data],
+  );
+  const rows = useMemo(
+    () => inOrderOfDate(found, look.sort, standing?.entries),
+    [found, look.sort, standing],
   );
   // What is looked at may have become less.
   const at = within(asked, rows.length, columns.length);
@@ -146,7 +156,18 @@ export function EntriesOfType({
   const cellAt = (row: number, i: number): GridCell => {
     const entry = rows[row]!;
     const { id, field } = columns[i]!;
-    if (id === STATE) return { words: entry.draft ? 'draft' : 'ready', className: 'quiet' };
+    const stands = standing?.entries[entry.id];
+    if (id === STATE) {
+      const { words, title, isLive } = stateOf(entry, stands, zone);
+      return { words, title, className: isLive ? '' : 'quiet' };
+    }
+    const date = own(DATES, id);
+    if (date !== undefined) {
+      const at = stands?.[date] ?? null;
+      return at === null
+        ? { words: '', className: 'quiet' }
+        : { words: zonedDay(at, zone), title: zonedWords(at, zone), className: 'quiet' };
+    }
     if (id === SLUG) return { words: entry.slug, className: 'mono' };
     const value = own(entry.values, id);
     if (!value || value.value === null)
@@ -233,7 +254,7 @@ export function EntriesOfType({
           columns={columns.map(({ id, label, field, width }) => ({
             id,
             label,
-            width: width ?? (id === type.title ? TITLE_WIDTH : id === STATE ? 70 : undefined),
+            width: width ?? (id === type.title ? TITLE_WIDTH : id === STATE ? 110 : undefined),
             stays: id === type.title,
             isTyped: field !== undefined && TYPED.has(field.type.kind),
             isLocked: field === undefined,
@@ -277,6 +298,24 @@ export function EntriesOfType({
       )}
     </section>
   );
+}
+
+/** Rows by when they were made, changed or published, where that is asked; those of which it is not known come last. */
+function inOrderOfDate(
+  rows: readonly EntryDoc[],
+  sort: { by: string; down: boolean } | null,
+  standing: EntriesStanding['entries'] | undefined,
+): readonly EntryDoc[] {
+  const date = sort ? own(DATES, sort.by) : undefined;
+  if (!sort || date === undefined || !standing) return rows;
+  const at = (entry: EntryDoc) => standing[entry.id]?.[date] ?? null;
+  return [...rows].sort((a, b) => {
+    const [left, right] = [at(a), at(b)];
+    if (left === right) return 0;
+    if (left === null) return 1;
+    if (right === null) return -1;
+    return left < right === sort.down ? 1 : -1;
+  });
 }
 
 /** How cells are copied: so that any program reads them, this one too. */

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { Button, Input, Switch } from 'antd';
+import { Button, Input } from 'antd';
 import {
   entryTitle,
   own,
@@ -22,6 +22,7 @@ import { ValueEditor } from '../../../values/ValueEditor';
 import { refusalWords } from '../../../words';
 import { RemoveEntries } from './EntryActs';
 import { EntryHistory } from './EntryHistory';
+import { EntryTimes } from './EntryTimes';
 import { WhereEntryStands } from './WhereEntryStands';
 
 /** One entry as a form: its fields under their headings, what is missing, where it stands. */
@@ -75,17 +76,7 @@ export function EntryForm({
         </div>
       ))}
       <Slug type={type} entry={entry} />
-      <div className="field">
-        <span className="field-label">Publish</span>
-        <Switch
-          size="small"
-          aria-label="Publish this entry"
-          checked={!entry.draft}
-          onChange={(on) =>
-            sync.edit({ name: 'setDrafts', args: { entries: [entry.id], draft: !on } })
-          }
-        />
-      </div>
+      <EntryTimes entry={entry} />
       <WhereEntryStands entry={entry} />
       <EntryHistory entry={entry} />
       <Button size="small" danger onClick={() => setRemoving(true)}>

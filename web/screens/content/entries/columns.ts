@@ -23,7 +23,21 @@ export interface EntryColumn {
 /** What every entry has beside its fields, as columns by ids that no field gets. */
 export const STATE = 'entry-state';
 export const SLUG = 'entry-slug';
-const OWN: Readonly<Record<string, string>> = { [STATE]: 'State', [SLUG]: 'Slug' };
+/** When it was made, changed, published first and last: by the name of it in how the entry stands. */
+export const DATES = {
+  'entry-made': 'made',
+  'entry-changed': 'changed',
+  'entry-first': 'first',
+  'entry-last': 'last',
+} as const;
+const OWN: Readonly<Record<string, string>> = {
+  [STATE]: 'State',
+  [SLUG]: 'Slug',
+  'entry-made': 'Made',
+  'entry-changed': 'Changed',
+  'entry-first': 'First published',
+  'entry-last': 'Last published',
+};
 
 /** Which columns are shown, in which order, how wide: by id. */
 export type Shown = View['columns'];

@@ -1,0 +1,115 @@
+import { useState, type ReactNode } from 'react';
+import { Switch } from 'antd';
+import { DEFAULT_ZONE, type EntryDoc } from '@sormet/core/model';
+import { Wrong } from '../../../parts/Wrong';
+import { useDerived, useSync } from '../../../site/SiteProvider';
+import { useStanding } from '../../../site/use-standing';
+import { clockTime, instantAt, refusalWords, zonedDay, zonedWords } from '../../../words';
+import { stateOf } from './entry-state';
+
+/** Whether and when visitors see an entry, and how it stands now. */
+export function EntryTimes({ entry }: { entry: EntryDoc }): ReactNode {
+  const { documents } = useDerived();
+  const sync = useSync();
+  const zone = documents.site.timeZone ?? DEFAULT_ZONE;
+  const standing = useStanding(entry.type)?.entries[entry.id];
+  const state = stateOf(entry, standing, zone);
+  return (
+    <>
+      <div className="field">
+        <span className="field-label">Publish</span>
+        <div>
+          <Switch
+            size="small"
+            aria-label="Publish this entry"
+            checked={!entry.draft}
+            onChange={(on) =>
+              sync.edit({ name: 'setDrafts', args: { entries: [entry.id], draft: !on } })
+            }
+          />{' '}
+          <span className="quiet entry-state">{state.title}</span>
+        </div>
+      </div>
+      <TimeField label="From" which="from" entry={entry} zone={zone} />
+      <TimeField label="Until" which="until" entry={entry} zone={zone} />
+      {standing ? (
+        <p className="field-help entry-dates">
+          {[
+            standing.made === null ? '' : `made ${zonedDay(standing.made, zone)}`,
+            standing.changed === null ? '' : `changed ${zonedWords(standing.changed, zone)}`,
+            standing.first === null ? '' : `first published ${zonedDay(standing.first, zone)}`,
+            standing.last === null || standing.last === standing.first
+              ? ''
+              : `last published ${zonedWords(standing.last, zone)}`,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </p>
+      ) : null}
+    </>
+  );
+}
+
+/** A time at which an entry comes or goes, by the clocks where the site is. */
+function TimeField({
+  label,
+  which,
+  entry,
+  zone,
+}: {
+  label: string;
+  which: 'from' | 'until';
+  entry: EntryDoc;
+  zone: string;
+}): ReactNode {
+  const sync = useSync();
+  const [wrong, setWrong] = useState('');
+  const held = entry.times?.[which];
+  const [typed, setTyped] = useState<string | null>(null);
+  const set = (time: string | null) => {
+    const refusal = sync.attempt({
+      name: 'setTimes',
+      args: {
+        entries: [entry.id],
+        set: which === 'from' ? { from: time } : { until: time },
+      },
+    });
+    setWrong(refusal ? refusalWords(refusal) : '');
+    if (!refusal) setTyped(null);
+  };
+  return (
+    <div className="field">
+      <span className="field-label">{label}</span>
+      <div>
+        <input
+          className="plain-field"
+          type="datetime-local"
+          aria-label={which === 'from' ? 'Publish from' : 'Take back at'}
+          value={typed ?? (held === undefined ? '' : clockTime(held, zone))}
+          onChange={({ target }) => setTyped(target.value)}
+          onBlur={() => {
+            if (typed === null) return;
+            const instant = instantAt(typed, zone);
+            if (instant === (held ?? null)) setTyped(null);
+            else set(instant);
+          }}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') event.currentTarget.blur();
+            if (event.key !== 'Escape' || typed === null) return;
+            event.stopPropagation();
+            setTyped(null);
+            setWrong('');
+          }}
+        />{' '}
+        <span className="quiet">
+          {held === undefined
+            ? which === 'from'
+              ? 'as soon as it is in a release'
+              : 'it stays'
+            : `${zone}`}
+        </span>
+        <Wrong words={wrong} />
+      </div>
+    </div>
+  );
+}
