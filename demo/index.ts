@@ -24,6 +24,7 @@ const site: SiteDoc = {
   name: 'Brackenfold',
   slug: 'brackenfold',
   language: 'en-GB',
+  timeZone: 'Europe/London',
   surround: 'surround',
   widths: { w960: { max: 960 }, w600: { max: 600 } },
   fonts,

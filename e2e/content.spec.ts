@@ -403,6 +403,43 @@ test('a content type is made from a JSON Schema, and written out as one', async 
   expect(written.properties['planted']!.format).toBe('date');
 });
 
+test('an entry is published from a time on and taken back at one, by the clocks of the site; how it stands is seen', async ({
+  page,
+}) => {
+  const site = await ownSiteOnce(page);
+  await page.goto(`${site}/settings`);
+  await choose(page, 'Time zone of the site', 'America/New York');
+  await page.goto(`${site}/content/session`);
+  const stands = page.getByRole('region', { name: /^Entry/ });
+  await page.getByRole('link', { name: 'Open Bicycle chains' }).click();
+  await expect(stands.locator('.entry-state')).toContainText(
+    'ready: the next release publishes it',
+  );
+  await expect(stands.locator('.entry-dates')).toContainText(/^made /);
+  const from = stands.getByLabel('Published from');
+  await from.fill('2099-12-24T08:00');
+  await from.press('Enter');
+  await expect(stands.locator('.entry-state')).toContainText('from 24 Dec 2099, 08:00');
+  // Refused where it was typed, and nothing of it lost.
+  const until = stands.getByLabel('Taken back at');
+  await until.fill('2099-12-23T08:00');
+  await until.press('Enter');
+  await expect(stands.getByRole('alert')).toContainText('taken back before it is published');
+  await expect(until).toHaveValue('2099-12-23T08:00');
+  await until.press('Escape');
+  await expect(until).toHaveValue('');
+  await stands.getByText('History').click();
+  // Eight o’clock in New York is one in the afternoon in UTC (EST, UTC-5, tz database).
+  await expect(stands).toContainText('from 24 December 2099 at 13:00 UTC on');
+  await page.reload();
+  await expect(from).toHaveValue('2099-12-24T08:00');
+  await stands.getByRole('button', { name: 'close' }).click();
+  await page.getByPlaceholder('find in all texts').fill('Bicycle chains');
+  await expect(page.getByRole('row', { name: /Bicycle chains/ })).toContainText('from 24 Dec 2099');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('row', { name: /Bicycle chains/ })).toContainText('ready');
+});
+
 test('an entry has its page beside it, live, at any width, and its history below', async ({
   page,
 }) => {

@@ -1,4 +1,5 @@
 import { expect } from '@playwright/test';
+import { dayAfter, dayIn, type Doc } from '@sormet/core/model';
 import { PREVIEW } from './addresses';
 import { BenchHand, ownPage } from './bench';
 import { test } from './test';
@@ -203,6 +204,43 @@ test('a heading stands between the items of a list where a field is another; wha
   await expect(page.getByText('so one may come again')).toHaveCount(0);
   await page.getByLabel('Repeat, at most').fill('3');
   await expect(months).toHaveText(['December 2026']);
+  await bench.saved();
+});
+
+test('a list goes by the day: what is of these days alone, whichever they are', async ({
+  page,
+}) => {
+  const bench = new BenchHand(page);
+  await ownPage(page, 'own-slots-and-repeats-9');
+  await page.locator('.outline-row', { hasText: 'How it works' }).click();
+  await bench.go('repeat this over sessions');
+  await page.locator('.outline-row', { hasText: 'repeat: sessions' }).click();
+  await page.getByLabel('Repeat, at most').fill('60');
+  const sections = bench.canvas
+    .locator('main > section')
+    .filter({ has: page.locator('h2'), hasNotText: 'Good with your hands' });
+  await expect(sections).toHaveCount(60);
+  const choose = async (label: string, option: string) => {
+    await page.locator(`[aria-label="${label}"]`).click();
+    await page
+      .locator('.ant-select-dropdown:visible .ant-select-item-option', { hasText: option })
+      .first()
+      .click();
+  };
+  await page.getByRole('button', { name: 'all of them; add a condition' }).click();
+  await choose('Field of the condition', 'day');
+  await choose('day, how it is compared', 'is before');
+  await page.locator('[aria-label="day, compared with, bound to"]').click();
+  await page.keyboard.type('90 days ago');
+  await page.keyboard.press('Enter');
+  const then = dayAfter(dayIn('Europe/London', new Date()), -90);
+  const answer = await page.request.get('/api/sites/brackenfold');
+  const { documents } = (await answer.json()) as { documents: Record<string, Doc> };
+  const before = Object.values(documents).filter((doc) => {
+    const day = doc.kind === 'entry' && doc.type === 'session' && doc.values['session-date'];
+    return day && typeof day.value === 'string' && day.value < then;
+  });
+  await expect(sections).toHaveCount(before.length);
   await bench.saved();
 });
 

@@ -49,6 +49,8 @@ const RESET = [
   'body,h1,h2,h3,h4,h5,h6,p,ul,ol,dl,dd,figure,blockquote{margin:0}',
   'ul,ol{padding:0;list-style-position:inside}',
   'img,video{display:block;max-width:100%}',
+  // What of a picture is never cropped away, where it says so (`FOCUS`); its middle otherwise.
+  'img{object-position:var(--focus,50% 50%)}',
   'a{color:inherit}',
   // How wide the lines of icons are, until something around them says otherwise.
   'html{stroke-width:1.5px}',

@@ -408,6 +408,11 @@ export const EntryDoc = document('entry', {
 });
 export type EntryDoc = Static<typeof EntryDoc>;
 
+const Percent = Type.Integer({ minimum: 0, maximum: 100 });
+/** A point of a picture, in percent from its left and its upper edge. */
+export const FocusPoint = Type.Object({ x: Percent, y: Percent }, { additionalProperties: false });
+export type FocusPoint = Static<typeof FocusPoint>;
+
 /** A file of the site, by its content: two of the same bytes are one file, under two names. */
 export const AssetDoc = document('asset', {
   name: Type.String({ minLength: 1, maxLength: 200 }),
@@ -416,6 +421,8 @@ export const AssetDoc = document('asset', {
   /** In CSS px; absent for fonts. */
   width: Type.Optional(Type.Integer({ minimum: 1 })),
   height: Type.Optional(Type.Integer({ minimum: 1 })),
+  /** What of a picture is never cropped away: a point, in percent from its left and its upper edge. */
+  focus: Type.Optional(FocusPoint),
   /** What stands for a picture where it is not seen and nothing else is said of it there. */
   alt: Type.Optional(Type.String({ minLength: 1, maxLength: 500 })),
 });

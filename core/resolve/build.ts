@@ -133,7 +133,10 @@ class Builder {
     for (const { name, value } of here.attributes)
       for (const [key, text] of writtenAttribute(name, value as Known, scope.data))
         attributes[key] = text;
-    if (style) attributes['style'] = style;
+    const focus = here.focus
+      ? customText(here.focus.name, here.focus.value as Known, scope.data)
+      : '';
+    if (style || focus) attributes['style'] = [style, focus].filter(Boolean).join(';');
     const children = this.list(from.children, scope, before?.children);
     if (
       before &&

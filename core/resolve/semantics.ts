@@ -24,7 +24,7 @@ import {
 } from '../value';
 import { fitted, headingLevel, TITLE_LEVEL, type Content } from './fragments';
 import type { LinkedElement, LinkedInstance, LinkedText, TagBy, Varied } from './linked';
-import { lookAt, type LookAt } from './look-at';
+import { lookAt, type CustomAt, type LookAt } from './look-at';
 import type { PartAt, Scope } from './scope';
 import { holds, isYes, testsOf, variedAt, type Test } from './varied';
 
@@ -89,9 +89,13 @@ export function tagAt(element: Pick<LinkedElement, 'tag' | 'tagBy'>, scope: Scop
   return tagsAt(element, scope).at(-1)!.tag;
 }
 
+/** The custom property by which a picture says what of it is never cropped away. No class has a name without `_`. */
+export const FOCUS = 'focus';
+
 /** A custom property as it stands in a style attribute; `''` where there is no value. */
 export function customText(name: string, value: Known, data: Data): string {
   if (isNothing(value)) return '';
+  if (name === FOCUS && value.type === 'text') return `--${name}:${value.value}`;
   const css = kindOf(value.type).css?.(value.value, data);
   return css === undefined ? '' : `--${name}:${css}`;
 }
@@ -108,6 +112,8 @@ export interface ElementAt {
   readonly attributes: readonly AttributeAt[];
   /** What must hold for the element to be written at all. */
   readonly tests: readonly Test[];
+  /** What it says of where its picture is cropped. */
+  readonly focus: CustomAt | undefined;
 }
 
 /**
@@ -137,7 +143,24 @@ export function elementAt(node: LinkedElement, scope: Scope): ElementAt | null {
     if (value === HIDE) return null;
     if (value instanceof Later && value.mayHide) tests.push({ value, passes: 'unhidden' });
   }
-  return { attributes, tests };
+  return { attributes, tests, focus: focusOf(node.tag, attributes, scope.data) };
+}
+
+/** What an element says of where its picture is cropped, as far as that is known; nothing where no picture of the site says anything. */
+function focusOf(
+  tag: string,
+  attributes: readonly AttributeAt[],
+  data: Data,
+): CustomAt | undefined {
+  if (tag !== 'img' || !data.hasFocus()) return undefined;
+  const src = attributes.find(({ name }) => name === 'src');
+  const tells = src && kindOf(src.type.kind).focus;
+  if (!tells) return undefined;
+  const says = (value: unknown) =>
+    (tells as (value: unknown, site: Data) => string | null)(value, data);
+  const value =
+    src.value instanceof Later ? new Along(src.value, says) : givenAlong(src.value, says);
+  return value === null ? undefined : { name: FOCUS, value };
 }
 
 /** What comes along with a value that is known only for a page. */

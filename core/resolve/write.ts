@@ -227,7 +227,8 @@ function writeElement(node: LinkedElement, scope: Scope, outer: LookAt, parts: P
         ? { is: 'attribute', name, type, value }
         : attributeText(name, value, scope.data),
     );
-  open.add(styleStep(look, scope.data));
+  const { focus } = here;
+  open.add(styleStep(focus ? [...look.customs, focus] : look.customs, scope.data));
   parts.note(node, scope, 0);
   const tags = tagsAt(node, scope);
   for (const { tag } of tags) parts.used.tags.add(tag);
@@ -259,7 +260,7 @@ function classStep({ classes }: LookAt): Step {
 }
 
 /** The style attribute with the custom properties that are set on the element itself. */
-function styleStep({ customs }: LookAt, data: Data): Step {
+function styleStep(customs: LookAt['customs'], data: Data): Step {
   if (customs.some(({ value }) => value instanceof Later)) return { is: 'customs', customs };
   const known = customs.map(({ name, value }) => customText(name, value as Known, data));
   const style = known.filter(Boolean).join(';');

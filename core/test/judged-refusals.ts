@@ -261,6 +261,8 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     const { timeZone } = args['set'] as { timeZone: string };
     return !Intl.supportedValuesOf('timeZone').includes(timeZone);
   },
+  'only-picture-cropped': ({ args, before }) =>
+    !docOf(before, 'asset', args['asset'] as string)!.mediaType.startsWith('image/'),
   'ends-before-it-begins': ({ args, before }) => {
     const { entries, set } = args as { entries: string[]; set: Times };
     const { from = '', until = '' } = { ...docOf(before, 'entry', entries[0]!)?.times, ...set };

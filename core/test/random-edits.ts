@@ -1612,6 +1612,7 @@ class Chooser {
         const set = choices.of([
           { name: `called ${step}` },
           { alt: step % 3 === 0 ? null : `What is seen, ${step}` },
+          { focus: step % 3 === 0 ? null : { x: choices.below(101), y: choices.below(101) } },
           { file: { sha256, mediaType, ...size } },
         ])!;
         return { name, args: { asset: asset.id, set } };

@@ -31,6 +31,8 @@ export interface Data extends SiteValues {
   /** All entries of a type that visitors may see, by id. */
   entriesOf(type: string): readonly EntryDoc[];
   type(id: string): TypeDoc | undefined;
+  /** Whether any picture says what of it is never cropped away: where none does, nobody need ask each. */
+  hasFocus(): boolean;
   /** The day on which what is read is made, as a full-date; `''` where nobody says. */
   today(): string;
   /** The same data as a page in another language reads it; the same object for the same language. */
@@ -63,6 +65,7 @@ class DocumentsData implements Data {
   private readonly pages = new Map<string, string | undefined>();
   private readonly languages = new Map<string, Data>();
   readonly language: Language;
+  private anyFocus: boolean | undefined;
   missed = 0;
   readonly wanted = new Set<string>();
 
@@ -118,6 +121,10 @@ class DocumentsData implements Data {
 
   today(): string {
     return this.at.today;
+  }
+
+  hasFocus(): boolean {
+    return (this.anyFocus ??= this.documents.all('asset').some(({ focus }) => focus !== undefined));
   }
 
   private read<K extends Kind>(kind: K, id: string): DocOf<K> | undefined {
@@ -299,6 +306,7 @@ function over(data: Data): Data {
     entriesOf: (type) => data.entriesOf(type),
     type: (id) => data.type(id),
     today: () => data.today(),
+    hasFocus: () => data.hasFocus(),
     asset: (id) => data.asset(id),
     isWordStyle: (id) => data.isWordStyle(id),
     title: (entry) => data.title(entry),
@@ -336,6 +344,7 @@ export function recording(data: Data, into: () => Recorded): Data {
       into().add(id);
       return data.type(id);
     },
+    hasFocus: () => data.hasFocus(),
     today() {
       into().add(TODAY);
       return data.today();

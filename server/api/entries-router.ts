@@ -15,6 +15,8 @@ interface Dates {
   readonly last: Date | null;
 }
 
+const NO_DATES = { made: null, changed: null, first: null, last: null };
+
 /** What is known of the entries of a type beside what they hold: whether visitors see them so, and when they were made. */
 export function entriesRouter({ store }: ApiParts): Router {
   const router = Router({ mergeParams: true });
@@ -33,14 +35,15 @@ export function entriesRouter({ store }: ApiParts): Router {
           });
     const then = live && (await store.stateAt(site.id, live.revision)).documents;
     const dates = (await store.database.query(
-      `SELECT e.entry, h.made, h.changed, p.first, p.last
-         FROM unnest($2::text[]) AS e (entry)
+      `SELECT e.id AS entry, e.made, coalesce(h.changed, e.made) AS changed, p.first, p.last
+         FROM documents e
          LEFT JOIN LATERAL (
-           SELECT min(at) AS made, max(at) AS changed
+           SELECT max(at) AS changed
              FROM history_documents d JOIN history USING (site, revision)
-            WHERE d.site = $1 AND d.document = e.entry
+            WHERE d.site = e.site AND d.document = e.id
          ) h ON true
-         LEFT JOIN published_entries p ON p.site = $1 AND p.entry = e.entry`,
+         LEFT JOIN published_entries p ON p.site = e.site AND p.entry = e.id
+        WHERE e.site = $1 AND e.id = ANY ($2)`,
       [site.id, entries.map(({ id }) => id)],
     )) as Dates[];
     const datesOf = new Map(dates.map((each) => [each.entry, each]));
@@ -50,7 +53,8 @@ export function entriesRouter({ store }: ApiParts): Router {
         entries.map((entry): [string, shapes.EntryStanding] => {
           const old = then && docOf(then, 'entry', entry.id);
           const isLive = old && live && isDue(old, momentIn(live));
-          const { made, changed, first, last } = datesOf.get(entry.id)!;
+          // One that was removed since the state was read has none.
+          const { made, changed, first, last } = datesOf.get(entry.id) ?? NO_DATES;
           return [
             entry.id,
             {

@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { AssetDoc, docOf } from '../../model';
+import { AssetDoc, FocusPoint, docOf } from '../../model';
 import { say } from '../../said';
 import { exact, Id } from '../args';
 import { change, type Change, changeTo } from '../changes';
@@ -27,6 +27,7 @@ export const setAsset = defineEdit({
       set: Type.Union([
         Type.Object({ name: AssetDoc.properties.name }, exact),
         Type.Object({ alt: Type.Union([AssetDoc.properties.alt, Type.Null()]) }, exact),
+        Type.Object({ focus: Type.Union([FocusPoint, Type.Null()]) }, exact),
         Type.Object(
           {
             file: Type.Pick(AssetDoc, ['sha256', 'mediaType', 'width', 'height'], exact),
@@ -45,6 +46,10 @@ export const setAsset = defineEdit({
       if (isFont(doc.mediaType)) return refuse(say('font-is-not-seen'), asset);
       return changeTo(documents, asset, ['alt'], set.alt ?? undefined);
     }
+    if ('focus' in set)
+      return doc.mediaType.startsWith('image/')
+        ? changeTo(documents, asset, ['focus'], set.focus ?? undefined)
+        : refuse(say('only-picture-cropped'), asset);
     // A font stays a font: what is set in it would have none.
     if (isFont(doc.mediaType) !== isFont(set.file.mediaType))
       return refuse(say('file-of-another-sort'), asset);
@@ -54,6 +59,7 @@ export const setAsset = defineEdit({
   told: (documents, { asset, set }) => {
     const name = docOf(documents, 'asset', asset)?.name ?? say('the-file');
     if ('alt' in set) return say('said-of-file', { name });
+    if ('focus' in set) return say('set-focus', { name });
     return 'name' in set
       ? say('named-thing', { what: name, name: set.name })
       : say('replaced-file', { name });

@@ -38,6 +38,10 @@ export const imageKind = defineKind({
       alt ?? (decorative ? null : (site.asset(asset)?.alt ?? null)),
     loading: ({ lazy }) => (lazy ? 'lazy' : null),
   },
+  focus: ({ asset }, site) => {
+    const point = site.asset(asset)?.focus;
+    return point ? `${point.x}% ${point.y}%` : null;
+  },
   css({ asset }, site) {
     const found = site.asset(asset);
     return found ? `url("${assetPath(found)}")` : 'none';

@@ -15,6 +15,8 @@ export interface KnownAsset {
   readonly mediaType: MediaType;
   /** What stands for it where nobody says another. */
   readonly alt?: string | undefined;
+  /** What of it is never cropped away, in percent from its left and its upper edge. */
+  readonly focus?: { readonly x: number; readonly y: number } | undefined;
   readonly width?: number | undefined;
   readonly height?: number | undefined;
 }
@@ -91,6 +93,8 @@ export interface KindOf<
   attribute?(name: string, value: Static<V>, site: SiteValues): Written;
   /** Attributes that come along with the one it is written in, unless the element says them itself: by name. */
   readonly beside?: Readonly<Record<string, (value: Static<V>, site: SiteValues) => string | null>>;
+  /** What of it is never cropped away, as CSS (`<position>`); nothing where it says nothing. */
+  readonly focus?: (value: Static<V>, site: SiteValues) => string | null;
   /** What stands in a declaration's place for it, as CSS; left out for kinds that no declaration takes. */
   css?(value: Static<V>, site: SiteValues): string;
   /** Whether reading one asks the site for anything: whoever shows it is shown anew when the site's data is another. */

@@ -32,6 +32,7 @@ export const HISTORY = {
   'gave-slug': { entry: 'text', slug: 'text' },
   'made-draft': { what: 'text' },
   'made-ready': { what: 'text' },
+  'set-focus': { name: 'text' },
   'set-beginning': { what: 'text', time: 'text' },
   'set-end': { what: 'text', time: 'text' },
   'no-beginning': { what: 'text' },

@@ -6,6 +6,7 @@ import { useDerived, useSync } from '../../site/SiteProvider';
 import { DraftField } from '../../values/DraftField';
 import { count, documentWords, refusalWords } from '../../words';
 import type { FileRow } from './file-rows';
+import { FocusPoint } from './FocusPoint';
 
 /** How many places are named before the others are counted. */
 const NAMED = 4;
@@ -67,7 +68,8 @@ export function FileLine({
       </td>
       <td>{wordOf(asset)}</td>
       <td className="mono">
-        {asset.width === undefined ? '' : `${asset.width} × ${asset.height}`}
+        {asset.width === undefined ? '' : `${asset.width} × ${asset.height}`}{' '}
+        {asset.mediaType.startsWith('image/') ? <FocusPoint asset={asset} /> : null}
       </td>
       <td className="places">
         {users.length === 0 ? 'nothing' : null}

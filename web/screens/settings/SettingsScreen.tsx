@@ -78,7 +78,7 @@ export function SettingsScreen(): ReactNode {
           </Row>
           <Row
             label="time zone"
-            note="where it is: by its clocks entries come and go, and it is today"
+            note="by its clocks entries are published and taken back, and a day begins"
           >
             <ChoiceCell
               label="Time zone of the site"

@@ -36,6 +36,7 @@ export const history: WordsOf<typeof HISTORY> = {
   'set-field': ({ field, entry }) => `set ${field} of ${entry}`,
   'gave-slug': ({ entry, slug }) => `gave ${entry} the slug ${slug}`,
   'made-draft': ({ what }) => `made ${what} a draft`,
+  'set-focus': ({ name }) => `said what of ${name} is never cropped away`,
   'made-ready': ({ what }) => `made ${what} ready to publish`,
   'set-beginning': ({ what, time }) => `had ${what} published from ${utcWords(time)} on`,
   'set-end': ({ what, time }) => `had ${what} taken back at ${utcWords(time)}`,

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { Switch } from 'antd';
+import { Button, Switch } from 'antd';
 import { DEFAULT_ZONE, type EntryDoc } from '@sormet/core/model';
 import { Wrong } from '../../../parts/Wrong';
 import { useDerived, useSync } from '../../../site/SiteProvider';
@@ -30,8 +30,8 @@ export function EntryTimes({ entry }: { entry: EntryDoc }): ReactNode {
           <span className="quiet entry-state">{state.title}</span>
         </div>
       </div>
-      <TimeField label="From" which="from" entry={entry} zone={zone} />
-      <TimeField label="Until" which="until" entry={entry} zone={zone} />
+      <TimeField label="Published from" which="from" entry={entry} zone={zone} />
+      <TimeField label="Taken back at" which="until" entry={entry} zone={zone} />
       {standing ? (
         <p className="field-help entry-dates">
           {[
@@ -81,33 +81,40 @@ function TimeField({
     <div className="field">
       <span className="field-label">{label}</span>
       <div>
-        <input
-          className="plain-field"
-          type="datetime-local"
-          aria-label={which === 'from' ? 'Publish from' : 'Take back at'}
-          value={typed ?? (held === undefined ? '' : clockTime(held, zone))}
-          onChange={({ target }) => setTyped(target.value)}
-          onBlur={() => {
-            if (typed === null) return;
-            const instant = instantAt(typed, zone);
-            if (instant === (held ?? null)) setTyped(null);
-            else set(instant);
-          }}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') event.currentTarget.blur();
-            if (event.key !== 'Escape' || typed === null) return;
-            event.stopPropagation();
-            setTyped(null);
-            setWrong('');
-          }}
-        />{' '}
-        <span className="quiet">
-          {held === undefined
-            ? which === 'from'
-              ? 'as soon as it is in a release'
-              : 'it stays'
-            : `${zone}`}
-        </span>
+        <div className="field-editor">
+          <input
+            className="plain-field"
+            type="datetime-local"
+            aria-label={label}
+            value={typed ?? (held === undefined ? '' : clockTime(held, zone))}
+            onChange={({ target }) => setTyped(target.value)}
+            onBlur={() => {
+              if (typed === null) return;
+              const instant = instantAt(typed, zone);
+              if (instant === (held ?? null)) setTyped(null);
+              else set(instant);
+            }}
+            onKeyDown={(event) => {
+              if (event.key === 'Enter') event.currentTarget.blur();
+              if (event.key !== 'Escape' || typed === null) return;
+              event.stopPropagation();
+              setTyped(null);
+              setWrong('');
+            }}
+          />
+          {held === undefined ? null : (
+            <Button size="small" type="text" onClick={() => set(null)}>
+              empty
+            </Button>
+          )}
+        </div>
+        <p className="field-help">
+          {held !== undefined
+            ? `by the clocks of ${zone.replaceAll('_', ' ')}`
+            : which === 'from'
+              ? 'as soon as a release holds it'
+              : 'never: it stays'}
+        </p>
         <Wrong words={wrong} />
       </div>
     </div>
