@@ -1,11 +1,19 @@
 import { useState, type ReactNode } from 'react';
-import { DndContext, DragOverlay, type DragStartEvent } from '@dnd-kit/core';
+import {
+  DndContext,
+  DragOverlay,
+  pointerWithin,
+  type DragEndEvent,
+  type DragStartEvent,
+} from '@dnd-kit/core';
 import { docOf, type Documents } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
 import { STARTERS } from '@sormet/core/ready';
 import { useDragSensors } from '../parts/use-drag-sensors';
 import { saidWhileDragging } from '../parts/said-while-dragging';
+import type { DraggedField } from '../canvas/field-drop';
 import type { Placeable } from '../canvas/placing';
+import type { FieldTarget } from '../values/use-field-target';
 import { useStore } from 'react-redux';
 import type { AppStore } from '../store/store';
 
@@ -15,18 +23,23 @@ export function Dragging({ children }: { children: ReactNode }): ReactNode {
   const [dragging, setDragging] = useState<string | null>(null);
   const sensors = useDragSensors();
   const drop = () => setDragging(null);
+  const end = ({ active, over }: DragEndEvent) => {
+    drop();
+    const given = active.data.current as Dragged;
+    if (given.is === 'field')
+      (over?.data.current as Partial<FieldTarget> | undefined)?.giveField?.(given.field);
+  };
   return (
     <DndContext
       sensors={sensors}
       accessibility={saidWhileDragging((data) =>
-        data === undefined ? '' : placeableName(store.getState().site.documents, data as Placeable),
+        data === undefined ? '' : nameOf(store.getState().site.documents, data as Dragged),
       )}
       onDragStart={({ active }: DragStartEvent) =>
-        setDragging(
-          placeableName(store.getState().site.documents, active.data.current as Placeable),
-        )
+        setDragging(nameOf(store.getState().site.documents, active.data.current as Dragged))
       }
-      onDragEnd={drop}
+      collisionDetection={pointerWithin}
+      onDragEnd={end}
       onDragCancel={drop}
     >
       {children}
@@ -37,7 +50,11 @@ export function Dragging({ children }: { children: ReactNode }): ReactNode {
   );
 }
 
-function placeableName(documents: Documents, placeable: Placeable): string {
+/** What is dragged from the shelf. */
+type Dragged = Placeable | DraggedField;
+
+function nameOf(documents: Documents, placeable: Dragged): string {
+  if (placeable.is === 'field') return placeable.field.label;
   if (placeable.is === 'slot') return 'Slot';
   if (placeable.is === 'starter')
     return STARTERS.find(({ key }) => key === placeable.key)?.label ?? '';

@@ -137,7 +137,7 @@ export function Canvas({
   useInView(stage);
   useZooming(stage, zoom, setZoom);
   useHolding(stage);
-  useDropping(stage);
+  const { under } = useDropping(stage);
   const fileDropping = useFileDropping(stage);
   const { setNodeRef } = useDroppable({ id: 'canvas-' + doc });
 
@@ -196,7 +196,13 @@ export function Canvas({
             if (found) typing.start(found);
           }}
         >
-          <Marks stage={stage} kind={kind} hover={hover} area={area} typing={typing.active} />
+          <Marks
+            stage={stage}
+            kind={kind}
+            hover={under ?? hover}
+            area={area}
+            typing={typing.active}
+          />
           {Over && !typing.active ? <Over stage={stage} entry={entry} /> : null}
         </div>
       </div>

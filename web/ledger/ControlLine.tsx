@@ -33,6 +33,7 @@ import type { Selected } from './use-selected';
 import { TextWithValues } from './TextWithValues';
 import { holdsAt } from './what-shows';
 import { wordsKey } from '../canvas/words-edit';
+import { useFieldTarget } from '../values/use-field-target';
 import { useMakeField } from './use-make-field';
 import { WhereBoundEmpty } from './WhereBoundEmpty';
 import { WhereItBegins } from './WhereItBegins';
@@ -72,6 +73,11 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
   // What is edited is what the property begins with, unless a variant says its own.
   const isDefault = read !== undefined && !selected.picked;
   const making = useMakeField(doc, node, control, row.type, row.label);
+  const target = useFieldTarget(
+    `${node} ${controlPath(control).join('/')}`,
+    row.type.kind,
+    (given) => give({ ...given, whenEmpty: 'nothing' }),
+  );
   const stored = own(doc.nodes, node);
   // What something declares, or what is chosen for it, is fed by a property of its own.
   const workedOut =
@@ -88,7 +94,7 @@ export function ControlLine({ selected, row }: { selected: Selected; row: Contro
       />
     );
   return (
-    <tr>
+    <tr ref={target.ref} className={target.isOver ? 'takes-field' : undefined}>
       <th scope="row">
         {control.of === 'chosen' && control.what === 'tag' ? 'tag, chosen' : row.what}
       </th>

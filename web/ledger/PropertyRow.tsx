@@ -39,6 +39,7 @@ import { TextWithValues } from './TextWithValues';
 import { TraceButton } from './TraceButton';
 import { holdsAt } from './what-shows';
 import { wordsKey } from '../canvas/words-edit';
+import { useFieldTarget } from '../values/use-field-target';
 import { useMakeField } from './use-make-field';
 import { WhereBoundEmpty } from './WhereBoundEmpty';
 import { WorkedOut } from './WorkedOut';
@@ -67,6 +68,9 @@ export function PropertyRow({
   const isRefused = useRefused(doc.id, path);
   const control = { of: 'value' as const, property };
   const making = useMakeField(doc, id, control, made.type, made.label);
+  const target = useFieldTarget(`${id} ${property}`, made.type.kind, (given) =>
+    sync.edit({ name: 'setControl', args: { doc: doc.id, node: id, control, source: given } }),
+  );
   if (node.kind !== 'instance') return null;
   const source: Source | undefined = own(node.values, property);
   const set = source?.is === 'value' ? (source as Typed) : undefined;
@@ -85,7 +89,7 @@ export function PropertyRow({
   const isVaried = saidByVariant(selected.picked, id, control) !== undefined;
   const winner = set || around ? 'set' : bound || lifted || worked ? 'bound' : 'default';
   return (
-    <tr>
+    <tr ref={target.ref} className={target.isOver ? 'takes-field' : undefined}>
       {rows === undefined ? null : <GroupCell label={group} rows={rows} />}
       <RowName
         group={group}

@@ -14,7 +14,7 @@ import {
   type ValueKind,
   own,
 } from '@sormet/core/model';
-import { nodeName, repeatedType } from '@sormet/core/edit';
+import { nodeName, repeatedType, type Giving } from '@sormet/core/edit';
 import { feeds } from '@sormet/core/value';
 import { dividedLists } from '@sormet/core/resolve';
 import { LEAF_WORDS, OFTEN_ASKED, POSITION_WORDS, todayWords } from '../words';
@@ -109,6 +109,38 @@ export function fittingFields(
       const label = todayWords(source);
       found.push({ key: boundKey(source), label, group: 'the day it is', source });
     }
+  return found;
+}
+
+/** A field that can be given to something by itself, whatever that takes. */
+export interface FieldAround extends Giving {
+  readonly id: string;
+  /** What gives it. */
+  readonly group: string;
+  readonly source: Bound;
+}
+
+/** All fields that can be read at a node, or on a page as such: of its entry, of the repeats around. */
+export function fieldsAround(
+  documents: Documents,
+  doc: TreeDoc,
+  node: NodeId | null,
+): FieldAround[] {
+  const found: FieldAround[] = [];
+  const add = (typeId: string, from: Extract<Source, { is: 'field' }>['from']) => {
+    const type = docOf(documents, 'type', typeId);
+    const name = type?.name.toLowerCase() ?? '';
+    const group = from === 'page' ? `Of the page’s ${name}` : `Of each ${name} of the repeat`;
+    for (const [field, { label, key, type: spec }] of inOrder(type?.fields ?? {})) {
+      const source: Bound = { is: 'field', from, path: [field], whenEmpty: 'default' };
+      found.push({ id: boundKey(source), label, key, kind: spec.kind, group, source });
+    }
+  };
+  for (const repeat of node === null ? [] : repeatsAround(doc, node)) {
+    const queried = repeatedType(documents, doc, repeat);
+    if (queried !== undefined) add(queried, { repeat });
+  }
+  if (doc.kind === 'page' && doc.entries !== null) add(doc.entries, 'page');
   return found;
 }
 

@@ -52,14 +52,11 @@ export function whatFits(
   const isInstance = own(doc.nodes, node)?.kind === 'instance';
   const around = repeatsAround(doc, node);
   const rows = controlsOf(documents, doc, node).filter(
-    ({ source, control, type: of, node: at }) =>
+    (row) =>
       // Of an instance its own values; of anything else what stands in it, but for what repeats something else.
-      (isInstance ? at === node : repeatsAround(doc, at).length === around.length) &&
-      (source === undefined || source.is === 'value') &&
-      control.of !== 'shown' &&
-      !(control.of === 'attribute' && !MADE_OF_CONTENT.has(control.name)) &&
-      of.kind !== 'choice' &&
-      !takesNoContent(documents, own(doc.nodes, at), control),
+      (isInstance ? row.node === node : repeatsAround(doc, row.node).length === around.length) &&
+      (row.source === undefined || row.source.is === 'value') &&
+      isOfContent(documents, doc, row),
   );
   const fields = inOrder(type.fields);
   const taken = new Set<string>();
@@ -106,6 +103,20 @@ export function whatFits(
   });
 }
 
+/** Whether a control says what something is about: not whether it is there, how it behaves, or which of some it is. */
+export function isOfContent(
+  documents: Documents,
+  doc: TreeDoc,
+  { control, type, node }: ControlRow,
+): boolean {
+  return (
+    control.of !== 'shown' &&
+    !(control.of === 'attribute' && !MADE_OF_CONTENT.has(control.name)) &&
+    type.kind !== 'choice' &&
+    !takesNoContent(documents, own(doc.nodes, node), control)
+  );
+}
+
 /** Attributes that say what something is about, not how it behaves. */
 const MADE_OF_CONTENT = new Set(['href', 'src', 'alt', 'datetime', 'title']);
 
@@ -126,7 +137,7 @@ function isBody({ elementName, what }: ControlRow): boolean {
 const OTHER_WORDS = /button|link|alternative|caption|heading|title|label/i;
 
 /** Whether people would say that a control and a field are the same thing: `Picture alternative text`, `alternative text`. */
-function sameName(row: ControlRow, { label, key }: { label: string; key: string }): boolean {
+export function sameName(row: ControlRow, { label, key }: { label: string; key: string }): boolean {
   const plain = (words: string) => words.toLowerCase().replace(/[^a-z0-9 ]/g, '');
   const names = [row.label, row.what, row.elementName].map(plain);
   return [label, key]

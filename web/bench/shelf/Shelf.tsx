@@ -86,6 +86,7 @@ export const Shelf = memo(function Shelf({ doc }: { doc: string }): ReactNode {
   return (
     <div className="shelf" onPointerLeave={() => show(null)}>
       <ShelfList
+        doc={doc}
         items={items}
         counts={counts}
         refused={refused}

@@ -6,6 +6,7 @@ import { recentChoices } from '../../store/recent';
 import { useAppDispatch } from '../../store/store';
 import type { Item } from './shelf-items';
 import { keepShelf, keptShelf, PARTS, type ShelfLook } from './kept-shelf';
+import { ShelfFields } from './ShelfFields';
 import { ShelfItem } from './ShelfItem';
 
 /** How many of those that were used last stand first. */
@@ -17,9 +18,11 @@ export const ShelfList = memo(function ShelfList({
   counts,
   refused,
   asked,
+  doc,
   onShow,
   onPlace,
 }: {
+  doc: string;
   items: readonly Item[];
   counts: ReadonlyMap<string, number>;
   /** The ids of those that the slot which is meant does not take. */
@@ -39,7 +42,8 @@ export const ShelfList = memo(function ShelfList({
   };
   const wanted = search.trim().toLowerCase().split(/\s+/).filter(Boolean);
   // Whoever looks for something looks everywhere.
-  const isIn = ({ part }: Item) => wanted.length > 0 || look.part === 'all' || part === look.part;
+  const isIn = ({ part }: Item) =>
+    look.part !== 'fields' && (wanted.length > 0 || look.part === 'all' || part === look.part);
   const found = items.filter(
     (item) => isIn(item) && wanted.every((word) => item.words.includes(word)),
   );
@@ -106,7 +110,8 @@ export const ShelfList = memo(function ShelfList({
           ))}
         </span>
       </div>
-      {found.length === 0 ? (
+      {look.part === 'fields' ? <ShelfFields doc={doc} find={search} /> : null}
+      {found.length === 0 && look.part !== 'fields' ? (
         <p className="quiet">
           Nothing is called like this, holds these words or has such a property.
         </p>

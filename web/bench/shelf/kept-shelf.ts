@@ -1,7 +1,7 @@
 import { keep, kept } from '../../store/kept';
 
 /** The parts of the shelf. */
-export const PARTS = ['all', 'ready', 'components', 'elements'] as const;
+export const PARTS = ['all', 'ready', 'components', 'elements', 'fields'] as const;
 export type ShelfPart = (typeof PARTS)[number];
 
 /** How this browser shows the shelf. */

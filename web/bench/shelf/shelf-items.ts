@@ -11,7 +11,7 @@ export interface Item {
   readonly note: string;
   readonly folder: string;
   /** The part of the shelf that it stands in. */
-  readonly part: Exclude<ShelfPart, 'all'>;
+  readonly part: Exclude<ShelfPart, 'all' | 'fields'>;
   /** Whether it takes the whole width of a page. */
   readonly isWhole: boolean;
   readonly placeable: Placeable;

@@ -33,14 +33,13 @@ export function FocusPoint({ asset }: { asset: AssetDoc }): ReactNode {
       <Button
         size="small"
         type="text"
+        className={focus ? 'has-focus' : undefined}
         icon={<Crosshair size={14} aria-hidden />}
         aria-label={`What of ${asset.name} is never cropped away`}
         title={
           focus ? `kept: ${focus.x} % from the left, ${focus.y} % from above` : 'kept: the middle'
         }
-      >
-        {focus ? `${focus.x} ${focus.y}` : ''}
-      </Button>
+      />
     </Popover>
   );
 }
