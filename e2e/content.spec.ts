@@ -293,6 +293,24 @@ test('an archive brings rows and the pictures that they name; a new type is made
   await expect(page.getByRole('navigation', { name: 'Content types' })).not.toContainText('Trees');
 });
 
+test('the archive that ships is taken in: a type of tools, each with its picture, lent by a shed', async ({
+  page,
+}) => {
+  const site = await ownSiteOnce(page);
+  await page.goto(`${site}/content`);
+  await takeIn(page, 'tools.zip', await readFile('demo/content/tools.zip'));
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByText('6 of 6 pictures came along.')).toBeVisible();
+  await choose(page, 'Goes into', 'a new content type');
+  await dialog.getByRole('textbox', { name: 'One is called' }).fill('Implement');
+  await dialog.getByRole('textbox', { name: 'Many are' }).fill('Implements');
+  await dialog.getByRole('button', { name: 'Take in 6 new' }).click();
+  const grid = page.getByRole('grid', { name: 'Implements' });
+  await expect(grid.locator('img')).toHaveCount(6);
+  await expect(grid).toContainText('Darning egg');
+  await page.getByRole('button', { name: 'Undo' }).click();
+});
+
 test('files are brought in many at once, the same one twice is told; named, replaced, unused ones removed together', async ({
   page,
 }) => {
@@ -507,6 +525,34 @@ test('a field is dragged from the shelf onto what shows it on the page, and onto
   await expect(heading).toHaveText(street);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(heading).toHaveText('Dunmoor');
+});
+
+test('a file is moved to another folder by dragging its picture, and with it all that were chosen', async ({
+  page,
+}) => {
+  const site = await ownSiteOnce(page);
+  await page.goto(`${site}/files`);
+  const folder = page.locator('.file-folder', {
+    has: page.getByRole('heading', { name: /^sheds/ }),
+  });
+  await expect(folder.getByLabel('Name of sheds/millgate.svg')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Choose bench.svg' }).check();
+  await page.getByRole('checkbox', { name: 'Choose table.svg' }).check();
+  const from = (await page
+    .getByRole('row', { name: /bench\.svg/ })
+    .locator('.file-picture')
+    .boundingBox())!;
+  const to = (await folder.getByRole('heading').boundingBox())!;
+  await page.mouse.move(from.x + 20, from.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(to.x + 20, to.y + 10, { steps: 6 });
+  await page.mouse.move(to.x + 24, to.y + 12, { steps: 2 });
+  await expect(page.locator('.drag-chip')).toHaveText('2 files');
+  await page.mouse.up();
+  await expect(folder.getByLabel('Name of sheds/bench.svg')).toBeVisible();
+  await expect(folder.getByLabel('Name of sheds/table.svg')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(folder.getByLabel('Name of sheds/bench.svg')).toHaveCount(0);
 });
 
 test('a picture keeps what it says is kept, wherever it is cropped', async ({ page }) => {

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { useDraggable } from '@dnd-kit/core';
 import { Button, Checkbox, Popconfirm } from 'antd';
 import { assetPath, type AssetDoc, type Documents } from '@sormet/core/model';
 import { useDerived, useSync } from '../../site/SiteProvider';
@@ -7,6 +8,7 @@ import { DraftField } from '../../values/DraftField';
 import { count, documentWords, refusalWords } from '../../words';
 import type { FileRow } from './file-rows';
 import { FocusPoint } from './FocusPoint';
+import type { DraggedFile } from './MovedByDragging';
 
 /** How many places are named before the others are counted. */
 const NAMED = 4;
@@ -28,8 +30,10 @@ export function FileLine({
 }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
+  const data: DraggedFile = { asset: asset.id };
+  const handle = useDraggable({ id: `file ${asset.id}`, data });
   return (
-    <tr>
+    <tr className={handle.isDragging ? 'is-dragged' : undefined}>
       <td className="file-choice">
         <Checkbox
           aria-label={`Choose ${asset.name}`}
@@ -37,9 +41,14 @@ export function FileLine({
           onChange={({ target }) => onChoose(target.checked)}
         />
       </td>
-      <td className="file-picture">
+      <td
+        className="file-picture"
+        ref={handle.setNodeRef}
+        {...handle.listeners}
+        title="Drag it onto another folder"
+      >
         {asset.mediaType.startsWith('image/') ? (
-          <img src={assetPath(asset)} alt="" loading="lazy" />
+          <img src={assetPath(asset)} alt="" loading="lazy" draggable={false} />
         ) : null}
       </td>
       <td>

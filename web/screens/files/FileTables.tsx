@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Button, Checkbox } from 'antd';
+import { useDroppable } from '@dnd-kit/core';
 import type { AssetDoc } from '@sormet/core/model';
 import { askForFiles } from '../../parts/ask-for-file';
 import { HeadedTable } from '../../parts/HeadedTable';
@@ -7,6 +8,7 @@ import { useDroppedFiles } from '../../parts/use-dropped-files';
 import { ACCEPTED } from './accepted';
 import { byFolder, type FileRow } from './file-rows';
 import { FileLine } from './FileLine';
+import { MovedByDragging, type FolderTarget } from './MovedByDragging';
 
 interface Acts {
   /** Those that were chosen, to be moved or removed together. */
@@ -27,9 +29,17 @@ export function FileTables({
   const folders = isByFolder ? byFolder(rows) : [];
   if (folders.length < 2 && (folders[0]?.[0] ?? '') === '')
     return <FileTable label="Files of the site" rows={rows} {...acts} />;
-  return folders.map(([folder, files]) => (
-    <Folder key={folder} folder={folder} files={files} {...acts} />
-  ));
+  return (
+    <MovedByDragging
+      chosen={acts.chosen}
+      onMoved={() => acts.onChoose([...acts.chosen], false)}
+      onWrong={acts.onWrong}
+    >
+      {folders.map(([folder, files]) => (
+        <Folder key={folder} folder={folder} files={files} {...acts} />
+      ))}
+    </MovedByDragging>
+  );
 }
 
 /** A folder: what is dropped on it, or brought in from its head, comes to stand in it. */
@@ -41,8 +51,14 @@ function Folder({
   const { onBring } = acts;
   // The folder takes it, and not the screen around.
   const { isOver, drop } = useDroppedFiles((dropped) => onBring(dropped, folder));
+  const target: FolderTarget = { folder };
+  const moved = useDroppable({ id: `folder ${folder}`, data: target });
   return (
-    <section className={isOver ? 'file-folder is-over' : 'file-folder'} {...drop}>
+    <section
+      ref={moved.setNodeRef}
+      className={isOver || moved.isOver ? 'file-folder is-over' : 'file-folder'}
+      {...drop}
+    >
       <h2>
         {folder || 'In no folder'}{' '}
         <Button
