@@ -138,14 +138,19 @@ class Emitter {
       return `if (${tests}) {${this.body(step.then)}}`;
     }
     if (step.is !== 'each') throw new Error(`The step ${step.is} is no statement.`);
-    const { depth, items, past, item, none } = step;
+    const { depth, items, past, asksPosition, item, none } = step;
     const list = `l${depth}`;
+    // Nothing is noted for each item that nobody asks.
+    const before = past ? `${this.constant(past)}(run)` : '0';
+    const position = asksPosition
+      ? `run.positions[${depth}] = { at: i${depth} + 1, of: ${list}.length, past: ${before}, before: ${list}[i${depth} - 1] };`
+      : '';
     return (
-      `{const ${list} = ${this.constant(items)}(run), p${depth} = ${past ? `${this.constant(past)}(run)` : 0};` +
+      `{const ${list} = ${this.constant(items)}(run);` +
       (none.length > 0 ? `if (${list}.length === 0) {${this.body(none)}}` : '') +
       `for (let i${depth} = 0; i${depth} < ${list}.length; i${depth} += 1) {` +
       `const e${depth} = ${list}[i${depth}]; run.items[${depth}] = e${depth};` +
-      `run.positions[${depth}] = { at: i${depth} + 1, of: ${list}.length, past: p${depth}, before: ${list}[i${depth} - 1] };${this.body(item)}}}`
+      `${position}${this.body(item)}}}`
     );
   }
 

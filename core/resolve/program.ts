@@ -30,6 +30,8 @@ export type Step =
       readonly items: (run: Run) => readonly Item[];
       /** How many of the list stand on pages before, where it is divided. */
       readonly past: ((run: Run) => number) | undefined;
+      /** Whether something in it asks where an item stands. */
+      readonly asksPosition: boolean;
       readonly depth: number;
       readonly item: Program;
       readonly none: Program;
@@ -66,7 +68,7 @@ export function interpret(program: Program, data: Data, run: Run): string {
           const past = step.past?.(run);
           items.forEach((item, i) => {
             run.items[step.depth] = item;
-            run.positions[step.depth] = positionIn(items, i, past);
+            if (step.asksPosition) run.positions[step.depth] = positionIn(items, i, past);
             out += interpret(step.item, data, run);
           });
         }

@@ -326,6 +326,7 @@ function writeRepeat(node: LinkedRepeat, scope: Scope, parts: Parts): void {
     is: 'each',
     items,
     past: perPage === undefined ? undefined : (run) => (run.leaf.number - 1) * perPage,
+    asksPosition: node.asksPosition,
     depth,
     item: inner.steps,
     none: none.steps,
