@@ -783,6 +783,9 @@ function sinceWords(since: string): Source {
 }
 
 /** The components of the demo: the surround, six sections and six fittings. */
+/** A component that editors may put into the slots of pages. */
+const offered = (made: ComponentDoc): ComponentDoc => ({ ...made, offered: true });
+
 export const components: readonly ComponentDoc[] = [
   surround,
   button,
@@ -790,11 +793,11 @@ export const components: readonly ComponentDoc[] = [
   mender,
   sessionLine,
   opening,
-  cardRow,
+  offered(cardRow),
   lines,
-  joinBand,
-  hours,
-  quote,
+  offered(joinBand),
+  offered(hours),
+  offered(quote),
   step,
   notice,
 ];

@@ -95,6 +95,8 @@ export const EditRequest = Type.Object(
     args: Type.Record(Type.String(), Type.Unknown()),
     /** What the edit did where it was made: its `was` is the guard. */
     changes: Type.Array(Change, { maxItems: LARGEST_EDIT }),
+    /** Whether whoever made it is at work as an editor: then it is refused where it is more than editors may do. */
+    editing: Type.Optional(Type.Literal(true)),
     /** What it is part of: edits of one stretch of typing or moving are one line of the history. */
     stretch: Type.Optional(
       Type.Union([Type.String({ minLength: 1, maxLength: 200 }), Type.Null()]),

@@ -11,6 +11,7 @@ import { connect } from './components/connecting';
 import { expose, labelProperty, unexpose } from './components/exposing';
 import { addComponent, makeComponent } from './components/making';
 import { nameComponent, removeComponent } from './components/naming';
+import { offerComponent } from './components/offering';
 import { setGroup, setProperty } from './components/properties';
 import { replaceElement } from './components/replacing';
 import { addSlot, setSlot } from './components/slots';
@@ -117,6 +118,7 @@ export const EDITS = {
   exchangeInstances,
   replaceElement,
   nameComponent,
+  offerComponent,
   removeComponent,
   expose,
   unexpose,

@@ -26,6 +26,7 @@ export type { Becomes } from './becoming';
 export { whatBecomes, type Becoming } from './components/what-becomes';
 export { whatBecomesOfField, type FieldBecoming } from './content/what-becomes-of-field';
 export { fitsOfType, type Fit } from './repeats/what-fits';
+export { beyondEditors, mayBeSet } from './editing/beyond-editors';
 export { takingControl, type Giving } from './repeats/taking-control';
 export {
   listsAround,

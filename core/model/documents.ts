@@ -314,6 +314,8 @@ export const ComponentDoc = document('component', {
     maxLength: 200,
     says: 'component-name-form',
   }),
+  /** Whether editors may put it into the slots of pages (see core/edit/editing). */
+  offered: Type.Optional(Type.Literal(true)),
   properties: Type.Record(Id, Property, { additionalProperties: false }),
   groups: Type.Record(Id, Group, { additionalProperties: false }),
   slots: Type.Record(Id, Slot, { additionalProperties: false }),

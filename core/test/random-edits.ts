@@ -1254,6 +1254,12 @@ class Chooser {
         const args = choices.of(set);
         return args && { name, args };
       }
+      case 'offerComponent': {
+        const component = this.component();
+        return (
+          component && { name, args: { component: component.id, offered: choices.below(2) === 0 } }
+        );
+      }
       case 'nameComponent':
       case 'removeComponent': {
         const free = allOf(documents, 'component').filter(({ id: each }) => !this.isPlaced(each));

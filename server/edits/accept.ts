@@ -1,6 +1,7 @@
 import { In, type EntityManager } from 'typeorm';
 import { docOf, own, sameJson, type Documents } from '@sormet/core/model';
 import {
+  beyondEditors,
   doEdit,
   EDITS,
   isRefusal,
@@ -61,6 +62,7 @@ export async function acceptEdit(
     const past: Past =
       edit.name === 'revert' ? await store.past(siteId, edit.args.edits, manager) : () => undefined;
     const done = doneEdit(documents, edit, request.changes, past);
+    if (request.editing) checkThatEditorsMay(documents, done, edit.name === 'revert');
     await checkFiles(manager, done);
     if (edit.name === 'bringBack') await checkThatItWas(manager, siteId, edit.args);
     const revision = site.revision + 1;
@@ -132,6 +134,13 @@ function doneEdit(
       pointer: done.changes[0]?.path ?? '',
     });
   return done;
+}
+
+/** @throws a 422 problem when an edit is more than editors may do */
+function checkThatEditorsMay(before: Documents, done: Done, isRevert: boolean): void {
+  const beyond = beyondEditors(before, done.documents, done.changes, isRevert);
+  if (beyond)
+    throw new Problem(422, beyond.refused, { doc: beyond.doc ?? null, pointer: beyond.path ?? '' });
 }
 
 /** @throws a 422 problem when what should be brought back never was so: the history says what was */

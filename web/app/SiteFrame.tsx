@@ -63,6 +63,7 @@ export function SiteFrame(): ReactNode {
           <NavLink to={`${base}/files`}>Files</NavLink>
           <NavLink to={`${base}/releases`}>Releases</NavLink>
           <NavLink to={`${base}/settings`}>Settings</NavLink>
+          <NavLink to={`${base}/edit`}>Editors</NavLink>
         </nav>
         <span className="bar-space" />
         <Connection />

@@ -79,6 +79,7 @@ export const routes = createBrowserRouter([
               },
             ],
           },
+          { path: 'edit/:page?', ...screen(siteScreens, 'EditingScreen') },
           { path: 'bench/:doc', ...screen(siteScreens, 'Bench') },
           {
             path: 'preview/:page',

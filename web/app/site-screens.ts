@@ -4,6 +4,7 @@
  */
 export { Bench } from '../bench/Bench';
 export { ContentScreen, FieldsScreen } from '../screens/content/ContentScreen';
+export { EditingScreen } from '../screens/editing/EditingScreen';
 export { FilesScreen } from '../screens/files/FilesScreen';
 export { LibraryScreen } from '../screens/library/LibraryScreen';
 export { PagesScreen } from '../screens/pages/PagesScreen';

@@ -27,6 +27,7 @@ export function Picture({
   css: shared,
   held,
   room = null,
+  registry: given,
   onMeasure,
 }: {
   documents: Documents;
@@ -41,10 +42,12 @@ export function Picture({
   room?: number | null;
   /** The state that what is drawn is held in, as though somebody pointed at it or pressed it. */
   held?: State | undefined;
+  /** Where it is kept which element shows what, for who draws over the picture. */
+  registry?: Registry;
   /** Told how large what is drawn is, in its own CSS px. */
   onMeasure?: (size: { width: number; height: number }) => void;
 }): ReactNode {
-  const registry = useMemo(() => new Registry(), []);
+  const registry = useMemo(() => given ?? new Registry(), [given]);
   const styles = useMemo(() => new CanvasCss(), []);
   const css = useMemo(
     () =>

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
-import { Button } from 'antd';
+import { Button, Checkbox } from 'antd';
 import { inOrder, rootOf, type ComponentDoc } from '@sormet/core/model';
+import { useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useAppDispatch } from '../store/store';
 import { slotWordsOf } from '../words';
@@ -10,6 +11,7 @@ import { PropertiesTable } from './PropertiesTable';
 /** What a definition says of itself: its name with its folder, what it exposes in order, its slots. */
 export function ComponentValues({ component }: { component: ComponentDoc }): ReactNode {
   const dispatch = useAppDispatch();
+  const sync = useSync();
   const { id, name, slots, nodes } = component;
   const select = (node: string) => dispatch(benchActions.select({ doc: id, nodes: [node] }));
   const placed = Object.keys(nodes).flatMap((node) => {
@@ -41,6 +43,18 @@ export function ComponentValues({ component }: { component: ComponentDoc }): Rea
           );
         })}
         {placed.length === 0 ? <span>none; put one in with g</span> : null}
+        <Checkbox
+          checked={component.offered === true}
+          title="Editors may put it into the slots of pages"
+          onChange={({ target }) =>
+            sync.edit({
+              name: 'offerComponent',
+              args: { component: id, offered: target.checked },
+            })
+          }
+        >
+          offered to editors
+        </Checkbox>
         <Button size="small" onClick={() => select(rootOf(nodes))}>
           Expose more
         </Button>

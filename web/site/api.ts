@@ -117,6 +117,7 @@ export const api = {
       args: unknown;
       changes: Change[];
       stretch: string | null;
+      editing?: true;
     },
   ) => post<{ revision: number }>(`/sites/${id}/edits`, edit),
   /** How the entries of a type stand: published as they are, changed since, not yet. */

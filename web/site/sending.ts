@@ -44,7 +44,7 @@ export class Sending {
    * @throws Unreachable when the server is away: then nothing is known about the edit
    */
   private async one(edit: PendingEdit): Promise<number | RefusedEdit> {
-    const { id, edit: named, changes, stretch } = edit;
+    const { id, edit: named, changes, stretch, editing } = edit;
     for (let tries = 1; ; tries += 1)
       try {
         const { revision } = await api.edit(this.open.site, {
@@ -54,6 +54,7 @@ export class Sending {
           args: named.args,
           changes: [...changes],
           stretch,
+          ...(editing ? { editing } : {}),
         });
         return revision;
       } catch (error) {

@@ -1,6 +1,7 @@
 import type { UnknownAction } from '@reduxjs/toolkit';
 import { Documents, newId } from '@sormet/core/model';
 import {
+  beyondEditors,
   doEdit,
   isRefusal,
   toldOf,
@@ -190,6 +191,12 @@ export class SiteSync implements OpenSite {
   };
 
   private into: Into | null = null;
+  private isEditing = false;
+
+  /** Says whether who is here is at work as an editor: then nothing is done that editors may not. */
+  asEditor(isEditing: boolean): void {
+    this.isEditing = isEditing;
+  }
 
   /** Says what edits come to from now on, while something is lit that they are said of; `null` where they are what they are. */
   writeInto(into: Into | null): void {
@@ -254,8 +261,12 @@ export class SiteSync implements OpenSite {
     const done = doEdit(documents, edit, past);
     if (isRefusal(done)) return done;
     const { changes } = done;
+    const beyond =
+      this.isEditing && beyondEditors(documents, done.documents, changes, edit.name === 'revert');
+    if (beyond) return beyond;
     const stretch = group === null ? null : group.replace(/ \d+$/, '');
-    const made = { id: newId(), edit, changes, group, stretch, sent: false };
+    const editing = this.isEditing ? { editing: true as const } : {};
+    const made = { id: newId(), edit, changes, group, stretch, ...editing, sent: false };
     return { made, said: toldOf(documents, edit, past), documents: done.documents };
   }
 

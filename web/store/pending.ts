@@ -11,6 +11,8 @@ export interface PendingEdit {
   readonly group: string | null;
   /** What it is part of for the history: one stretch of typing or moving. */
   readonly stretch: string | null;
+  /** Whether it was made at work as an editor. */
+  readonly editing?: true;
   /** Whether it may be on its way; then it is no longer joined with later ones. */
   readonly sent: boolean;
 }

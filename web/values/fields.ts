@@ -99,7 +99,8 @@ export function fittingFields(
       const group = `the pages of ${nodeName(documents, doc.nodes[repeat]!, doc)}`;
       found.push({ key: boundKey(source), label: LEAF_WORDS[as], group, source });
     }
-  if (feeds('date', type.kind))
+  // As words it is worked out: among fields it would stand everywhere.
+  if (type.kind === 'date')
     for (const days of OFTEN_ASKED) {
       const source: Bound = {
         is: 'today',

@@ -32,7 +32,10 @@ describe('the fields offered', () => {
 
   test('are those of the page’s entry whose type fits, in the order of the type', () => {
     expect(labels(shedPage, lines, 'image')).toEqual(['shed · picture']);
-    expect(labels(shedPage, lines, 'date')).toEqual(['shed · opened']);
+    // Behind them days that are often asked for, told from the day it is.
+    const [field, ...days] = labels(shedPage, lines, 'date');
+    expect(field).toBe('shed · opened');
+    expect(days).toEqual(expect.arrayContaining(['today', 'tomorrow', '30 days ago']));
     expect(labels(shedPage, lines, 'boolean')).toEqual([]);
   });
 

@@ -38,6 +38,7 @@ const RULE: Members<Rule> & object = { order: plain, when: plain, patch: plain }
 
 const DEFINITION: Members<ComponentDoc> = {
   id: plain,
+  offered: plain,
   kind: plain,
   format: plain,
   name: plain,

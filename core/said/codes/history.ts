@@ -32,6 +32,8 @@ export const HISTORY = {
   'gave-slug': { entry: 'text', slug: 'text' },
   'made-draft': { what: 'text' },
   'made-ready': { what: 'text' },
+  'offered-component': { component: 'text' },
+  'offered-no-more': { component: 'text' },
   'set-focus': { name: 'text' },
   'set-beginning': { what: 'text', time: 'text' },
   'set-end': { what: 'text', time: 'text' },

@@ -3,6 +3,7 @@ export const REFUSALS = {
   'id-taken': {},
   'ids-taken': {},
   'ends-before-it-begins': {},
+  'not-for-editors': {},
   'only-picture-cropped': {},
   'no-time-zone': { zone: 'text' },
   'ids-taken-or-few': {},

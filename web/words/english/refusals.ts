@@ -5,6 +5,8 @@ export const refusals: WordsOf<typeof REFUSALS> = {
   'id-taken': 'A document with this id is there already.',
   'ids-taken': 'The ids given are taken.',
   'only-picture-cropped': 'Only of a picture it is said where it is cropped.',
+  'not-for-editors':
+    'That is the designer’s: editors set values, fill slots with the sections that are offered, and write content.',
   'ends-before-it-begins': 'It would be taken back before it is published: choose a later end.',
   'no-time-zone': ({ zone }) => `${zone} is no time zone that is known here.`,
   'ids-taken-or-few': 'The ids given are taken, or too few.',
