@@ -52,8 +52,9 @@ export async function takePictures(address, folder, say) {
     await page.getByRole('table', { name: 'Tokens' }).waitFor();
     await take('tokens');
 
-    await page.goto('/sites/brackenfold/settings');
-    await take('settings');
+    await page.goto('/sites/brackenfold/edit/page-about');
+    await page.getByRole('button', { name: 'top', exact: true }).first().click();
+    await take('editing');
     await page.goto('/sites/brackenfold/bench/page-sessions');
     await canvas.locator('main').waitFor();
     await page.locator('.outline-row', { hasText: 'repeat: sessions' }).click();
