@@ -438,6 +438,14 @@ test('an entry is published from a time on and taken back at one, by the clocks 
   await from.fill('2099-12-24T08:00');
   await from.press('Enter');
   await expect(stands.locator('.entry-state')).toContainText('from 24 Dec 2099, 08:00');
+  // Half typed it is no time, and takes none away.
+  await from.focus();
+  await page.keyboard.press('Backspace');
+  await from.blur();
+  await expect(stands.getByRole('alert')).toContainText('not yet a day and a time');
+  await expect(stands.locator('.entry-state')).toContainText('from 24 Dec 2099, 08:00');
+  await from.press('Escape');
+  await expect(from).toHaveValue('2099-12-24T08:00');
   // Refused where it was typed, and nothing of it lost.
   const until = stands.getByLabel('Taken back at');
   await until.fill('2099-12-23T08:00');

@@ -25,7 +25,10 @@ export function entriesRouter({ store }: ApiParts): Router {
     const site = await siteIn(store, request);
     const type = idIn(request, 'type');
     const { documents } = await store.state(site);
-    const entries = documents.all('entry').filter((entry) => entry.type === type);
+    const { entry: asked } = request.query;
+    const entries = documents
+      .all('entry')
+      .filter((entry) => entry.type === type && (asked === undefined || entry.id === asked));
     const live =
       site.liveRelease === null
         ? null

@@ -172,4 +172,8 @@ test('an entry that is changed after it was published says so, and when it was m
   expect(live).toBe('2027-03-02T12:00:00.000Z');
   expect(entries[id]!.changed).not.toBeNull();
   await server.api.get('/api/sites/brackenfold/types/no-type/standing').expect(200);
+  const one = await server.api
+    .get(`/api/sites/brackenfold/types/shed/standing?entry=${id}`)
+    .expect(200);
+  expect((one.body as EntriesStanding).entries).toEqual({ [id]: entries[id] });
 }, 60_000);

@@ -121,8 +121,10 @@ export const api = {
     },
   ) => post<{ revision: number }>(`/sites/${id}/edits`, edit),
   /** How the entries of a type stand: published as they are, changed since, not yet. */
-  standing: (id: string, type: string) =>
-    request<EntriesStanding>(`/sites/${id}/types/${type}/standing`),
+  standing: (id: string, type: string, entry?: string) =>
+    request<EntriesStanding>(
+      `/sites/${id}/types/${type}/standing${entry === undefined ? '' : `?entry=${entry}`}`,
+    ),
   plan: (id: string) => request<PlanAnswer>(`/sites/${id}/plan`),
   releases: (id: string) => request<{ releases: ReleaseSummary[] }>(`/sites/${id}/releases`),
   release: (id: string, release: string) =>

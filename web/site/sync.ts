@@ -273,15 +273,15 @@ export class SiteSync implements OpenSite {
   undo(): void {
     const { undo } = this.state;
     const made = this.takeBack(undo);
-    // What cannot be taken back any more must not stand in the way of the steps before it.
-    if (undo.length > 0)
+    // What cannot be taken back any more must not stand in the way of the steps before it; what editors may not, designers can.
+    if (undo.length > 0 && (made || !this.isEditing))
       this.store.dispatch(made ? siteActions.undone(made) : siteActions.undoLeftOut());
   }
 
   redo(): void {
     const { redo } = this.state;
     const made = this.takeBack(redo);
-    if (redo.length > 0)
+    if (redo.length > 0 && (made || !this.isEditing))
       this.store.dispatch(made ? siteActions.redone(made) : siteActions.redoLeftOut());
   }
 

@@ -1,4 +1,5 @@
 import { useRef, useState, type ReactNode } from 'react';
+import { flushSync } from 'react-dom';
 import { FUNCTIONS, type ExpressionName, type Fault } from '@sormet/core/expression';
 import { Wrong } from '../../parts/Wrong';
 import { sentence } from '../../words';
@@ -27,10 +28,13 @@ export function ExpressionField({
   const take = (offer: Completion) => {
     const start = before.length - word.length;
     const next = typed.slice(0, start) + offer.insert + typed.slice(before.length);
-    onType(next);
     const at = start + offer.insert.length;
-    setCursor(null);
-    requestAnimationFrame(() => field.current?.setSelectionRange(at, at));
+    // At once: who types on before a later frame would find the cursor moved under their words.
+    flushSync(() => {
+      onType(next);
+      setCursor(null);
+    });
+    field.current?.setSelectionRange(at, at);
   };
   const [fault] = faults;
   return (

@@ -12,7 +12,7 @@ export function EntryTimes({ entry }: { entry: EntryDoc }): ReactNode {
   const { documents } = useDerived();
   const sync = useSync();
   const zone = documents.site.timeZone ?? DEFAULT_ZONE;
-  const standing = useStanding(entry.type)?.entries[entry.id];
+  const standing = useStanding(entry.type, entry.id)?.entries[entry.id];
   const state = stateOf(entry, standing, zone);
   return (
     <>
@@ -65,7 +65,7 @@ function TimeField({
   const sync = useSync();
   const [wrong, setWrong] = useState('');
   const held = entry.times?.[which];
-  const [typed, setTyped] = useState<string | null>(null);
+  const stored = held === undefined ? '' : clockTime(held, zone);
   const set = (time: string | null) => {
     const refusal = sync.attempt({
       name: 'setTimes',
@@ -75,7 +75,6 @@ function TimeField({
       },
     });
     setWrong(refusal ? refusalWords(refusal) : '');
-    if (!refusal) setTyped(null);
   };
   return (
     <div className="field">
@@ -86,19 +85,20 @@ function TimeField({
             className="plain-field"
             type="datetime-local"
             aria-label={label}
-            value={typed ?? (held === undefined ? '' : clockTime(held, zone))}
-            onChange={({ target }) => setTyped(target.value)}
-            onBlur={() => {
-              if (typed === null) return;
-              const instant = instantAt(typed, zone);
-              if (instant === (held ?? null)) setTyped(null);
-              else set(instant);
+            // Left to itself while it is typed in: what is half typed is nothing to whoever asks, and must not take it away.
+            key={stored}
+            defaultValue={stored}
+            onBlur={({ currentTarget }) => {
+              if (currentTarget.validity.badInput) setWrong('That is not yet a day and a time.');
+              else if (currentTarget.value !== stored) set(instantAt(currentTarget.value, zone));
             }}
             onKeyDown={(event) => {
-              if (event.key === 'Enter') event.currentTarget.blur();
-              if (event.key !== 'Escape' || typed === null) return;
+              const { currentTarget } = event;
+              if (event.key === 'Enter') currentTarget.blur();
+              if (event.key !== 'Escape' || (currentTarget.value === stored && wrong === ''))
+                return;
               event.stopPropagation();
-              setTyped(null);
+              currentTarget.value = stored;
               setWrong('');
             }}
           />
