@@ -16,6 +16,7 @@ const Waiting = Type.Object(
     changes: Type.Array(Change),
     group: Nullable,
     stretch: Nullable,
+    editing: Type.Optional(Type.Literal(true)),
     sent: Type.Boolean(),
   },
   exact,

@@ -60,6 +60,14 @@ describe('the outbox', () => {
     expect(ids((await takeOutboxes('site', 'w1')).pending)).toEqual(['a']);
   });
 
+  test('knows after a reload, too, what was made at work as an editor', async () => {
+    pretendBrowser(['sormet.window.w1']);
+    const made = { ...pending('a'), editing: true as const };
+    keepOutbox('site', 'w1', { pending: [made], conflicts: [] });
+    expect((await takeOutboxes('site', 'w1')).pending).toEqual([made]);
+    expect(setAsideOf('site')).toEqual([]);
+  });
+
   test('takes over what windows that are gone left, and leaves alone what others still hold', async () => {
     const kept = pretendBrowser(['sormet.window.w1', 'sormet.window.busy']);
     keepOutbox('site', 'gone', { pending: [pending('a')], conflicts: [] });
