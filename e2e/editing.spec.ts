@@ -33,6 +33,8 @@ test('an editor fills a page: values with their help, sections in their slots, c
   await expect(rows.last()).toContainText('Quotation');
   await main.getByRole('button', { name: 'Quotation: further up' }).click();
   await expect(rows.nth(many - 2)).toContainText('Quotation');
+  await main.getByRole('button', { name: 'Quotation: further down' }).click();
+  await expect(rows.last()).toContainText('Quotation');
   await main.getByRole('button', { name: 'Quotation: take it out' }).click();
   await expect(rows).toHaveCount(many - 1);
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -180,6 +180,7 @@ export const Planned = Type.Object(
       Type.Literal('changed'),
       Type.Literal('gone'),
       Type.Literal('redirect'),
+      Type.Literal('later'),
     ]),
     reasons: Type.Array(SAID),
   },

@@ -1,3 +1,4 @@
+import { doEdit, isRefusal, type NamedEdit } from '../edit';
 import { momentOf, type Documents, type Source } from '../model';
 import { say } from '../said';
 import { contentType, documentsOf, entry, means, page, queryOf, site, words } from '../test';
@@ -102,4 +103,39 @@ test('what reads the day says so, and nothing else does', () => {
   const { manifest } = compiled('2026-12-01T12:00Z');
   const reading = Object.keys(manifest).filter((path) => manifest[path]!.depends?.includes(TODAY));
   expect(reading).toEqual(['/index.html']);
+});
+
+test('what shows at its time only is something to publish: at that time it is made from what is live', () => {
+  const now = at('2026-12-01T12:00Z');
+  const earlier = {
+    documents,
+    release: new Release(compiled('2026-12-01T12:00Z').manifest),
+    at: now,
+  };
+  const planned = (edit: NamedEdit) => {
+    const done = doEdit(documents, edit);
+    if (isRefusal(done)) throw new Error(done.refused.code);
+    const moment = at('2026-12-01T12:00Z', done.documents);
+    const site = compileSite(done.documents, { ...means(), at: moment }, earlier);
+    return planOf(site, done.documents, earlier, moment).map(({ path, what }) => [path, what]);
+  };
+  const times = (entry: string, set: { from: string } | { until: string }): NamedEdit => ({
+    name: 'setTimes',
+    args: { entries: [entry], set },
+  });
+  expect(planned(times('show-opera', { until: '2026-12-03T12:00Z' }))).toContainEqual([
+    '/shows/opera',
+    'later',
+  ]);
+  expect(planned(times('show-circus', { until: '2026-12-05T12:00Z' }))).toContainEqual([
+    '/shows/circus',
+    'later',
+  ]);
+  // Of another day than those that the list shows today.
+  const field: NamedEdit = {
+    name: 'setField',
+    args: { entry: 'show-puppets', field: 'name', value: { type: 'text', value: 'Marionettes' } },
+  };
+  expect(planned(field)).toContainEqual(['/', 'later']);
+  expect(planned({ name: 'setPage', args: { page: 'all', set: { name: 'Other' } } })).toEqual([]);
 });

@@ -1,4 +1,13 @@
-import { docOf, own, type Documents, type Moment } from '../model';
+import {
+  claim,
+  docOf,
+  own,
+  pageForEntries,
+  pathOf,
+  sameJson,
+  type Documents,
+  type Moment,
+} from '../model';
 import { TODAY } from '../value';
 import { shortName } from '../edit';
 import { saidText, say, type Said } from '../said';
@@ -9,7 +18,8 @@ import type { CompiledSite, Earlier } from './site';
 /** One page that a release would change, and why. */
 export interface PlannedPage {
   readonly path: string;
-  readonly what: 'new' | 'changed' | 'gone' | 'redirect';
+  /** `later`: the same for now, and another when its time comes. */
+  readonly what: 'new' | 'changed' | 'gone' | 'redirect' | 'later';
   readonly reasons: readonly Said[];
 }
 
@@ -34,7 +44,11 @@ export function planOf(
     if (path === undefined) continue;
     const old = earlier?.release.file(file);
     const now = compiled.file(file);
-    if (old?.sha256 === now?.sha256) continue;
+    if (old?.sha256 === now?.sha256) {
+      const edited = now?.depends?.includes(TODAY) ? editedIn(now, documents, earlier) : [];
+      if (edited.length > 0) plan.push({ path, what: 'later', reasons: edited });
+      continue;
+    }
     if (!now) plan.push({ path, what: 'gone', reasons: [say('no-page-here')] });
     else if (now.redirect !== undefined)
       plan.push({ path, what: 'redirect', reasons: [say('leads-to', { path: now.redirect })] });
@@ -47,7 +61,37 @@ export function planOf(
         reasons: reasonsOf(now, things, documents, earlier!.documents),
       });
   }
+  if (earlier) plan.push(...comingLater(documents, earlier.documents, plan));
   return plan.sort((a, b) => (a.path < b.path ? -1 : 1));
+}
+
+/** What was edited of all that a page which goes by the day was made from: on another day it shows. */
+function editedIn(file: ReleaseFile, documents: Documents, earlier?: Earlier): Said[] {
+  if (!earlier) return [];
+  const { things } = changedBetween(earlier.documents, documents);
+  return (file.depends ?? []).some((thing) => things.has(thing))
+    ? reasonsOf(file, things, documents, earlier.documents)
+    : [];
+}
+
+/** The entries that come or go at a time and are others than in what is live: at their times that is made again as it is published now. */
+function comingLater(
+  documents: Documents,
+  before: Documents,
+  planned: readonly PlannedPage[],
+): PlannedPage[] {
+  const known = new Set(planned.map(({ path }) => path));
+  const ids = new Set([...before.claiming(claim.timed), ...documents.claiming(claim.timed)]);
+  return [...ids].flatMap((id): PlannedPage[] => {
+    const [old, now] = [docOf(before, 'entry', id), docOf(documents, 'entry', id)];
+    const entry = now ?? old;
+    if (!entry || ((old?.draft ?? true) && (now?.draft ?? true))) return [];
+    if (old && now && sameJson(old, now)) return [];
+    const page = pageForEntries(documents, entry.type);
+    const path = page ? pathOf(page, entry) : entry.slug;
+    if (known.has(path)) return [];
+    return [{ path, what: 'later', reasons: [say('entry-changed', { slug: entry.slug })] }];
+  });
 }
 
 const NOTHING = { things: new Set<string>() };

@@ -1,4 +1,4 @@
-import { dayAfter, dayIn, instantOf, isDue, isTimeZone, momentOf, sameMoment } from '.';
+import { dayAfter, dayIn, instantOf, isDue, isTimeZone, momentOf, nextTime, sameMoment } from '.';
 import { contentType, documentsOf, entry, site } from '../test/small-site';
 
 describe('the day that it is', () => {
@@ -52,6 +52,14 @@ describe('a moment', () => {
     expect(at('2026-12-24T09:00Z').now).toBe('2026-12-24T09:00Z');
     expect(sameMoment(at('2026-12-25T09:00Z'), at('2026-12-24T09:00Z'))).toBe(false);
     expect(at('2027-06-01T12:00Z').now).toBe('2027-01-02T00:00Z');
+  });
+
+  test('is followed by another when something comes or goes next', () => {
+    const next = (instant: string) => nextTime(documents, new Date(instant));
+    expect(next('2026-12-01T00:00Z')).toBe('2026-12-24T08:00Z');
+    expect(next('2026-12-24T08:00Z')).toBe('2026-12-24T09:00Z');
+    expect(next('2026-12-25T08:00Z')).toBe('2027-01-02T00:00Z');
+    expect(next('2027-01-02T00:00Z')).toBeUndefined();
   });
 
   test('shows what has begun and not ended, to the minute, and no draft', () => {

@@ -78,6 +78,16 @@ export function momentOf(documents: Documents, date: Date): Moment {
   return { today: dayIn(documents.site.timeZone ?? DEFAULT_ZONE, date), now: last };
 }
 
+/** The next instant after a date at which an entry of a site comes or goes; nothing where none does. */
+export function nextTime(documents: Documents, date: Date): string | undefined {
+  const now = instantOf(date);
+  let next: string | undefined;
+  for (const id of documents.claiming(claim.timed))
+    for (const time of Object.values(docOf(documents, 'entry', id)?.times ?? {}))
+      if (time > now && (next === undefined || time < next)) next = time;
+  return next;
+}
+
 /** Whether visitors see an entry at a moment. */
 export function isDue(
   { draft, times }: { readonly draft: boolean; readonly times?: Times | undefined },

@@ -1,6 +1,8 @@
 import type { EntriesStanding, ReleaseSummary } from '@sormet/core/api';
 import type { EntryDoc } from '@sormet/core/model';
 import { text } from '@sormet/core/model';
+import { Compiling } from '../compile/compiling';
+import { Timed } from '../compile/timed';
 import { ReleaseEntity } from '../database/entities';
 import { eventually, startTestServer, type TestServer } from '../test/test-server';
 
@@ -176,4 +178,29 @@ test('an entry that is changed after it was published says so, and when it was m
     .get(`/api/sites/brackenfold/types/shed/standing?entry=${id}`)
     .expect(200);
   expect((one.body as EntriesStanding).entries).toEqual({ [id]: entries[id] });
+}, 60_000);
+
+test('until a time comes nothing of what is live is read again', async () => {
+  server.setClock('2027-03-05T12:00:00Z');
+  const { id } = await millgate();
+  await server
+    .send(
+      { name: 'setTimes', args: { entries: [id], set: { until: '2027-03-06T08:00Z' } } },
+      await server.documents(),
+    )
+    .expect(200);
+  await server.publish();
+  const compiling = new Compiling(server.store, server.queue);
+  const timed = new Timed(server.store, compiling, server.compilations);
+  const read = jest.spyOn(compiling, 'liveOf');
+  await timed.look();
+  expect(read).toHaveBeenCalledTimes(1);
+  server.setClock('2027-03-05T18:00:00Z');
+  await timed.look();
+  expect(read).toHaveBeenCalledTimes(1);
+  // In Auckland it is the sixth all the while (UTC+13): no day begins, but the time comes.
+  server.setClock('2027-03-06T08:00:00Z');
+  await timed.look();
+  expect(read.mock.calls.length).toBeGreaterThan(1);
+  await eventually(async () => ((await status('/sheds/millgate')) === 404 ? true : undefined));
 }, 60_000);

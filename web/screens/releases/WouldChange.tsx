@@ -41,7 +41,7 @@ export function WouldChange({
               <td>
                 <code>{path}</code>
               </td>
-              <td>{what}</td>
+              <td>{what === 'later' ? 'at its time' : what}</td>
               <td>{reasons.map(inWords).join('; ')}</td>
             </tr>
           ))}
