@@ -246,6 +246,15 @@ export const EntriesStanding = Type.Object(
 );
 export type EntriesStanding = Static<typeof EntriesStanding>;
 
+/** A day, as a full-date (RFC 3339, 5.6). */
+const Day = Type.Optional(Type.String());
+
+/** The days of the entries of a site as publishing it now would show them, by id; of none where nothing reads them. */
+export const EntryDates = Type.Record(
+  Type.String(),
+  Type.Object({ made: Day, changed: Day, first: Day, last: Day }, exact),
+);
+
 /** The releases of a site, newest first. */
 export const ReleaseList = Type.Object({ releases: Type.Array(ReleaseSummary) }, exact);
 

@@ -4,6 +4,7 @@ import {
   type Doc,
   docOf,
   type Documents,
+  entryDateOf,
   isTheme,
   type Kind,
   own,
@@ -89,6 +90,7 @@ export class Counterparts {
     const here = this.type(type);
     const fields = here === undefined ? undefined : docOf(this.documents, 'type', here)?.fields;
     if (!fields || own(fields, id)) return fields && id;
+    if (entryDateOf(id)) return id;
     const key = own(this.clip.types, type)?.fields[id]?.key;
     return Object.keys(fields).find((each) => fields[each]!.key === key);
   }

@@ -10,7 +10,7 @@ import {
   type Doc,
   type Documents,
 } from '../model';
-import { recordOf, TODAY, tokensOfType, wordBaseOf, WORD_STYLES } from '../value';
+import { datesOf, recordOf, TODAY, tokensOfType, wordBaseOf, WORD_STYLES } from '../value';
 
 /** What changed between two states: in the words of `Recorded`, and the paths where something else may stand now. */
 export interface Changed {
@@ -32,6 +32,10 @@ export function changedBetween(
   const things = new Set<string>();
   const paths = new Set<string>();
   if (then.today !== at.today) things.add(TODAY);
+  if (then.dates !== at.dates)
+    for (const entry of new Set([then, at].flatMap(({ dates }) => Object.keys(dates ?? {}))))
+      if (!sameJson(own(then.dates ?? {}, entry), own(at.dates ?? {}, entry)))
+        things.add(datesOf(entry));
   if (then.now !== at.now)
     for (const id of new Set([...before.claiming(claim.timed), ...after.claiming(claim.timed)])) {
       const [old, now] = [docOf(before, 'entry', id), docOf(after, 'entry', id)];

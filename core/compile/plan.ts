@@ -8,7 +8,7 @@ import {
   type Documents,
   type Moment,
 } from '../model';
-import { TODAY } from '../value';
+import { entryDated, TODAY } from '../value';
 import { shortName } from '../edit';
 import { saidText, say, type Said } from '../said';
 import { changedBetween } from './changed';
@@ -124,6 +124,11 @@ function reasonOf(id: string, documents: Documents, earlier: Documents): Said | 
     return say('list-changed', { of: type?.plural.toLowerCase() ?? 'entries' });
   }
   if (id === TODAY) return say('day-changed');
+  const dated = entryDated(id);
+  if (dated !== undefined) {
+    const slug = docOf(documents, 'entry', dated)?.slug;
+    return slug === undefined ? undefined : say('entry-dates', { slug });
+  }
   if (id.startsWith('path:') || id.startsWith('pages:')) return say('linked-address-changed');
   const [name, record] = id.split('#');
   const doc = documents.get(name!) ?? earlier.get(name!);

@@ -1,5 +1,6 @@
 import type { Doc } from './documents';
 import { componentsIn } from './placed';
+import { readsDates } from './dated';
 import { SharedMap } from './shared-map';
 
 /** The part of a page's path that stands for the slug of each entry. */
@@ -19,6 +20,8 @@ export const claim = {
   component: (name: string) => `component ${name}`,
   /** Being seen for some time only. */
   timed: 'timed',
+  /** Reading the days of entries. */
+  dated: 'dated',
   /** Placing a component. */
   places: (component: string) => `places ${component}`,
 } as const;
@@ -34,6 +37,7 @@ function claimsOf(doc: Doc | undefined): readonly string[] {
         ...(entries === null ? [] : [claim.pageOf(entries)]),
         ...Object.keys(former).map(claim.formerPath),
         ...componentsIn(doc.nodes).map(claim.places),
+        ...(readsDates(doc) ? [claim.dated] : []),
       ];
     }
     case 'entry':
@@ -43,7 +47,11 @@ function claimsOf(doc: Doc | undefined): readonly string[] {
         ...(doc.times ? [claim.timed] : []),
       ];
     case 'component':
-      return [claim.component(doc.name), ...componentsIn(doc.nodes).map(claim.places)];
+      return [
+        claim.component(doc.name),
+        ...componentsIn(doc.nodes).map(claim.places),
+        ...(readsDates(doc) ? [claim.dated] : []),
+      ];
     default:
       return [];
   }

@@ -7,6 +7,7 @@ export * from './format';
 export * from './types';
 export * from './addresses';
 export * from './source';
+export * from './entry-dates';
 export * from './moments';
 export * from './times';
 export * from './tree';

@@ -1,5 +1,6 @@
 import { claim } from './claims';
 import type { Documents } from './document-set';
+import type { EntryDates } from './entry-dates';
 import { docOf } from './looking-up';
 import type { Times } from './times';
 
@@ -12,12 +13,14 @@ export interface Moment {
   readonly today: string;
   /** An instant; `''` before the first. */
   readonly now: string;
+  /** The days of entries as they are known at it; only where something of the site reads them. */
+  readonly dates?: EntryDates;
 }
 
 /** No moment at all: no day is today, and what begins at a time has not begun. */
 export const NO_MOMENT: Moment = Object.freeze({ today: '', now: '' });
 
-/** Whether two moments are the same to all that is published. */
+/** Whether two moments are the same to all that goes by the clock: the days of entries change with what is published. */
 export function sameMoment(a: Moment, b: Moment): boolean {
   return a.today === b.today && a.now === b.now;
 }
@@ -91,7 +94,7 @@ export function nextTime(documents: Documents, date: Date): string | undefined {
 /** Whether visitors see an entry at a moment. */
 export function isDue(
   { draft, times }: { readonly draft: boolean; readonly times?: Times | undefined },
-  { now }: Moment,
+  { now }: Pick<Moment, 'now'>,
 ): boolean {
   if (draft) return false;
   if (!times) return true;

@@ -1,5 +1,6 @@
 import { brackenfold } from '@sormet/demo';
 import {
+  DATE_FIELDS,
   newId,
   placeAt,
   rootOf,
@@ -57,6 +58,10 @@ const leaves: Branch = {
           tag: 'p',
           attributes: { title: { is: 'position', repeat: 'on-leaves', as: 'number' } },
           text: { is: 'field', from: { repeat: 'on-leaves' }, path: ['shed-name'] },
+        },
+        {
+          tag: 'time',
+          text: { is: 'field', from: { repeat: 'on-leaves' }, path: [DATE_FIELDS.changed] },
         },
       ],
     },

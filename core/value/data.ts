@@ -5,6 +5,7 @@ import {
   entryTitle,
   isDue,
   NO_MOMENT,
+  own,
   pageForEntries,
   pathOf,
   safeAddress,
@@ -13,6 +14,7 @@ import {
   type DocDifference,
   type DocOf,
   type Documents,
+  type EntryDate,
   type EntryDoc,
   type Kind,
   type LinkValue,
@@ -35,6 +37,8 @@ export interface Data extends SiteValues {
   hasFocus(): boolean;
   /** The day on which what is read is made, as a full-date; `''` where nobody says. */
   today(): string;
+  /** A day of an entry, as a full-date; `''` for one that has not come, or that nobody knows. */
+  dated(entry: string, date: EntryDate): string;
   /** The same data as a page in another language reads it; the same object for the same language. */
   inLanguage(tag: string): Data;
   /**
@@ -121,6 +125,10 @@ class DocumentsData implements Data {
 
   today(): string {
     return this.at.today;
+  }
+
+  dated(entry: string, date: EntryDate): string {
+    return own(this.at.dates ?? {}, entry)?.[date] ?? '';
   }
 
   hasFocus(): boolean {
@@ -232,8 +240,8 @@ function dataAfter(
   if (!(before instanceof DocumentsData) || before.drafts !== drafts || before.at.now !== at.now)
     return DocumentsData.of(documents, unloaded, drafts, at);
   const difference = documents.differenceFrom(before.documents);
-  const isSameDay = before.at.today === at.today;
-  const same = isSameDay && unloaded === before.unloaded && !difference.some(isRead);
+  const isThen = before.at.today === at.today && before.at.dates === at.dates;
+  const same = isThen && unloaded === before.unloaded && !difference.some(isRead);
   return same ? before : before.after(documents, difference, unloaded, at);
 }
 
@@ -277,12 +285,25 @@ function withEntry(
 /**
  * What a reading depended on: documents by id, one record of a document that holds many as `DOCUMENT#RECORD` (a
  * token, a tag's style), lists of entries as `entries:TYPE`, the page of a type as `pages:TYPE`, and where a page or
- * an entry is found as `path:ID`; which shared styles words may have as `styles:`, which day it is as `today:`.
+ * an entry is found as `path:ID`; which shared styles words may have as `styles:`, which day it is as `today:`, the days
+ * of an entry as `dates:ID`.
  */
 export type Recorded = Set<string>;
 
 /** Which day it is, among what was read. */
 export const TODAY = 'today:';
+
+/** The days of an entry, among what was read. */
+export function datesOf(entry: string): string {
+  return DATES + entry;
+}
+
+/** The entry of which the days were read; nothing for anything else that was. */
+export function entryDated(thing: string): string | undefined {
+  return thing.startsWith(DATES) ? thing.slice(DATES.length) : undefined;
+}
+
+const DATES = 'dates:';
 
 /** Which shared styles words may have, among what was read. */
 export const WORD_STYLES = 'styles:';
@@ -306,6 +327,7 @@ function over(data: Data): Data {
     entriesOf: (type) => data.entriesOf(type),
     type: (id) => data.type(id),
     today: () => data.today(),
+    dated: (entry, date) => data.dated(entry, date),
     hasFocus: () => data.hasFocus(),
     asset: (id) => data.asset(id),
     isWordStyle: (id) => data.isWordStyle(id),
@@ -348,6 +370,10 @@ export function recording(data: Data, into: () => Recorded): Data {
     today() {
       into().add(TODAY);
       return data.today();
+    },
+    dated(entry, date) {
+      into().add(datesOf(entry));
+      return data.dated(entry, date);
     },
     asset(id) {
       into().add(id);

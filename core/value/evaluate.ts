@@ -2,6 +2,7 @@ import {
   BOOLEAN,
   DATE,
   dayAfter,
+  entryDateOf,
   isWide,
   leafPath,
   LINK,
@@ -256,6 +257,7 @@ function read(source: Source, names: Names): Result {
         const id = path[0]!;
         const declared = declaredType(entry.type, id, data);
         if (declared === undefined) return null;
+        if (entryDateOf(id)) return new Later((run) => fieldOf(entry.read(run), path, data), false);
         return new Later(
           (run) => as(own(entry.read(run).values, id) ?? null, declared, data),
           false,
@@ -541,8 +543,16 @@ function alongPath(value: Result, path: readonly FieldId[], data: Data): Result 
 /** What an item holds in a field, as the field's declared type; nothing when it is empty, does not convert, or the field is gone. */
 function declaredValue(item: Item, field: FieldId, data: Data): Typed | null {
   const declared = declaredType(item.type, field, data);
-  const held = own(item.values, field);
+  const held = own(item.values, field) ?? dayOf(item, field, data);
   return declared === undefined || held === undefined ? null : convert(held, declared, data);
+}
+
+/** One of the days that every entry has, where a field is that and its type has none of the kind itself. */
+function dayOf(item: Item, field: FieldId, data: Data): Typed | undefined {
+  const date = isEntry(item) ? entryDateOf(field) : undefined;
+  if (!date || own(data.type(item.type as string)?.fields ?? {}, field)) return undefined;
+  const value = data.dated(item.id, date);
+  return value ? { type: 'date', value } : undefined;
 }
 
 /** The value of an item's field, crossing references along the path; an empty path is the entry itself. */

@@ -1,4 +1,6 @@
 import {
+  DATE,
+  entryDateOf,
   own,
   type DocId,
   type EntryDoc,
@@ -48,8 +50,10 @@ function fieldsOf(
   return typeof type === 'string' ? data.type(type)?.fields : type;
 }
 
-/** The type that a field is declared with; nothing when it is gone. */
+/** The type that a field is declared with; nothing when it is gone. Those that every entry has are days. */
 export function declaredType(type: Item['type'], field: FieldId, data: Data): TypeSpec | undefined {
   const fields = fieldsOf(type, data);
-  return fields && own(fields, field)?.type;
+  const declared = fields && own(fields, field)?.type;
+  if (declared || !fields || typeof type !== 'string') return declared;
+  return entryDateOf(field) && DATE;
 }

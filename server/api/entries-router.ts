@@ -2,20 +2,12 @@ import { Router } from 'express';
 import * as shapes from '@sormet/core/api';
 import { docOf, isDue, sameJson } from '@sormet/core/model';
 import { ReleaseEntity } from '../database/entities';
-import { momentIn } from '../compile/compiling';
+import { entryDates, entryInstants } from '../compile/entry-dates';
 import { answer } from '../http/check';
 import type { ApiParts } from './api-parts';
 import { idIn, siteIn } from './in-address';
 
-interface Dates {
-  readonly entry: string;
-  readonly made: Date | null;
-  readonly changed: Date | null;
-  readonly first: Date | null;
-  readonly last: Date | null;
-}
-
-const NO_DATES = { made: null, changed: null, first: null, last: null };
+const NO_INSTANTS = { made: null, changed: null, first: null, last: null };
 
 /** What is known of the entries of a type beside what they hold: whether visitors see them so, and when they were made. */
 export function entriesRouter({ store }: ApiParts): Router {
@@ -37,27 +29,20 @@ export function entriesRouter({ store }: ApiParts): Router {
             select: { id: true, revision: true, at: true, today: true, now: true },
           });
     const then = live && (await store.stateAt(site.id, live.revision)).documents;
-    const dates = (await store.database.query(
-      `SELECT e.id AS entry, e.made, coalesce(h.changed, e.made) AS changed, p.first, p.last
-         FROM documents e
-         LEFT JOIN LATERAL (
-           SELECT max(at) AS changed
-             FROM history_documents d JOIN history USING (site, revision)
-            WHERE d.site = e.site AND d.document = e.id
-         ) h ON true
-         LEFT JOIN published_entries p ON p.site = e.site AND p.entry = e.id
-        WHERE e.site = $1 AND e.id = ANY ($2)`,
-      [site.id, entries.map(({ id }) => id)],
-    )) as Dates[];
-    const datesOf = new Map(dates.map((each) => [each.entry, each]));
+    const instantsOf = await entryInstants(
+      store.database.manager,
+      site.id,
+      entries.map(({ id }) => id),
+      site.revision,
+    );
     answer(response, shapes.EntriesStanding, {
       live: live ? live.at.toISOString() : null,
       entries: Object.fromEntries(
         entries.map((entry): [string, shapes.EntryStanding] => {
           const old = then && docOf(then, 'entry', entry.id);
-          const isLive = old && live && isDue(old, momentIn(live));
+          const isLive = old && live && isDue(old, live);
           // One that was removed since the state was read has none.
-          const { made, changed, first, last } = datesOf.get(entry.id) ?? NO_DATES;
+          const { made, changed, first, last } = instantsOf.get(entry.id) ?? NO_INSTANTS;
           return [
             entry.id,
             {
@@ -71,6 +56,13 @@ export function entriesRouter({ store }: ApiParts): Router {
         }),
       ),
     });
+  });
+
+  router.get('/dates', async (request, response) => {
+    const site = await siteIn(store, request);
+    const { documents } = await store.state(site);
+    const dates = await entryDates(store, site, documents, store.momentOf(documents));
+    answer(response, shapes.EntryDates, dates ?? {});
   });
   return router;
 }

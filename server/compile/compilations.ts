@@ -50,6 +50,7 @@ export class Compilations {
         revision,
         live: liveRelease,
         ...moment,
+        dates: null,
         compiler: COMPILER,
         state: 'making',
         done: 0,

@@ -22,6 +22,7 @@ import {
 import type { SiteStore } from '../database/site-store';
 import { sha256 } from '../files/sha256';
 import { storedAmong } from '../files/stored-files';
+import { entryDates } from './entry-dates';
 import type { CompileQueue, Step } from './queue';
 
 /** How many pages one part has: enough that reading the site costs little beside, few enough that several workers have something to do. */
@@ -58,9 +59,12 @@ export class Compiling {
 
   /** Finds what there is to do; makes it at once where it is little. */
   async begin(id: string): Promise<Ending> {
-    const row = await this.making(id);
-    if (!row || row.left !== null) return NOTHING;
-    const { documents } = await this.store.stateAt(row.site, row.revision);
+    const begun = await this.making(id);
+    if (!begun || begun.left !== null) return NOTHING;
+    const { documents } = await this.store.stateAt(begun.site, begun.revision);
+    const beginning = { id: begun.site, revision: begun.revision, liveRelease: begun.live };
+    const dates = await entryDates(this.store, beginning, documents, momentIn(begun));
+    const row: CompilationRow = { ...begun, dates: dates ?? null };
     const live = await this.liveOf(row);
     const work = workOf(documents, beside(live), momentIn(row));
     const parts: string[][] = [];
@@ -76,7 +80,7 @@ export class Compiling {
         .getRepository(CompilationEntity)
         .createQueryBuilder()
         .update()
-        .set({ work: work, of: work.pages.length, left: parts.length })
+        .set({ work: work, of: work.pages.length, left: parts.length, dates: row.dates })
         .where('id = :id AND state = :state AND left_parts IS NULL', { id, state: 'making' })
         .execute();
       if (affected !== 1) return;
@@ -208,6 +212,7 @@ export class Compiling {
           of: compiled.made,
           kept: compiled.kept,
           plan: plan,
+          dates: row.dates,
           base: before ? live!.id : null,
           changes: changesOf(compiled),
         },
@@ -231,8 +236,12 @@ export class Compiling {
 }
 
 /** The moment at which a release or what it is made of was made. */
-export function momentIn({ today, now }: Pick<CompilationRow, 'today' | 'now'>): Moment {
-  return { today, now };
+export function momentIn({
+  today,
+  now,
+  dates,
+}: Pick<CompilationRow, 'today' | 'now' | 'dates'>): Moment {
+  return { today, now, ...(dates ? { dates } : {}) };
 }
 
 const NO_TEXTS: ReadonlyMap<string, string> = new Map();

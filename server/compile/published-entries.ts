@@ -11,7 +11,11 @@ import {
 } from '@sormet/core/model';
 
 /** The entries that visitors see of a state at a moment, and did not see so before: new ones, changed ones, those whose time came. */
-export function newlyPublished(documents: Documents, at: Moment, before?: Earlier): string[] {
+export function newlyPublished(
+  documents: Documents,
+  at: Moment,
+  before?: Pick<Earlier, 'documents' | 'at'>,
+): string[] {
   const then = before?.documents;
   const ids = then
     ? new Set([

@@ -148,6 +148,7 @@ export async function askFor(
     at,
     compiler: COMPILER,
     compilation: made.id,
+    dates: made.dates,
     ...momentIn(made),
     byItself,
   };

@@ -11,6 +11,7 @@ import {
 import { CodesForSentences1764900000000 } from './codes-for-sentences';
 import { Compilations1764800000000 } from './compilations-tables';
 import { Consistency1764100000000 } from './consistency';
+import { EntryDates1765100000000 } from './entry-dates-columns';
 import { FileParts1764500000000 } from './file-parts-table';
 import { FirstTables1764000000000 } from './first-tables';
 import { HistoryDocuments1764400000000 } from './history-documents-table';
@@ -62,6 +63,7 @@ export async function connect(url: string, migrate = true): Promise<DataSource> 
       Compilations1764800000000,
       CodesForSentences1764900000000,
       Moments1765000000000,
+      EntryDates1765100000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

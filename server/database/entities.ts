@@ -1,5 +1,5 @@
 import { EntitySchema } from 'typeorm';
-import type { Doc } from '@sormet/core/model';
+import type { Doc, EntryDates } from '@sormet/core/model';
 import type { Change } from '@sormet/core/edit';
 import type { Manifest, PlannedPage, ReleaseFile, Work } from '@sormet/core/compile';
 import type { Said } from '@sormet/core/said';
@@ -129,6 +129,7 @@ export interface ReleaseRow {
   /** The moment at which it was made (see `Moment`). */
   today: string;
   now: string;
+  dates: EntryDates | null;
   /** Whether it was made by itself, since the time of something had come. */
   byItself: boolean;
 }
@@ -152,6 +153,7 @@ export const ReleaseEntity = new EntitySchema<ReleaseRow>({
     compilation: { type: 'text', nullable: true },
     today: { type: 'text', name: 'at_today' },
     now: { type: 'text', name: 'at_now' },
+    dates: { type: 'jsonb', nullable: true },
     byItself: { type: 'boolean', name: 'by_itself' },
   },
 });
@@ -166,6 +168,7 @@ export interface CompilationRow {
   /** The moment at which it is made (see `Moment`). */
   today: string;
   now: string;
+  dates: EntryDates | null;
   compiler: number;
   state: 'making' | 'done' | 'failed';
   /** How many pages are made, and how many there are to make. */
@@ -194,6 +197,7 @@ export const CompilationEntity = new EntitySchema<CompilationRow>({
     live: { type: 'text', nullable: true },
     today: { type: 'text', name: 'at_today' },
     now: { type: 'text', name: 'at_now' },
+    dates: { type: 'jsonb', nullable: true },
     compiler: { type: 'int' },
     state: { type: 'text' },
     done: { type: 'int' },

@@ -3,6 +3,7 @@ import { LRUCache } from 'lru-cache';
 import { addressesAt, leafAt } from '@sormet/core/model';
 import { fileOf, PageCompiler } from '@sormet/core/compile';
 import { escapeAttribute, escapeText } from '@sormet/core/resolve';
+import { entryDates } from '../compile/entry-dates';
 import type { SiteStore } from '../database/site-store';
 import { sendBytes, sendStored } from '../files/send-file';
 import { serveFile } from '../files/serve-file';
@@ -147,10 +148,14 @@ class Previews {
   /** The HTML of the newest state of a page; its stylesheet is kept. Nothing where there is none. */
   private async page(site: KnownSite, path: string): Promise<string | undefined> {
     const { documents } = await this.store.stateAt(site.id, site.revision);
-    const leaf = leafAt(path);
-    const [address] = addressesAt(documents, leaf?.path ?? path, 'everything');
+    // A page that has such a path itself, as it may from before lists were divided, comes before one of a list.
+    const [itself] = addressesAt(documents, path, 'everything');
+    const leaf = itself ? undefined : leafAt(path);
+    const [address = itself] = leaf ? addressesAt(documents, leaf.path, 'everything') : [];
     if (!address) return undefined;
-    const reading = this.store.reading(site.id, documents, this.store.momentOf(documents));
+    const now = this.store.momentOf(documents);
+    const dates = await entryDates(this.store, site, documents, now);
+    const reading = this.store.reading(site.id, documents, { ...now, ...(dates && { dates }) });
     const number = leaf?.number ?? 1;
     const compiler = new PageCompiler(documents, { ...reading, sha256 });
     const { html, css, leaves } = compiler.compile(address, number);

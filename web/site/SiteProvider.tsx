@@ -6,6 +6,7 @@ import type { AppStore } from '../store/store';
 import { useApp } from '../store/store';
 import { Deriving, type Derived } from './deriving';
 import { SiteSync } from './sync';
+import { useMoment } from './use-moment';
 
 const SyncContext = createContext<SiteSync | null>(null);
 
@@ -57,8 +58,10 @@ export function SiteProvider(): ReactNode {
 }
 
 function DerivedProvider({ children }: { children: ReactNode }): ReactNode {
+  const { site } = useSync();
   const documents = useApp((state) => state.site.documents);
   const [deriving] = useState(() => new Deriving());
-  const derived = useMemo(() => deriving.from(documents), [deriving, documents]);
+  const at = useMoment(site, documents);
+  const derived = useMemo(() => deriving.from(documents, at), [deriving, documents, at]);
   return <DerivedContext.Provider value={derived}>{children}</DerivedContext.Provider>;
 }

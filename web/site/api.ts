@@ -1,4 +1,4 @@
-import type { Doc } from '@sormet/core/model';
+import type { Doc, EntryDates } from '@sormet/core/model';
 import type {
   EntriesStanding,
   FileAnswer,
@@ -125,6 +125,8 @@ export const api = {
     request<EntriesStanding>(
       `/sites/${id}/types/${type}/standing${entry === undefined ? '' : `?entry=${entry}`}`,
     ),
+  /** The days of all entries as publishing now would show them. */
+  dates: (id: string) => request<EntryDates>(`/sites/${id}/dates`),
   plan: (id: string) => request<PlanAnswer>(`/sites/${id}/plan`),
   releases: (id: string) => request<{ releases: ReleaseSummary[] }>(`/sites/${id}/releases`),
   release: (id: string, release: string) =>

@@ -1,4 +1,4 @@
-import { Documents, momentOf, treeDocOf, type EntryDoc } from '@sormet/core/model';
+import { Documents, treeDocOf, type EntryDoc, type Moment } from '@sormet/core/model';
 import { Reach } from '@sormet/core/reach';
 import { build, Linker, type Built, type Picks } from '@sormet/core/resolve';
 import { dataOf, dataWithDrafts, type Data } from '@sormet/core/value';
@@ -22,20 +22,21 @@ const MOST_TREES = 80;
 export class Deriving {
   private readonly linker = new Linker();
   private readonly reach = new Reach();
-  private readonly trees = new Map<string, { documents: Documents; built: Built }>();
+  private readonly trees = new Map<string, { documents: Documents; data: Data; built: Built }>();
   private last: Derived | undefined;
-  private drafts: { documents: Documents; data: Data } | undefined;
+  private at: Moment | undefined;
+  private drafts: { documents: Documents; at: Moment; data: Data } | undefined;
 
-  /** The same object as long as the documents are the same. */
-  from(documents: Documents): Derived {
-    if (this.last?.documents === documents) return this.last;
+  /** The same object as long as the documents and the moment are the same. */
+  from(documents: Documents, at: Moment): Derived {
+    if (this.last?.documents === documents && this.at === at) return this.last;
     this.reach.updateAll(this.last?.documents ?? Documents.none, documents);
-    const at = momentOf(documents, new Date());
+    this.at = at;
     const data = dataOf(documents, this.last?.data, undefined, at);
     this.last = {
       documents,
       data,
-      withDrafts: () => this.draftsOf(documents),
+      withDrafts: () => this.draftsOf(documents, at),
       reach: this.reach,
       linker: this.linker,
       builtOf: (doc, entry, picks) => this.builtOf(documents, data, doc, entry, picks),
@@ -43,11 +44,12 @@ export class Deriving {
     return this.last;
   }
 
-  private draftsOf(documents: Documents): Data {
-    if (this.drafts?.documents !== documents)
+  private draftsOf(documents: Documents, at: Moment): Data {
+    if (this.drafts?.documents !== documents || this.drafts.at !== at)
       this.drafts = {
         documents,
-        data: dataWithDrafts(documents, this.drafts?.data, momentOf(documents, new Date())),
+        at,
+        data: dataWithDrafts(documents, this.drafts?.data, at),
       };
     return this.drafts.data;
   }
@@ -62,7 +64,7 @@ export class Deriving {
     if (!treeDocOf(documents, doc)) return undefined;
     const key = JSON.stringify([doc, entry?.id, Object.entries(picks).sort()]);
     const kept = this.trees.get(key);
-    if (kept?.documents === documents && kept.built.scope.page === entry) {
+    if (kept?.documents === documents && kept.data === data && kept.built.scope.page === entry) {
       this.trees.delete(key);
       this.trees.set(key, kept);
       return kept.built;
@@ -81,7 +83,7 @@ export class Deriving {
       if (this.trees.size < MOST_TREES) break;
       this.trees.delete(oldest);
     }
-    this.trees.set(key, { documents, built });
+    this.trees.set(key, { documents, data, built });
     return built;
   }
 }

@@ -1,5 +1,8 @@
 import {
+  DATE_FIELDS,
   docOf,
+  ENTRY_DATES,
+  entryDateOf,
   inOrder,
   LEAF_PARTS,
   POSITIONS,
@@ -17,7 +20,7 @@ import {
 import { nodeName, repeatedType, type Giving } from '@sormet/core/edit';
 import { feeds } from '@sormet/core/value';
 import { dividedLists } from '@sormet/core/resolve';
-import { LEAF_WORDS, OFTEN_ASKED, POSITION_WORDS, todayWords } from '../words';
+import { ENTRY_DATE_WORDS, LEAF_WORDS, OFTEN_ASKED, POSITION_WORDS, todayWords } from '../words';
 
 /** A field that can be bound: how people see it, and the source it makes. */
 export interface FittingField {
@@ -77,6 +80,13 @@ export function fittingFields(
             );
         });
     }
+    for (const date of ENTRY_DATES)
+      add(
+        [DATE_FIELDS[date]],
+        `${name} · ${ENTRY_DATE_WORDS[date]}`,
+        'date',
+        `the days of ${whose}`,
+      );
     if (type.kind === 'link' || type.kind === 'entry') add([], `${name} · its page`, 'entry');
     // What is referred to stands behind what the entry has itself.
     for (const each of across) each();
@@ -173,7 +183,10 @@ export function fieldLabel(documents: Documents, doc: TreeDoc, source: Bound): s
   for (const id of source.path) {
     const type = typeId ? docOf(documents, 'type', typeId) : undefined;
     const field = type && own(type.fields, id);
-    words.push(field ? field.label.toLowerCase() : 'a field that is gone');
+    const date = field ? undefined : entryDateOf(id);
+    words.push(
+      field?.label.toLowerCase() ?? (date ? ENTRY_DATE_WORDS[date] : 'a field that is gone'),
+    );
     typeId = (field?.type.kind === 'entry' && field.type.of) || null;
   }
   if (source.path.length === 0) words.push('its page');

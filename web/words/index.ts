@@ -1,6 +1,7 @@
 export { chosenOptions } from './chosen-options';
 export { count } from './count';
 export { datePartWords } from './divided-words';
+export { ENTRY_DATE_WORDS } from './entry-date-words';
 export { OFTEN_ASKED, todayWords } from './today-words';
 export { LEAF_WORDS } from './leaf-words';
 export { POSITION_WORDS } from './position-words';

@@ -16,6 +16,9 @@ import {
   type TypeSpec,
   BOOLEAN,
   DATE,
+  DATE_FIELDS,
+  ENTRY_DATES,
+  type EntryDate,
   LEAF_PARTS,
   LINK,
   NUMBER,
@@ -28,6 +31,14 @@ import { dividedLists } from '../../resolve';
 import { keyFor } from '../control';
 import { nodeName } from '../names';
 import { repeatedType } from '../repeats/over';
+
+/** How the days that every entry has are called; where a field is called the same, that one is meant. */
+const DAY_NAMES: Readonly<Record<EntryDate, { readonly key: string; readonly label: string }>> = {
+  made: { key: 'made', label: 'made' },
+  changed: { key: 'changed', label: 'changed' },
+  first: { key: 'firstPublished', label: 'first published' },
+  last: { key: 'lastPublished', label: 'last published' },
+};
 
 /** How many references are followed. */
 const FARTHEST = 2;
@@ -81,6 +92,14 @@ export function namesAt(
       if (added && spec.kind === 'entry' && spec.of !== undefined && way.length + 1 < FARTHEST)
         addFields(here, named, spec.of, of, [...way, field]);
     }
+    if (way.length === 0)
+      for (const date of ENTRY_DATES)
+        add(
+          `${path}.${DAY_NAMES[date].key}`,
+          `${label} · ${DAY_NAMES[date].label}`,
+          DATE,
+          of([DATE_FIELDS[date]]),
+        );
   };
   if (doc.kind === 'component')
     for (const [property, { key, label, type }] of inOrder(doc.properties)) {

@@ -13,6 +13,7 @@ export const RELEASES = {
   'entry-changed': { slug: 'text' },
   'entry-time': { slug: 'text' },
   'day-changed': {},
+  'entry-dates': { slug: 'text' },
   'tokens-changed': {},
   'tag-styles-changed': {},
   'style-changed': { style: 'text' },

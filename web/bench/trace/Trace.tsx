@@ -14,6 +14,7 @@ import {
 } from '@sormet/core/model';
 import { controlsOf, propertyOf } from '@sormet/core/edit';
 import { trace, type Step } from '@sormet/core/resolve';
+import { fieldOf } from '@sormet/core/value';
 import { entryBehind } from '../../canvas/address';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
@@ -193,12 +194,13 @@ function EntryWords({
   source: Extract<Source, { is: 'field' }>;
   type: TypeSpec;
 }): ReactNode {
-  const { documents } = useDerived();
+  const { documents, data } = useDerived();
   const sync = useSync();
   const entry = resolved && built && entryBehind(documents, built, resolved.scope.within, source);
   if (!entry) return null;
   const field = source.path.at(-1);
-  const held = field === undefined ? undefined : own(entry.values, field);
+  const held =
+    field === undefined ? undefined : (fieldOf(entry, [field], data) ?? own(entry.values, field));
   const words = held && valueWords(documents, held);
   return (
     <>

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import {
   childrenOf,
   docOf,
+  entryDateOf,
   inOrder,
   newId,
   orderBetween,
@@ -15,7 +16,7 @@ import { ChoiceCell } from '../../parts/ChoiceCell';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
-import { datePartWords } from '../../words';
+import { datePartWords, ENTRY_DATE_WORDS } from '../../words';
 import { GroupCell } from '../GroupCell';
 import type { Selected } from '../use-selected';
 import type { SetQuery } from './set-query';
@@ -148,7 +149,11 @@ function dividing(
 
 /** What is compared, in words: a field, of a date the part that is written. */
 function whatWords({ fields }: Records, field: string | undefined, of: Source): string {
-  const label = field === undefined ? undefined : own(fields, field)?.label.toLowerCase();
+  const date = field === undefined ? undefined : entryDateOf(field);
+  const label =
+    field === undefined
+      ? undefined
+      : (own(fields, field)?.label.toLowerCase() ?? (date && ENTRY_DATE_WORDS[date]));
   if (label === undefined) return 'what it says';
   const [piece] = of.is === 'words' ? of.pieces : [];
   const format = typeof piece === 'object' && 'format' in piece ? piece.format : undefined;

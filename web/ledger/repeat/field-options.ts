@@ -1,5 +1,8 @@
 import {
+  DATE,
+  DATE_FIELDS,
   docOf,
+  ENTRY_DATES,
   inOrder,
   own,
   type Documents,
@@ -7,6 +10,7 @@ import {
   type TypeSpec,
 } from '@sormet/core/model';
 import { emptyLiteral, type Records } from '@sormet/core/edit';
+import { ENTRY_DATE_WORDS } from '../../words';
 
 /** A field that entries can be compared or sorted by: of their type, or one of what a field refers to. */
 export interface FieldOption {
@@ -21,7 +25,7 @@ export interface FieldOption {
 
 /** The fields of a content type and those across one reference, in order. */
 export function fieldOptions(documents: Documents, type: Records): FieldOption[] {
-  return inOrder(type.fields).flatMap(([id, field]) => {
+  const fields = inOrder(type.fields).flatMap(([id, field]) => {
     const of = field.type.kind === 'entry' ? field.type.of : undefined;
     const other = of === undefined ? undefined : docOf(documents, 'type', of);
     return [
@@ -35,6 +39,11 @@ export function fieldOptions(documents: Documents, type: Records): FieldOption[]
       ),
     ];
   });
+  // Records of a list are nobody's entries.
+  if (!('kind' in type)) return fields;
+  return fields.concat(
+    ENTRY_DATES.map((date) => optionOf([DATE_FIELDS[date]], ENTRY_DATE_WORDS[date], DATE)),
+  );
 }
 
 function optionOf(path: string[], label: string, type: TypeSpec): FieldOption {

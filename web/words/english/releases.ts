@@ -14,6 +14,7 @@ export const releases: WordsOf<typeof RELEASES> = {
   'definition-changed': ({ component }) => `the definition of ${component} changed`,
   'entry-changed': ({ slug }) => `the entry ${slug} changed`,
   'entry-time': ({ slug }) => `the entry ${slug} came or went at its time`,
+  'entry-dates': ({ slug }) => `when ${slug} was changed or published is shown`,
   'day-changed': 'it shows what goes by the day, and it is another day',
   'tokens-changed': 'the tokens changed',
   'tag-styles-changed': 'the tag styles changed',
