@@ -469,6 +469,66 @@ test('an entry is published from a time on and taken back at one, by the clocks 
   await expect(row).toContainText('from 24 Dec 2099');
 });
 
+test('several entries get their times at once, in one step for each; which entry was changed last stands first where that is asked', async ({
+  page,
+}) => {
+  const site = await ownSiteOnce(page);
+  await page.goto(`${site}/content/shed`);
+  await page.getByRole('grid', { name: 'Sheds' }).focus();
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Shift+ArrowDown');
+  const names = await Promise.all([0, 1, 2].map((i) => cell(page, i, 0).textContent()));
+  const acts = page.getByRole('toolbar', { name: 'What is selected' });
+  await acts.getByRole('button', { name: 'Times' }).click();
+  const dialog = page.getByRole('dialog', { name: 'When 3 entries are there' });
+  const from = dialog.getByLabel('Published from');
+  await from.fill('2099-03-01T09:30');
+  await from.press('Enter');
+  await dialog.getByLabel('Taken back at').fill('2099-03-02T09:30');
+  await dialog.getByLabel('Taken back at').press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(dialog).toBeHidden();
+  const timed = page.getByRole('row').filter({ hasText: 'from 1 Mar 2099' });
+  await expect(timed).toHaveCount(3);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(timed).toHaveCount(0);
+
+  // Every entry has days without anybody typing them.
+  await page.getByRole('button', { name: /^Columns/ }).click();
+  await page.getByRole('checkbox', { name: 'Changed' }).check();
+  await page.keyboard.press('Escape');
+  await page
+    .getByRole('columnheader', { name: /^Changed/ })
+    .getByRole('button')
+    .click();
+  await page
+    .getByRole('columnheader', { name: /^Changed/ })
+    .getByRole('button')
+    .click();
+  for (const i of [0, 1, 2]) expect(names).toContain(await cell(page, i, 0).textContent());
+});
+
+test('the day on which an entry was changed is bound as a field, sorted by, and published', async ({
+  page,
+}) => {
+  const site = await ownSiteOnce(page);
+  const bench = new BenchHand(page);
+  await page.goto(`${site}/bench/page-shed`);
+  await expect(bench.canvas.locator('main')).toBeVisible();
+  await bench.go('place heading');
+  await page.keyboard.press('Escape');
+  await bench.tab('Values');
+  await bench.choose('Heading text, bound to', 'shed · changed');
+  // It is the day on which the site was made, by its clocks: as Intl writes it in the language of the site (ECMA-402).
+  const today = new Intl.DateTimeFormat('en', { dateStyle: 'long', timeZone: 'UTC' }).format();
+  await expect(bench.canvas.locator('main > h2', { hasText: today })).toBeVisible();
+  await bench.saved();
+  await page.getByRole('button', { name: 'Preview' }).click();
+  const preview = page.locator('iframe').contentFrame();
+  await expect(preview.locator('main > h2', { hasText: today })).toBeVisible();
+});
+
 test('an entry has its page beside it, live, at any width, and its history below', async ({
   page,
 }) => {
@@ -533,6 +593,76 @@ test('a field is dragged from the shelf onto what shows it on the page, and onto
   await expect(heading).toHaveText(street);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(heading).toHaveText('Dunmoor');
+});
+
+test('a field dragged onto a definition, and a picture dropped onto what one shows, become properties that are set on this page', async ({
+  page,
+}) => {
+  const site = await ownSiteOnce(page);
+  const bench = new BenchHand(page);
+  await page.goto(`${site}/bench/page-shed?entry=shed-dunmoor`);
+  await expect(bench.canvas.locator('main h1')).toHaveText('Dunmoor');
+  await bench.go('place words and picture');
+  await page.keyboard.press('Escape');
+  await page.locator('.outline-row', { hasText: 'Words and picture' }).click();
+  await page.keyboard.press('m');
+  await page.getByRole('textbox', { name: 'Name of the component' }).fill('Sections/Own intro');
+  await page.getByRole('button', { name: 'Make component' }).click();
+  const inside = bench.definition.locator('h2');
+  await expect(inside).toBeVisible();
+  const [before, shown] = [await inside.textContent(), bench.canvas.locator('main section h2')];
+  const heading = shown.filter({ hasText: before! });
+  await expect(heading).toHaveCount(1);
+
+  await page.getByRole('radio', { name: 'fields' }).click();
+  const from = (await page.getByText('Street', { exact: true }).boundingBox())!;
+  await page.mouse.move(from.x + 8, from.y + 8);
+  await page.mouse.down();
+  const to = (await inside.boundingBox())!;
+  await page.mouse.move(to.x + 20, to.y + to.height / 2, { steps: 6 });
+  await page.mouse.move(to.x + 24, to.y + to.height / 2, { steps: 2 });
+  await page.mouse.up();
+  await expect(page.getByText('Street is a property now')).toBeVisible();
+  await expect(heading).toHaveCount(0);
+  await expect(inside).toHaveText(before!);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(heading).toHaveCount(1);
+
+  // A picture, from the page alone: there the definition is not open for it.
+  const picture = bench.canvas.locator('main section img').last();
+  const source = await picture.getAttribute('src');
+  const drop = async (name: string, colour: string) => {
+    const { x, y, width, height } = (await picture.boundingBox())!;
+    const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="80" height="60"><path fill="${colour}" d="M0 0h80v60H0z"/></svg>`;
+    const fire = (type: 'dragenter' | 'dragover' | 'drop') =>
+      page.locator('[data-canvas=page]').evaluate(
+        (over, [event, at, called, drawn]) => {
+          const dataTransfer = new DataTransfer();
+          dataTransfer.items.add(new File([drawn], called, { type: 'image/svg+xml' }));
+          const more = { dataTransfer, bubbles: true, cancelable: true, ...at };
+          over.dispatchEvent(new DragEvent(event, more));
+        },
+        [type, { clientX: x + width / 2, clientY: y + height / 2 }, name, svg] as const,
+      );
+    await fire('dragenter');
+    await fire('dragover');
+    await expect(page.locator('.mark-hover')).toBeVisible();
+    await fire('drop');
+  };
+  await picture.scrollIntoViewIfNeeded();
+  await drop('gate.svg', 'teal');
+  await expect(page.getByText('is a property now: here it is gate.svg')).toBeVisible();
+  await expect(picture).not.toHaveAttribute('src', source!);
+  await expect(bench.definition.locator('img')).toHaveAttribute('src', source!);
+  const first = await picture.getAttribute('src');
+  await drop('door.svg', 'peru');
+  await expect(page.getByText('It shows door.svg now')).toBeVisible();
+  await expect(picture).not.toHaveAttribute('src', first!);
+  for (const back of [first, source]) {
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(picture).toHaveAttribute('src', back!);
+  }
 });
 
 test('a file is moved to another folder by dragging its picture, and with it all that were chosen', async ({

@@ -7,7 +7,7 @@ import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
 import { useApp, useAppDispatch } from '../store/store';
 import { shortReach } from '../words';
-import { exposureOf, useExposing } from '../ledger/exposing';
+import { exposureOf, useExposing } from '../values/exposing';
 
 /** What can be done about what the sentence says: with one press a text is exposed, or the entry opened that gives it. */
 export function Offered(): ReactNode {

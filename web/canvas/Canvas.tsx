@@ -138,7 +138,7 @@ export function Canvas({
   useZooming(stage, zoom, setZoom);
   useHolding(stage);
   const { under } = useDropping(stage);
-  const fileDropping = useFileDropping(stage);
+  const { over, ...fileDropping } = useFileDropping(stage);
   const { setNodeRef } = useDroppable({ id: 'canvas-' + doc });
 
   return (
@@ -200,6 +200,7 @@ export function Canvas({
             stage={stage}
             kind={kind}
             hover={under ?? hover}
+            over={over}
             area={area}
             typing={typing.active}
           />

@@ -19,12 +19,15 @@ export function Marks({
   stage,
   kind,
   hover,
+  over,
   area,
   typing,
 }: {
   stage: Stage;
   kind: 'page' | 'definition';
   hover: string | null;
+  /** What would show what is dragged over it, in the place of what it shows. */
+  over: Resolved | null;
   /** The area that is being drawn around what shall be selected. */
   area: Area | null;
   typing: boolean;
@@ -42,6 +45,7 @@ export function Marks({
       ? innerAt(built, selected[0]!, selection.inside)
       : undefined;
   const innerRect = inner && registry.rectOf(inner);
+  const overRect = over && registry.rectOf(over);
   const slots = landing && built ? slotsOf(built) : [];
   return (
     <>
@@ -73,6 +77,7 @@ export function Marks({
           </Label>
         </Mark>
       ) : null}
+      {overRect ? <Mark className="mark-hover" rect={overRect} scale={scale} /> : null}
       {slots.map(({ group, around }, i) => {
         const rect = group.from.kind === 'slot' ? registry.rectOf(around) : undefined;
         return rect ? <Mark key={i} className="mark-slot" rect={rect} scale={scale} /> : null;

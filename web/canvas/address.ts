@@ -2,6 +2,7 @@ import {
   docOf,
   isMade,
   treeDocOf,
+  type ComponentDoc,
   type DocId,
   type Documents,
   type EntryDoc,
@@ -16,6 +17,7 @@ import {
 import {
   instanceOf,
   levelAt,
+  sourceAt,
   textAt,
   TITLE_LEVEL,
   trace,
@@ -169,56 +171,28 @@ function typeWritten(
 
 /** The same, whatever the words are made of. */
 function wordsTarget(documents: Documents, built: Built, text: ResolvedText): TextTarget {
-  const open = built.linked.doc;
-  const { within } = text.scope;
-  if (isOwn(text, open)) {
-    const stored = nodeIn(documents, open, text.from.id);
-    const made = stored?.kind === 'text' ? madeFrom(documents, open, stored.text) : undefined;
-    if (made) return notTyped(made);
-    if (stored?.kind === 'text' && stored.text.is === 'property') {
-      return { ok: true, doc: open, node: text.from.id, control: { of: 'text' } };
+  const found = whereSaid(documents, built, text, { of: 'text' });
+  switch (found.is) {
+    case 'here':
+      return { ok: true, ...found.at };
+    case 'made':
+      return notTyped(found.made);
+    case 'rule':
+      return { ok: false, why: 'A rule of this definition says this text; change it there.' };
+    case 'field': {
+      const why = 'This text is bound to content; it is edited in the entry.';
+      return { ok: false, why, ...(found.entry && { offer: { is: 'entry', entry: found.entry } }) };
     }
-    if (stored?.kind === 'text' && stored.text.is === 'field')
-      return boundTo(documents, built, within, stored.text);
-    return { ok: true, doc: open, node: text.from.id, control: { of: 'text' } };
-  }
-  const steps = trace(built, within, text.from.id, { of: 'text' });
-  const definition = docOf(documents, 'component', within.doc);
-  let property: string | undefined;
-  let at: Within | null = within;
-  let source = steps[0]?.source;
-  for (const step of steps.slice(1)) {
-    if (source?.is !== 'property' || !at) break;
-    property = source.property;
-    const instance = instanceOf(at);
-    if (!instance.parent) break;
-    if (instance.parent.doc === open && isAtTop(instance.parent)) {
-      if (step.rule !== undefined)
-        return { ok: false, why: 'A rule of this definition says this text; change it there.' };
-      if (step.by === 'set' && step.source.is === 'field')
-        return boundTo(documents, built, within, step.source);
-      if (step.by === 'set' && isMade(step.source)) return notTyped(step.source);
-      return { ok: true, doc: open, node: instance.node, control: { of: 'value', property } };
+    case 'inside': {
+      const { definition, node } = found;
+      const of = definition ? shortName(definition.name) : 'a component';
+      return {
+        ok: false,
+        why: `This text belongs to the definition of ${of}; it is not exposed. Change it there everywhere, or expose it.`,
+        ...(definition ? { offer: { is: 'expose', definition: definition.id, node } } : {}),
+      };
     }
-    if (step.by === 'default') break;
-    source = step.source;
-    at = instance.parent;
   }
-  return {
-    ok: false,
-    why: `This text belongs to the definition of ${definition ? shortName(definition.name) : 'a component'}; it is not exposed. Change it there everywhere, or expose it.`,
-    ...(definition
-      ? { offer: { is: 'expose' as const, definition: definition.id, node: text.from.id } }
-      : {}),
-  };
-}
-
-/** What a text is made from in an open document: itself, or as the property that says it begins. */
-function madeFrom(documents: Documents, doc: DocId, source: Source): Made | undefined {
-  if (isMade(source)) return source;
-  const byDefault =
-    source.is === 'property' ? propertyOf(documents, doc, source.property)?.default : undefined;
-  return isMade(byDefault) ? byDefault : undefined;
 }
 
 /** What is made from values is not typed over where it shows: it would be gone. */
@@ -232,16 +206,70 @@ function notTyped(made: Made): TextTarget {
   };
 }
 
-/** A text that content gives: by which entry, where that is known here. */
-function boundTo(
+/** Where something that shows is said, followed from there to the open document. */
+export type WhereSaid =
+  | {
+      readonly is: 'here';
+      readonly at: { readonly doc: string; readonly node: NodeId; readonly control: Control };
+    }
+  /** It is worked out, or words around values. */
+  | { readonly is: 'made'; readonly made: Made }
+  /** A rule says it. */
+  | { readonly is: 'rule' }
+  /** A field says it, of an entry where that is known here. */
+  | { readonly is: 'field'; readonly entry: DocId | undefined }
+  /** A definition says it that stands there, and no property hands it down: this node of it. */
+  | { readonly is: 'inside'; readonly definition: ComponentDoc | undefined; readonly node: NodeId };
+
+/** Follows what a control of something shown holds: the open document’s own, or the value of the instance that hands it down. */
+export function whereSaid(
   documents: Documents,
   built: Built,
-  within: Within,
-  source: FieldSource,
-): TextTarget {
-  const why = 'This text is bound to content; it is edited in the entry.';
-  const entry = entryBehind(documents, built, within, source)?.id;
-  return { ok: false, why, ...(entry === undefined ? {} : { offer: { is: 'entry', entry } }) };
+  shown: Resolved,
+  control: Control,
+): WhereSaid {
+  const open = built.linked.doc;
+  const { within } = shown.scope;
+  const here = (node: NodeId, by: Control) =>
+    ({ is: 'here', at: { doc: open, node, control: by } }) as const;
+  const field = (source: FieldSource) =>
+    ({ is: 'field', entry: entryBehind(documents, built, within, source)?.id }) as const;
+  if (isOwn(shown, open)) {
+    const stored = nodeIn(documents, open, shown.from.id);
+    const source = stored && sourceAt(stored, control);
+    const made = source && madeFrom(documents, open, source);
+    if (made) return { is: 'made', made };
+    return source?.is === 'field' ? field(source) : here(shown.from.id, control);
+  }
+  const steps = trace(built, within, shown.from.id, control);
+  let property: string | undefined;
+  let at: Within | null = within;
+  let source = steps[0]?.source;
+  for (const step of steps.slice(1)) {
+    if (source?.is !== 'property' || !at) break;
+    property = source.property;
+    const instance = instanceOf(at);
+    if (!instance.parent) break;
+    if (instance.parent.doc === open && isAtTop(instance.parent)) {
+      if (step.rule !== undefined) return { is: 'rule' };
+      if (step.by === 'set' && step.source.is === 'field') return field(step.source);
+      if (step.by === 'set' && isMade(step.source)) return { is: 'made', made: step.source };
+      return here(instance.node, { of: 'value', property });
+    }
+    if (step.by === 'default') break;
+    source = step.source;
+    at = instance.parent;
+  }
+  const definition = docOf(documents, 'component', within.doc);
+  return { is: 'inside', definition, node: shown.from.id };
+}
+
+/** What something is made from in an open document: itself, or as the property that says it begins. */
+function madeFrom(documents: Documents, doc: DocId, source: Source): Made | undefined {
+  if (isMade(source)) return source;
+  const byDefault =
+    source.is === 'property' ? propertyOf(documents, doc, source.property)?.default : undefined;
+  return isMade(byDefault) ? byDefault : undefined;
 }
 
 type FieldSource = Extract<Source, { is: 'field' }>;

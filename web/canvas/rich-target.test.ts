@@ -3,7 +3,7 @@ import { build, Linker, type ResolvedElement } from '@sormet/core/resolve';
 import { component, documentsOf, nodesOf, page } from '@sormet/core/test';
 import { dataOf } from '@sormet/core/value';
 import { textTarget } from './address';
-import { wordsEdit } from './words-edit';
+import { valueEdit } from './value-edit';
 
 const said: RichPiece[] = ['Come ', { tag: 'em', children: ['in'] }];
 const card = component(
@@ -48,7 +48,7 @@ test('a line of rich text on an instance begins with what it shows, and is set t
     rich: { pieces: said, line: true, lowered: 0 },
   });
   const value = literal({ type: 'rich', value: ['Stay'] });
-  expect(found.ok && wordsEdit(documents, found, value)).toEqual({
+  expect(found.ok && valueEdit(documents, found, value)).toEqual({
     name: 'setControl',
     args: { doc: 'home', node: 'it', control: { of: 'value', property: 'line' }, source: value },
   });

@@ -8,7 +8,7 @@ import { useApp, type AppStore } from '../store/store';
 import { useSync } from '../site/SiteProvider';
 import type { Marked } from '../values/rich/marking';
 import type { RichSession } from './rich-session';
-import { wordsEdit, type TypedTarget } from './words-edit';
+import { valueEdit, type TypedTarget } from './value-edit';
 
 type RichTarget = TypedTarget & { readonly rich: NonNullable<TypedTarget['rich']> };
 
@@ -53,7 +53,7 @@ export function useRichTyping({
           element,
           target.rich,
           (value) =>
-            sync.edit(wordsEdit(latest.current, target, literal({ type: 'rich', value })), {
+            sync.edit(valueEdit(latest.current, target, literal({ type: 'rich', value })), {
               group,
             }),
           () => {

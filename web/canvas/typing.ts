@@ -5,7 +5,7 @@ import { useApp } from '../store/store';
 import { useSync } from '../site/SiteProvider';
 import { markingOf, type Marked } from '../values/rich/marking';
 import { WordSteps } from '../values/word-steps';
-import { wordsEdit, type TypedTarget } from './words-edit';
+import { valueEdit, type TypedTarget } from './value-edit';
 
 /** Typing into a text where it stands: every key is an edit, a word is a step. */
 export function useTyping({
@@ -41,7 +41,7 @@ export function useTyping({
       const onInput = () => {
         const typed = (element.textContent ?? '').replace(/\s*\n\s*/g, ' ');
         const group = `${stretch} ${steps.after(typed)}`;
-        sync.edit(wordsEdit(latest.current, target, text(typed)), { group });
+        sync.edit(valueEdit(latest.current, target, text(typed)), { group });
       };
       // What is longer than its property takes would show nowhere: it is not taken in, and nothing that stands there is lost.
       const onBefore = (event: InputEvent) => {

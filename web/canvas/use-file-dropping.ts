@@ -1,6 +1,7 @@
-import { useRef, type DragEvent } from 'react';
+import { useRef, useState, type DragEvent } from 'react';
 import { newId, placeAt, placesFrom, treeDocOf, type Tree } from '@sormet/core/model';
 import { plant } from '@sormet/core/ready';
+import type { ResolvedElement } from '@sormet/core/resolve';
 import { useLatest } from '../parts/use-latest';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { benchActions } from '../store/bench-slice';
@@ -8,10 +9,16 @@ import { useAppDispatch } from '../store/store';
 import { usePictures } from '../values/use-pictures';
 import { fileBranch, isBroughtIn } from './file-branch';
 import { landingAt, type Landing } from './landing';
+import { pictureAt, usePictureDrop } from './picture-drop';
 import { pointIn, type Stage } from './stage';
 
-/** Dropping files of one's own onto a stage: each is brought in, and stands where it was let go. */
+/**
+ * Dropping files of one's own onto a stage: each is brought in, and stands where it was let go; one picture that is let go on
+ * another is shown in its place.
+ */
 export function useFileDropping(stage: Stage): {
+  /** The picture in the place of which another would be shown. */
+  readonly over: ResolvedElement | null;
   readonly onDragOver: (event: DragEvent) => void;
   readonly onDragLeave: () => void;
   readonly onDrop: (event: DragEvent) => void;
@@ -22,6 +29,8 @@ export function useFileDropping(stage: Stage): {
   const dispatch = useAppDispatch();
   const pictures = usePictures();
   const landing = useRef<Landing['at'] | undefined>(undefined);
+  const [over, setOver] = useState<ResolvedElement | null>(null);
+  const give = usePictureDrop(stage);
   const latest = useLatest(documents);
   const show = (at: Landing['at'] | undefined) => {
     landing.current = at;
@@ -39,16 +48,27 @@ export function useFileDropping(stage: Stage): {
     if (sync.edit({ name: 'paste', args: { doc, roots, nodes, bring: [] } }))
       dispatch(benchActions.select({ doc, nodes: roots }));
   };
+  const replace = async (shown: ResolvedElement, file: File) => {
+    const [asset] = await pictures.bringIn([file]);
+    if (asset) give(shown, asset);
+  };
   return {
+    over,
     onDragOver(event) {
       if (!event.dataTransfer.types.includes('Files') || !built) return;
       event.preventDefault();
+      const picture = isOnePicture(event.dataTransfer) ? pictureAt(stage, event) : undefined;
+      setOver(picture ?? null);
       const { x, y } = pointIn(stage, event);
-      show(landingAt(documents, built, registry, x, y)?.at);
+      show(picture ? undefined : landingAt(documents, built, registry, x, y)?.at);
     },
-    onDragLeave: () => show(undefined),
+    onDragLeave() {
+      setOver(null);
+      show(undefined);
+    },
     onDrop(event) {
       const at = landing.current;
+      setOver(null);
       const dropped = [...event.dataTransfer.files];
       if (dropped.length === 0) return;
       event.preventDefault();
@@ -60,7 +80,15 @@ export function useFileDropping(stage: Stage): {
             'Pictures (SVG, PNG, JPEG, WebP, GIF) and films (MP4, WebM) can be brought in; the rest was left.',
           ),
         );
-      if (at && files.length > 0) void place(files, at);
+      const [file] = files;
+      if (over && file) void replace(over, file);
+      else if (at && files.length > 0) void place(files, at);
     },
   };
+}
+
+/** Whether one file is dragged, and that is a picture. */
+function isOnePicture({ items }: DataTransfer): boolean {
+  const [item] = items;
+  return items.length === 1 && item!.type.startsWith('image/');
 }

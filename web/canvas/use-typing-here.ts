@@ -14,7 +14,7 @@ import { useRichTyping } from './typing-rich';
 import { NOW_RICH, type Marked } from '../values/rich/marking';
 import { plainInDefinition } from '../values/rich/plain-in-definition';
 import { refusalWords } from '../words';
-import { wordsKey, type TypedTarget } from './words-edit';
+import { wordsKey, type TypedTarget } from './value-edit';
 import { forgetContent, writeContent } from './written-content';
 
 /** The smallest size at which text is typed, in px of the screen: what is drawn smaller is drawn larger meanwhile. */

@@ -32,7 +32,7 @@ import { saidByVariant } from './style/picked';
 import type { Selected } from './use-selected';
 import { TextWithValues } from './TextWithValues';
 import { holdsAt } from './what-shows';
-import { wordsKey } from '../canvas/words-edit';
+import { wordsKey } from '../canvas/value-edit';
 import { useFieldTarget } from '../values/use-field-target';
 import { useMakeField } from './use-make-field';
 import { WhereBoundEmpty } from './WhereBoundEmpty';

@@ -8,7 +8,7 @@ import { useDerived, useSync } from '../site/SiteProvider';
 import { fieldLabel } from '../values/fields';
 import { ShowValue } from '../values/show-value';
 import { count, madeWords } from '../words';
-import { exposureOf, useExposing } from './exposing';
+import { exposureOf, useExposing } from '../values/exposing';
 import { GroupCell } from './GroupCell';
 import { useTakingBack } from './property/TakeBack';
 

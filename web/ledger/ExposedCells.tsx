@@ -5,7 +5,7 @@ import { feeds } from '@sormet/core/value';
 import { ChoiceCell } from '../parts/ChoiceCell';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { fieldLabel } from '../values/fields';
-import { exposureOf, useExposing } from './exposing';
+import { exposureOf, useExposing } from '../values/exposing';
 import { useConnecting } from './property/Connecting';
 import { useTakingBack } from './property/TakeBack';
 import { useExposeAndBind } from './use-expose-and-bind';

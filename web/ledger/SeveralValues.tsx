@@ -23,7 +23,7 @@ import { ValueCell } from '../values/ValueCell';
 import { valueWords, count } from '../words';
 import type { Selected } from './use-selected';
 import { BoundTo } from './BoundTo';
-import { exposureOf, useExposing } from './exposing';
+import { exposureOf, useExposing } from '../values/exposing';
 import { useConnecting } from './property/Connecting';
 import { IconButton } from '../parts/IconButton';
 import { holdsAt } from './what-shows';

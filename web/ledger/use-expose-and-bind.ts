@@ -1,9 +1,9 @@
 import { useParams } from 'react-router';
 import { canBeExposed, type ControlRow } from '@sormet/core/edit';
-import { newId, treeDocOf, type ComponentDoc } from '@sormet/core/model';
-import { useDerived, useSync } from '../site/SiteProvider';
+import { treeDocOf, type ComponentDoc } from '@sormet/core/model';
+import { useDerived } from '../site/SiteProvider';
+import { instanceOn, useExposedAt } from '../values/exposed-at';
 import { fittingFields, type FittingField } from '../values/fields';
-import { exposureOf, useExposing } from './exposing';
 
 /**
  * Exposing a control and binding it in one step, for a definition that is opened from a page: the fields that the first
@@ -14,28 +14,18 @@ export function useExposeAndBind(
   row: ControlRow,
 ): { readonly fields: readonly FittingField[]; readonly bind: (field: FittingField) => void } {
   const { documents } = useDerived();
-  const sync = useSync();
-  const exposing = useExposing();
+  const exposedAt = useExposedAt();
   const { doc: opened = '' } = useParams();
   const page = treeDocOf(documents, opened);
-  const [instance] = Object.entries(page?.nodes ?? {})
-    .filter(([, node]) => node.kind === 'instance' && node.component === component.id)
-    .map(([id]) => id)
-    .sort();
-  if (!page || page.id === component.id || instance === undefined || !canBeExposed(row))
+  const node = page && page.id !== component.id ? instanceOn(page, component.id) : undefined;
+  if (!page || node === undefined || !canBeExposed(row))
     return { fields: [], bind: () => undefined };
   return {
-    fields: fittingFields(documents, page, instance, row.type),
+    fields: fittingFields(documents, page, node, row.type),
     bind({ label, source }) {
       const last = label.slice(label.lastIndexOf('·') + 1).trim();
       const name = last === '' ? row.label : last[0]!.toUpperCase() + last.slice(1);
-      const { edit, property } = exposing.exposeOne(component, { ...exposureOf(row), label: name });
-      const control = { of: 'value' as const, property };
-      // Both are one step: exposed for the sake of the field, it goes with it.
-      sync.editAll(
-        [edit, { name: 'setControl', args: { doc: page.id, node: instance, control, source } }],
-        { group: `expose and bind ${newId()} 1` },
-      );
+      exposedAt(component, row, name, { doc: page.id, node }, source);
     },
   };
 }

@@ -1,6 +1,6 @@
 import { canBeExposed, controlsOf, topmost } from '@sormet/core/edit';
 import { innerOf } from '../../canvas/inside';
-import { exposureOf, useExposing } from '../../ledger/exposing';
+import { exposureOf, useExposing } from '../../values/exposing';
 import type { Selected } from '../../ledger/use-selected';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';

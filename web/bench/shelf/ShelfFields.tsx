@@ -4,6 +4,7 @@ import { treeDocOf } from '@sormet/core/model';
 import { useFieldDrop } from '../../canvas/field-drop';
 import { useDerived } from '../../site/SiteProvider';
 import { useApp } from '../../store/store';
+import { instanceOn } from '../../values/exposed-at';
 import { fieldsAround, type FieldAround } from '../../values/fields';
 import { KIND_WORDS } from '../../words';
 
@@ -16,7 +17,13 @@ export function ShelfFields({ doc, find }: { doc: string; find: string }): React
   const selection = useApp((state) => state.bench.selection);
   const drop = useFieldDrop();
   const tree = treeDocOf(documents, doc);
-  const node = selection?.doc === doc && selection.nodes.length === 1 ? selection.nodes[0]! : null;
+  const [one, ...more] = selection?.nodes ?? [];
+  const selected = selection && one !== undefined && more.length === 0 ? one : null;
+  // What is selected in a definition that stands beside: it reads what is read where the page places it.
+  const node =
+    selection?.doc === doc || !tree || !selection
+      ? selected
+      : (instanceOn(tree, selection.doc) ?? null);
   const wanted = find.trim().toLowerCase();
   const fields = (tree ? fieldsAround(documents, tree, node) : []).filter(({ label }) =>
     label.toLowerCase().includes(wanted),
@@ -40,7 +47,7 @@ export function ShelfFields({ doc, find }: { doc: string; find: string }): React
             key={field.id}
             field={field}
             onGive={() => {
-              if (node !== null) drop(doc, node, field);
+              if (selection && selected !== null) drop(selection.doc, selected, field);
             }}
           />
         ))}

@@ -3,7 +3,7 @@ import { canBeExposed, type ControlRow } from '@sormet/core/edit';
 import { docOf } from '@sormet/core/model';
 import { useDerived } from '../../site/SiteProvider';
 import type { Selected } from '../use-selected';
-import { exposureOf, useExposing } from '../exposing';
+import { exposureOf, useExposing } from '../../values/exposing';
 import { groupsOf } from '../../parts/grouped/groups-of';
 
 /** Lifts the properties of an instance inside a definition to that definition's own, a group of them with one press. */

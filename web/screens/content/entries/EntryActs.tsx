@@ -1,11 +1,12 @@
 import { useState, type ReactNode } from 'react';
 import { Button } from 'antd';
-import { entryTitle, type EntryDoc, type TypeDoc } from '@sormet/core/model';
+import { docOf, entryTitle, type EntryDoc, type TypeDoc } from '@sormet/core/model';
 import { freeSlugs, newEntry } from '@sormet/core/ready';
 import { Dialog } from '../../../parts/Dialog';
 import { useDerived, useSync } from '../../../site/SiteProvider';
 import { count, documentWords } from '../../../words';
 import type { EntryColumn } from './columns';
+import { TimeFields } from './TimeFields';
 
 /** How many reasons are told at once. */
 const TOLD = 6;
@@ -37,6 +38,9 @@ export function EntryActs({
   const { documents } = useDerived();
   const sync = useSync();
   const [removing, setRemoving] = useState(false);
+  // What is timed stays the same, wherever its rows go meanwhile: a table may be sorted by when they were changed.
+  const [timing, setTiming] = useState<readonly string[]>();
+  const timed = timing?.flatMap((id) => docOf(documents, 'entry', id) ?? []) ?? [];
   const many = type.plural.toLowerCase();
   const ids = selected.map(({ id }) => id);
   const duplicate = () => {
@@ -86,6 +90,9 @@ export function EntryActs({
             Make {selected.length > 1 ? 'drafts' : 'a draft'}
           </Button>
         )}
+        <Button size="small" disabled={none} onClick={() => setTiming(ids)}>
+          Times
+        </Button>
         <Button size="small" danger disabled={none} onClick={() => setRemoving(true)}>
           Remove
         </Button>
@@ -98,6 +105,20 @@ export function EntryActs({
           {wrong.length > TOLD ? <div>and {wrong.length - TOLD} more</div> : null}
         </div>
       ) : null}
+      <Dialog
+        open={timed.length > 0}
+        title={
+          timed.length === 1
+            ? `When ${entryTitle(documents, timed[0]!)} is there`
+            : `When ${timed.length} entries are there`
+        }
+        footer={null}
+        onCancel={() => setTiming(undefined)}
+        destroyOnHidden
+      >
+        <TimeFields entries={timed} />
+        <p className="quiet">{draftsAmong(timed)}</p>
+      </Dialog>
       <RemoveEntries
         open={removing}
         entries={selected}
@@ -108,6 +129,17 @@ export function EntryActs({
       />
     </>
   );
+}
+
+/** That times alone publish no draft, where one is among some entries. */
+function draftsAmong(entries: readonly EntryDoc[]): string {
+  const many = entries.filter(({ draft }) => draft).length;
+  if (many === 0) return '';
+  if (many === entries.length)
+    return many === 1
+      ? 'It is a draft: no time publishes it.'
+      : 'They are drafts: no time publishes them.';
+  return `${many} of them ${many === 1 ? 'is a draft' : 'are drafts'}: no time publishes ${many === 1 ? 'it' : 'them'}.`;
 }
 
 /** Asks before entries go: how many, and what refers to them and is empty then. */

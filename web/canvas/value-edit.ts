@@ -6,11 +6,11 @@ import type { TextTarget } from './address';
 /** Where words that are typed on the canvas go. */
 export type TypedTarget = Extract<TextTarget, { ok: true }>;
 
-/** The edit that gives words to where they belong; in a definition an exposed text is its property's default. */
-export function wordsEdit(
+/** The edit that gives a value to where it belongs; in a definition what is exposed is its property's default. */
+export function valueEdit(
   documents: Documents,
-  { doc, node, control }: TypedTarget,
-  words: Literal,
+  { doc, node, control }: Pick<TypedTarget, 'doc' | 'node' | 'control'>,
+  value: Literal,
 ): NamedEdit {
   const stored = nodeIn(documents, doc, node);
   const source = stored && sourceAt(stored, control);
@@ -18,9 +18,9 @@ export function wordsEdit(
   if (component && source?.is === 'property')
     return {
       name: 'setDefault',
-      args: { component: component.id, property: source.property, value: words },
+      args: { component: component.id, property: source.property, value },
     };
-  return { name: 'setControl', args: { doc, node, control, source: words } };
+  return { name: 'setControl', args: { doc, node, control, source: value } };
 }
 
 /** How words are told apart by where they are said: in which document, by which node, as what. */
