@@ -712,6 +712,25 @@ test('a picture keeps what it says is kept, wherever it is cropped', async ({ pa
   await expect(picture).toHaveCSS('object-position', '19% 60%');
   await page.keyboard.press('Control+z');
   await expect(picture).toHaveCSS('object-position', '50% 50%');
+  await page.keyboard.press('Control+Shift+Z');
+  await expect(picture).toHaveCSS('object-position', '19% 60%');
+  // So does it where the picture lies behind something (CSS Backgrounds and Borders Level 3, 3.6: background-position).
+  const bench = new BenchHand(page);
+  await page.goto(`${site}/bench/page-shed`);
+  await page.locator('.outline-row', { hasText: 'Join band' }).click();
+  await bench.tab('Style');
+  await (await bench.styleCell('background-image')).focus();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  const editor = page.getByRole('dialog', { name: 'background-image by a picture' });
+  await editor.getByRole('combobox', { name: 'The picture behind' }).focus();
+  await page.keyboard.type('alderhithe');
+  await page.keyboard.press('Enter');
+  const band = bench.canvas.locator('main > section').last();
+  await expect(band).toHaveCSS('background-image', /^url\(/);
+  await expect(band).toHaveCSS('background-position', '19% 60%');
+  await editor.getByRole('button', { name: 'take the picture away' }).click();
+  await expect(band).toHaveCSS('background-image', 'none');
 });
 
 test('what stands for a picture is said once, of the file, and published wherever nothing else is said', async ({

@@ -17,6 +17,7 @@ import {
 import {
   compareLevels,
   declarationKey,
+  FED,
   isPart,
   layerOf,
   sameGroup,
@@ -33,6 +34,7 @@ import {
   classOf,
   customOf,
   DRAWING,
+  focusOfGround,
   groundOf,
   noteLook,
   partClassOf,
@@ -277,6 +279,16 @@ function layerCss(
         });
         return `${property}:${property === 'font-family' ? fonts.list(css) : css}`;
       });
+      const focus = groundFocus(here, className);
+      if (focus !== undefined) {
+        const at = here.findIndex(({ property }) => property === 'background-position');
+        // What somebody said themselves of where it lies, holds.
+        if (here[at]?.declared.css === 'center')
+          declarations[at] = `background-position:var(--${GROUND_FOCUS},center)`;
+        // Of several pictures that may lie there, the one that wins brings its own along.
+        declarations.push(`--${GROUND_FOCUS}:var(--${focus})`);
+        customs.add(focus).add(GROUND_FOCUS);
+      }
       const again = theme !== undefined && id === 'base' ? tokens.declaredIn(theme) : '';
       if (again) declarations.unshift(again);
       if (declarations.length === 0) continue;
@@ -292,6 +304,21 @@ function layerCss(
     if (inner) out += id === 'base' ? inner : `@media (max-width:${max}px){${inner}}`;
   }
   return out && `@layer ${name}{${out}}`;
+}
+
+/** What of the picture that lies behind an element is never cropped away. No class and no token is called so. */
+const GROUND_FOCUS = 'ground-focus';
+
+/** The custom property by which a picture that is laid behind something says what of it is never cropped away; nothing without one. */
+function groundFocus(
+  declarations: readonly WrittenDeclaration[],
+  className: string,
+): string | undefined {
+  const ground = declarations.find(({ property }) => property === 'background-image');
+  const fed = ground && own(ground.declared.refs ?? {}, FED);
+  if (!ground || !fed || !('source' in fed) || fed.type !== 'image') return undefined;
+  const { property, width, state } = ground;
+  return focusOfGround(customOf(className, declarationKey(property, width, state), FED));
 }
 
 /** What selects the elements of a selector that an icon stands in alone; nothing where there are none. */

@@ -7,7 +7,7 @@ export * from './build';
 export * from './write';
 export { interpret, type Program } from './program';
 export { sameContent, TITLE_LEVEL, writtenContent, type Content } from './fragments';
-export { levelAt, textAt } from './semantics';
+export { focusOfGround, levelAt, textAt } from './semantics';
 export { patchesOf } from './patches';
 export * from './canvas-styles';
 export * from './rules';

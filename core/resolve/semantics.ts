@@ -96,8 +96,16 @@ export const FOCUS = 'focus';
 export function customText(name: string, value: Known, data: Data): string {
   if (isNothing(value)) return '';
   if (name === FOCUS && value.type === 'text') return `--${name}:${value.value}`;
-  const css = kindOf(value.type).css?.(value.value, data);
-  return css === undefined ? '' : `--${name}:${css}`;
+  const { css: written, focus } = kindOf(value.type);
+  const css = written?.(value.value, data);
+  if (css === undefined) return '';
+  const point = focus?.(value.value, data);
+  return `--${name}:${css}${point ? `;--${focusOfGround(name)}:${point}` : ''}`;
+}
+
+/** The custom property by which a picture that lies behind something says what of it is never cropped away. */
+export function focusOfGround(custom: string): string {
+  return `${custom}-focus`;
 }
 
 /** An attribute with the value it has at a place. */
