@@ -91,6 +91,13 @@ export function EntriesOfType({
   const range = rangeOf(at);
   const selected = rows.slice(range.top, range.bottom + 1);
   const across = columns.slice(range.left, range.right + 1);
+  // Whichever entry is open beside is the one that acts are about, until another is gone to.
+  const [opened, setOpened] = useState<string>();
+  if (chosen?.id !== opened) {
+    setOpened(chosen?.id);
+    const row = chosen ? rows.findIndex(({ id }) => id === chosen.id) : -1;
+    if (row >= 0 && !selected.some(({ id }) => id === chosen?.id)) setAt(atCell(row, 0));
+  }
   const base = `/sites/${sync.site}/content/${type.id}`;
   const give = (given: readonly Given[], group: string | null = null) => {
     setWrong([]);
