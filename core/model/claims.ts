@@ -85,18 +85,30 @@ export class Claims {
     return this.holders.get(wanted) ?? NOBODY;
   }
 
-  /** These after one document became another: most changes leave all claims as they are. */
-  after(id: string, before: Doc | undefined, now: Doc | undefined): Claims {
-    const old = new Set(claimsOf(before));
-    const claims = new Set(claimsOf(now));
-    const changes = new Map<string, readonly string[] | undefined>();
-    for (const each of old) {
-      if (claims.has(each)) continue;
-      const left = this.of(each).filter((holder) => holder !== id);
-      changes.set(each, left.length === 0 ? undefined : left);
+  /** These after some documents became others, all at once: most changes leave all claims as they are. */
+  after(
+    changed: Iterable<readonly [id: string, before: Doc | undefined, now: Doc | undefined]>,
+  ): Claims {
+    const now = new Map<string, Set<string>>();
+    const holding = (wanted: string): Set<string> => {
+      let held = now.get(wanted);
+      if (!held) now.set(wanted, (held = new Set(this.of(wanted))));
+      return held;
+    };
+    for (const [id, before, doc] of changed) {
+      const old = new Set(claimsOf(before));
+      const claims = new Set(claimsOf(doc));
+      for (const each of old) if (!claims.has(each)) holding(each).delete(id);
+      for (const each of claims) if (!old.has(each)) holding(each).add(id);
     }
-    for (const each of claims) if (!old.has(each)) changes.set(each, [...this.of(each), id].sort());
-    return changes.size === 0 ? this : new Claims(this.holders.changed(changes));
+    if (now.size === 0) return this;
+    const changes = new Map<string, readonly string[] | undefined>();
+    for (const [each, held] of now)
+      changes.set(
+        each,
+        held.size === 0 ? undefined : held.size === 1 ? [...held] : [...held].sort(),
+      );
+    return new Claims(this.holders.changed(changes));
   }
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { documentsOf, entry, page, words } from '../test';
-import { Documents, sameJson, type Doc } from '.';
+import { claim, Documents, sameJson, type Doc } from '.';
 
 const small = documentsOf(page('home', '/', { tag: 'main' }), entry('shed', 'a', {}));
 
@@ -92,6 +92,34 @@ describe('the documents of a site', () => {
       { numRuns: 60 },
     );
   });
+});
+
+test('who claims what, after many documents became others at once, is as if it were asked anew', () => {
+  const step = fc.tuple(fc.nat(12), fc.constantFrom('entry', 'page', 'gone'), fc.nat(6));
+  fc.assert(
+    fc.property(fc.array(fc.array(step, { maxLength: 8 }), { maxLength: 12 }), (steps) => {
+      let documents = Documents.none;
+      // Asked for once, claims are brought along from there.
+      expect(documents.claiming(claim.path('/0'))).toEqual([]);
+      for (const each of steps)
+        documents = documents.changed(
+          new Map(
+            each.map(([n, what, at]) => [
+              `d${n}`,
+              what === 'gone'
+                ? undefined
+                : what === 'page'
+                  ? page(`d${n}`, `/${at}`, { tag: 'main' })
+                  : { ...entry('shed', `s${at}`, {}), id: `d${n}` },
+            ]),
+          ),
+        );
+      const anew = Documents.from(documents);
+      for (let at = 0; at <= 6; at += 1)
+        for (const wanted of [claim.path(`/${at}`), claim.slug('shed', `s${at}`)])
+          expect(documents.claiming(wanted)).toEqual(anew.claiming(wanted));
+    }),
+  );
 });
 
 test('documents are made from any number of them: more than the engine holds as arguments', () => {

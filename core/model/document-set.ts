@@ -136,11 +136,11 @@ export class Documents implements Iterable<Doc> {
       if (!list) byKind.set(kind, (list = new Map()));
       list.set(id, doc);
     };
-    let { claims } = this;
+    const changed: [id: string, before: Doc | undefined, now: Doc | undefined][] = [];
     for (const [id, doc] of changes) {
       const before = this.get(id);
       if (before === doc) continue;
-      claims = claims?.after(id, before, doc);
+      changed.push([id, before, doc]);
       if (before && before.kind !== doc?.kind) note(before.kind, id, undefined);
       if (doc) note(doc.kind, id, doc);
     }
@@ -151,7 +151,7 @@ export class Documents implements Iterable<Doc> {
       if (shelf.docs.size === 0) shelves.delete(kind);
       else shelves.set(kind, shelf);
     }
-    return new Documents(shelves, claims);
+    return new Documents(shelves, this.claims?.after(changed));
   }
 
   /** What is another here than in an earlier state, by looking only where the two share nothing. */

@@ -9,11 +9,20 @@ export const ID_PATTERN = '^[a-z][a-z0-9-]{0,39}$';
 
 /** A new id of 12 characters, beginning with a letter: 26 · 36^11 possibilities. */
 export function newId(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(12));
-  let id = ALPHABET[bytes[0]! % 26]!;
-  for (let i = 1; i < 12; i += 1) id += ALPHABET[bytes[i]! % 36]!;
+  if (used === random.length) {
+    crypto.getRandomValues(random);
+    used = 0;
+  }
+  let id = ALPHABET[random[used]! % 26]!;
+  for (let i = 1; i < LENGTH; i += 1) id += ALPHABET[random[used + i]! % 36]!;
+  used += LENGTH;
   return id;
 }
+
+const LENGTH = 12;
+/** Random bytes for many ids, each used once: asking for them costs more than using them. */
+const random = new Uint8Array(LENGTH * 256);
+let used = random.length;
 
 /** The id of a node, within its tree. */
 export type NodeId = string;

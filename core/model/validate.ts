@@ -7,6 +7,7 @@ import { isOrderKey } from './order';
 import { pointer } from './pointer';
 import { FORMAT_OF_VALUE } from './format';
 import { SOURCE_SCHEMA } from './source';
+import { toldApart } from './told-apart';
 import { RICH_PIECE, WORDS_PIECE } from './types';
 import { SCHEMAS, type Doc } from './documents';
 import { whyNot } from './why-not';
@@ -52,10 +53,10 @@ let ajv: Ajv | undefined;
 
 /** A schema as a function that Ajv makes of it (JSON Schema draft-07). */
 export function compiledCheck(schema: TSchema): Check {
-  ajv ??= new Ajv({ strict: true, formats: { 'order-key': isOrderKey } })
+  ajv ??= new Ajv({ strict: true, discriminator: true, formats: { 'order-key': isOrderKey } })
     .addVocabulary(['says'])
-    .addSchema(REFERRED);
-  return ajv.compile(schema);
+    .addSchema(REFERRED.map(toldApart));
+  return ajv.compile(toldApart(schema));
 }
 
 /**

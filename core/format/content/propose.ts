@@ -139,15 +139,25 @@ export function kindShown(documents: Documents, cells: readonly string[], ways: 
   return isChoice ? { kind: 'choice', options: optionsOf([...distinct]) } : { kind: 'text' };
 }
 
-/** A content type of which most cells name entries: one each, or several. */
-function typeReferredTo(documents: Documents, cells: readonly string[]): TypeSpec | undefined {
+/** By what entries can be named, in small letters, by their types; each state of a site is gone through once. */
+function entryNames(documents: Documents): ReadonlyMap<string, ReadonlySet<string>> {
+  const kept = namesOf.get(documents);
+  if (kept) return kept;
   const names = new Map<string, Set<string>>();
   for (const entry of allOf(documents, 'entry')) {
     const set = names.get(entry.type) ?? new Set<string>();
     names.set(entry.type, set);
     set.add(entryTitle(documents, entry).toLowerCase()).add(entry.slug);
   }
-  for (const [of, known] of names) {
+  namesOf.set(documents, names);
+  return names;
+}
+
+const namesOf = new WeakMap<Documents, ReadonlyMap<string, ReadonlySet<string>>>();
+
+/** A content type of which most cells name entries: one each, or several. */
+function typeReferredTo(documents: Documents, cells: readonly string[]): TypeSpec | undefined {
+  for (const [of, known] of entryNames(documents)) {
     const one = cells.filter((cell) => known.has(cell.toLowerCase())).length;
     if (one >= cells.length * 0.6) return { kind: 'entry', of };
     const several = cells.filter((cell) => {
