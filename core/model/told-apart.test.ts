@@ -2,11 +2,16 @@ import { Type } from '@sinclair/typebox';
 import { toldApart } from './told-apart';
 
 const a = Type.Object({ is: Type.Literal('a'), of: Type.Literal('x') });
+/** What of a schema is written: TypeBox keeps more beside. */
+const written = (schema: unknown): unknown => JSON.parse(JSON.stringify(schema));
 const b = Type.Object({ is: Type.Literal('b'), of: Type.Literal('x') });
 
 test('a union is told apart by the member that every branch demands with a constant of its own', () => {
-  const { oneOf, anyOf, discriminator } = toldApart(Type.Union([a, b]));
-  expect([oneOf, anyOf, discriminator]).toEqual([[a, b], undefined, { propertyName: 'is' }]);
+  expect(written(toldApart(Type.Union([a, b])))).toEqual({
+    type: 'object',
+    discriminator: { propertyName: 'is' },
+    oneOf: written([a, b]),
+  });
 });
 
 test('is left as it is where the member may be missing, is the same in two, or a branch is no object', () => {
@@ -17,5 +22,5 @@ test('is left as it is where the member may be missing, is the same in two, or a
     Type.Union([a, Type.Null()]),
     Type.Union([Type.Literal('a'), Type.Literal('b')]),
   ])
-    expect(toldApart(union)).toEqual({ ...union });
+    expect(written(toldApart(union))).toEqual(written(union));
 });

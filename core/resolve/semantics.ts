@@ -96,10 +96,10 @@ export const FOCUS = 'focus';
 export function customText(name: string, value: Known, data: Data): string {
   if (isNothing(value)) return '';
   if (name === FOCUS && value.type === 'text') return `--${name}:${value.value}`;
-  const { css: written, focus } = kindOf(value.type);
-  const css = written?.(value.value, data);
+  const kind = kindOf(value.type);
+  const css = kind.css?.(value.value, data);
   if (css === undefined) return '';
-  const point = focus?.(value.value, data);
+  const point = kind.focus?.(value.value, data);
   return `--${name}:${css}${point ? `;--${focusOfGround(name)}:${point}` : ''}`;
 }
 
