@@ -1,64 +1,26 @@
 import {
+  useMemo,
   useRef,
   useState,
   type ClipboardEvent,
-  type CSSProperties,
   type KeyboardEvent,
   type ReactNode,
 } from 'react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import Papa from 'papaparse';
 import { newId } from '@sormet/core/model';
+import { useLatest } from '../use-latest';
 import { GridHead, type Sorted } from './GridHead';
+import { GridRow, type RowActs } from './GridRow';
 import type { Leaving } from './GridEditor';
-import { atCell, isIn, rangeOf, walked, within, type At } from './walking';
+import type { GridCell, GridColumn, GridLead, Visit } from './grid-parts';
+import { laidOut, USUAL } from './laid-out';
+import { atCell, rangeOf, walked, within, type At } from './walking';
 import './grid.css';
 
 /** How high a row is, in CSS px. */
 const ROW = 28;
-/** How wide a column is at least, in CSS px, and as wide as it is where nobody said. */
-const NARROWEST = 60;
-const USUAL = 130;
-
-/** A column of a table. */
-export interface GridColumn {
-  readonly id: string;
-  readonly label: string;
-  /** What stands behind its name. */
-  readonly mark?: ReactNode;
-  /** How wide, in CSS px; what is left is shared among those that do not say. */
-  readonly width?: number | undefined;
-  /** Whether it stays in sight while one goes sideways; only the first ones can. */
-  readonly stays?: boolean;
-  /** Whether typing begins to write in it. */
-  readonly isTyped: boolean;
-  /** Whether it is not written here. */
-  readonly isLocked?: boolean;
-}
-
-/** A column before all others that nobody walks through: what leads on from a row. */
-export interface GridLead {
-  readonly id: string;
-  readonly label: string;
-  /** In CSS px. */
-  readonly width: number;
-  readonly cell: (row: number) => ReactNode;
-}
-
-/** What a cell shows, and as which words it is copied. */
-export interface GridCell {
-  readonly words: string;
-  readonly shown?: ReactNode;
-  readonly className?: string;
-  readonly title?: string;
-}
-
-/** What the editor of a cell is given. */
-export interface Visit {
-  /** What is typed in one visit of a cell is one step, under this name. */
-  readonly name: string;
-  readonly onEnd: (leaving: Leaving) => void;
-}
+const NO_LEADS: readonly GridLead[] = [];
 
 /**
  * A table as people fill it: walked by keys, cells selected as a block, edited where they stand, copied and pasted from
@@ -69,7 +31,7 @@ export function CellGrid({
   label,
   rows,
   keyOf,
-  leads = [],
+  leads = NO_LEADS,
   columns,
   at,
   sort,
@@ -163,21 +125,16 @@ export function CellGrid({
     event.preventDefault();
     onPaste(event.clipboardData.getData('text/plain'));
   };
-  const laidOut: CSSProperties = {
-    gridTemplateColumns: [
-      ...leads.map(({ width }) => `${width}px`),
-      ...columns.map(({ width }) =>
-        width === undefined ? `minmax(${USUAL}px,1fr)` : `${Math.max(NARROWEST, width)}px`,
-      ),
-    ].join(' '),
-    minWidth:
-      leads.reduce((sum, { width }) => sum + width, 0) +
-      columns.reduce((sum, { width }) => sum + Math.max(NARROWEST, width ?? USUAL), 0),
-  };
-  const offsets = staying(leads, columns);
-  const stays = (i: number): CSSProperties | undefined =>
-    offsets[i] === undefined ? undefined : { position: 'sticky', left: offsets[i], zIndex: 1 };
-  const stayClass = (i: number) => (offsets[i] === undefined ? '' : ' is-staying');
+  const lies = useMemo(() => laidOut(leads, columns), [leads, columns]);
+  const acts = useLatest<RowActs>({
+    go,
+    reach: (to) => {
+      if (visit === null) onGo(to);
+    },
+    edit,
+    leave: () => setVisit(null),
+    end,
+  });
   return (
     <div
       ref={scroller}
@@ -199,82 +156,32 @@ export function CellGrid({
           label: each.label,
           mark: 'mark' in each ? each.mark : undefined,
           width: each.width ?? USUAL,
-          style: stays(i),
-          className: stayClass(i),
+          style: lies.cells[i],
+          className: lies.cells[i] ? ' is-staying' : '',
         }))}
         sort={sort}
-        style={laidOut}
+        style={lies.row}
         onSort={onSort}
         onResize={onResize}
       />
       <div className="grid-rows" role="rowgroup" style={{ height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map(({ index, start }) => (
-          <div
+          <GridRow
             key={keyOf(index)}
-            className="grid-row"
-            role="row"
-            aria-rowindex={index + 2}
-            style={{ ...laidOut, transform: `translateY(${start}px)` }}
-          >
-            {leads.map((lead, i) => (
-              <div key={lead.id} role="rowheader" style={stays(i)} className={stayClass(i)}>
-                {lead.cell(index)}
-              </div>
-            ))}
-            {columns.map((column, i) => {
-              const isAt = index === at.toRow && i === at.toColumn;
-              const isChosen = isIn(range, index, i);
-              const { words, shown, className = '', title } = cell(index, i);
-              const place = leads.length + i;
-              return (
-                <div
-                  key={column.id}
-                  id={`${name}-${index}-${i}`}
-                  role="gridcell"
-                  aria-selected={isChosen}
-                  className={`${className}${isChosen ? ' is-chosen' : ''}${isAt ? ' is-at' : ''}${stayClass(place)}`}
-                  style={stays(place)}
-                  title={title ?? words}
-                  onMouseDown={({ shiftKey, target, currentTarget }) => {
-                    if (isAt && visit !== null) return;
-                    // What is edited elsewhere is done with it.
-                    setVisit(null);
-                    if (currentTarget.contains(target as Node))
-                      go(shiftKey ? { ...at, toRow: index, toColumn: i } : atCell(index, i));
-                  }}
-                  onMouseEnter={({ buttons }) => {
-                    if (buttons === 1 && visit === null) onGo({ ...at, toRow: index, toColumn: i });
-                  }}
-                  onDoubleClick={edit}
-                >
-                  {isAt && visit !== null ? (
-                    editor(index, i, { name: visit, onEnd: end })
-                  ) : (
-                    <span className="grid-words">{shown ?? words}</span>
-                  )}
-                </div>
-              );
-            })}
-          </div>
+            name={name}
+            index={index}
+            start={start}
+            leads={leads}
+            columns={columns}
+            lies={lies}
+            at={at}
+            visit={index === at.toRow ? visit : null}
+            cell={cell}
+            editor={editor}
+            acts={acts}
+          />
         ))}
       </div>
     </div>
   );
-}
-
-/** How far from the edge each of the first columns stays that stay in sight, in CSS px. */
-function staying(leads: readonly GridLead[], columns: readonly GridColumn[]): number[] {
-  const offsets: number[] = [];
-  if (!columns[0]?.stays) return offsets;
-  let left = 0;
-  for (const { width } of leads) {
-    offsets.push(left);
-    left += width;
-  }
-  for (const { stays, width } of columns) {
-    if (!stays) break;
-    offsets.push(left);
-    left += Math.max(NARROWEST, width ?? USUAL);
-  }
-  return offsets;
 }

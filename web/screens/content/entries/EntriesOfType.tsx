@@ -15,7 +15,8 @@ import {
 import { ValueReader, wordsOfValue } from '@sormet/core/format';
 import { freeSlugs, newEntry } from '@sormet/core/ready';
 import { entriesLookedAt } from '@sormet/core/value';
-import { CellGrid, type GridCell } from '../../../parts/grid/CellGrid';
+import { CellGrid } from '../../../parts/grid/CellGrid';
+import type { GridCell } from '../../../parts/grid/grid-parts';
 import { GridEditor } from '../../../parts/grid/GridEditor';
 import { atCell, rangeOf, within, type At } from '../../../parts/grid/walking';
 import { useDerived, useSync } from '../../../site/SiteProvider';
