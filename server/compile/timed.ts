@@ -106,6 +106,9 @@ function stands(standing: Standing | undefined, live: string | null, date: Date)
 
 /** Whether something that is live may be another at another moment. */
 function goesByTime({ documents, release, at: then }: Live, at: Moment): boolean {
-  const { things, paths } = changedBetween(documents, documents, then, at);
+  // The days of entries change with what is published, and not by themselves.
+  const { dates } = then;
+  const now = { ...at, ...(dates && { dates }) };
+  const { things, paths } = changedBetween(documents, documents, then, now);
   return paths.size > 0 || [...things].some((thing) => release.madeFrom(thing).length > 0);
 }

@@ -57,6 +57,10 @@ test('the day on which an entry was published last is shown, changes with what i
 
   // A day later nothing has become another by itself.
   server.setClock('2026-12-04T12:00:00Z');
+  await server.lookAtTime();
+  expect(
+    await server.database.query(`SELECT id FROM compilations WHERE at_today = '2026-12-04'`),
+  ).toEqual([]);
   expect((await dates())[id]).toMatchObject({ last: '2026-12-03' });
   await server.api.post('/api/sites/brackenfold/releases').expect(409);
 }, 60_000);
