@@ -80,6 +80,9 @@ export function fittingFields(
             );
         });
     }
+    if (type.kind === 'link' || type.kind === 'entry') add([], `${name} · its page`, 'entry');
+    // What is referred to stands behind what the entry has itself.
+    for (const each of across) each();
     for (const date of ENTRY_DATES)
       add(
         [DATE_FIELDS[date]],
@@ -87,9 +90,6 @@ export function fittingFields(
         'date',
         `the days of ${whose}`,
       );
-    if (type.kind === 'link' || type.kind === 'entry') add([], `${name} · its page`, 'entry');
-    // What is referred to stands behind what the entry has itself.
-    for (const each of across) each();
   };
   for (const repeat of repeatsAround(doc, node)) {
     const queried = repeatedType(documents, doc, repeat);
