@@ -734,7 +734,7 @@ test('a picture keeps what it says is kept, wherever it is cropped', async ({ pa
   await editor.getByRole('combobox', { name: 'The picture behind' }).focus();
   await page.keyboard.type('alderhithe');
   await page.keyboard.press('Enter');
-  const band = bench.canvas.locator('main > section').last();
+  const band = bench.canvas.locator('main > section', { hasText: 'This shed is looking for you' });
   await expect(band).toHaveCSS('background-image', /^url\(/);
   await expect(band).toHaveCSS('background-position', '19% 60%');
   await editor.getByRole('button', { name: 'take the picture away' }).click();

@@ -262,7 +262,13 @@ describe('CSS', () => {
 
   test('of nothing is the reset alone', () => {
     expect(
-      cssOf(documentsOf(), { classes: new Map(), tags: new Set(), fed: new Set(), words: false })
+      cssOf(documentsOf(), {
+        classes: new Map(),
+        tags: new Set(),
+        fed: new Set(),
+        words: false,
+        acts: false,
+      })
         .split('\n')
         .filter(Boolean),
     ).toHaveLength(2);
@@ -282,6 +288,7 @@ describe('the HTML document', () => {
       image: '',
       icon: '',
       css: '/x.css',
+      script: '',
       body: '',
     });
     expect(html).toContain('<title>A &amp; B</title>');

@@ -111,13 +111,16 @@ export function cssOf(documents: Documents, used: Used, options: CssOptions = {}
         .sort()
         .map((name) => `@property --${name}{syntax:"*";inherits:false}`)
         .join(''),
-      `@layer reset{${RESET}${sizedIcons(icons)}${root && `:root{${root}}`}${movesAt(written) ? LESS_MOTION : ''}}`,
+      `@layer reset{${RESET}${sizedIcons(icons)}${root && `:root{${root}}`}${movesAt(written) ? LESS_MOTION : ''}${used.acts ? UNSEEN : ''}}`,
       ...out,
     ]
       .filter(Boolean)
       .join('\n') + '\n'
   );
 }
+
+/** What is hidden is, whatever is said of how it is laid out (HTML Living Standard, 6.1). */
+const UNSEEN = '[hidden]{display:none!important}';
 
 /**
  * Whoever asks for less motion gets none (Media Queries Level 5, 12.1). What is important wins the other way round: the

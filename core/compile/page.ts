@@ -28,6 +28,7 @@ import {
   type Names,
   type Recorded,
 } from '../value';
+import { BEHAVIOUR_JS } from './behaviour-js';
 import { cssOf, stylesRead } from './css';
 
 /** A page as it is published: its HTML, the CSS file it loads, and what it was made from. */
@@ -37,6 +38,8 @@ export interface CompiledPage {
   readonly leaves: number;
   readonly html: string;
   readonly css: Stylesheet;
+  /** What makes it do something; nothing for a page that does nothing. */
+  readonly script: Script | undefined;
   /** What it was made from (see `Recorded`): when none of it changes, neither does the page. */
   readonly depends: readonly string[];
 }
@@ -47,6 +50,9 @@ export interface Stylesheet {
   readonly text: string;
   readonly sha256: string;
 }
+
+/** A JavaScript file, named after its content. */
+export type Script = Stylesheet;
 
 /** What compiling takes beside documents. */
 export interface Means {
@@ -103,13 +109,15 @@ export class PageCompiler {
       image: page.image ? picturePath(page.image, names) : '',
       icon: this.icon(),
       css: prepared.css.path,
+      script: prepared.script?.path ?? '',
       body,
     });
     if (prepared.waits || this.data.missed !== missed)
       throw new Error(
         `${path} shows something that is not loaded: only a whole site is published.`,
       );
-    return { path, leaves, html, css: prepared.css, depends: [...this.sink].sort() };
+    const { css, script } = prepared;
+    return { path, leaves, html, css, script, depends: [...this.sink].sort() };
   }
 
   private icon(): string {
@@ -138,6 +146,7 @@ export class PageCompiler {
     const prepared: Prepared = {
       template,
       css: stylesheetOf(text, this.means.sha256(text)),
+      script: template.acts ? scriptOf(BEHAVIOUR_JS, this.means.sha256(BEHAVIOUR_JS)) : undefined,
       waits: this.data.missed !== missed,
       depends: this.sink,
     };
@@ -151,6 +160,7 @@ interface Prepared {
   readonly waits: boolean;
   readonly template: Template;
   readonly css: Stylesheet;
+  readonly script: Script | undefined;
   readonly depends: Recorded;
 }
 
@@ -164,6 +174,10 @@ function addDefinitions(linked: Linked, into: Recorded): void {
 
 function stylesheetOf(text: string, sha256: string): Stylesheet {
   return { path: `/files/${sha256.slice(0, 16)}.css`, text, sha256 };
+}
+
+function scriptOf(text: string, sha256: string): Script {
+  return { path: `/files/${sha256.slice(0, 16)}.js`, text, sha256 };
 }
 
 function plainText(source: Source, names: Names): string {
@@ -196,6 +210,8 @@ export function htmlOf(page: {
   image: string;
   icon: string;
   css: string;
+  /** `''` for a page that does nothing. */
+  script: string;
   body: string;
 }): string {
   const title = (page.title === '' ? page.site : page.title) + page.leaf;
@@ -220,6 +236,7 @@ export function htmlOf(page: {
     ...(page.next === '' ? [] : [`<link rel="next" href="${escapeAttribute(page.next)}">`]),
     ...(page.icon === '' ? [] : [`<link rel="icon" href="${escapeAttribute(page.icon)}">`]),
     `<link rel="stylesheet" href="${page.css}">`,
+    ...(page.script === '' ? [] : [`<script defer src="${page.script}"></script>`]),
     '</head>',
     // Nothing behind the body: an HTML parser would put it into the body.
     `<body>${page.body}</body></html>`,

@@ -122,11 +122,16 @@ export function makePages(
     if (address) {
       let last = 1;
       for (let number = 1; number <= last; number += 1) {
-        const { html, css, depends, leaves } = compiler.compile(address, number);
+        const { html, css, script, depends, leaves } = compiler.compile(address, number);
         last = leaves;
         texts.set(css.sha256, css.text);
         loaded[css.path] = { sha256: css.sha256, mediaType: 'text/css; charset=utf-8' };
         const loads = new Set([css.path]);
+        if (script) {
+          texts.set(script.sha256, script.text);
+          loaded[script.path] = { sha256: script.sha256, mediaType: JAVASCRIPT };
+          loads.add(script.path);
+        }
         for (const id of depends) {
           const asset = docOf(documents, 'asset', id);
           if (!asset) continue;
@@ -180,6 +185,8 @@ export function putTogether(
 }
 
 const HTML = 'text/html; charset=utf-8';
+/** RFC 9239, 6. */
+const JAVASCRIPT = 'text/javascript; charset=utf-8';
 
 /** What stands now at each path where something may be otherwise than in an earlier release. */
 function standingNow(documents: Documents, earlier: Earlier, at: Moment): Work {

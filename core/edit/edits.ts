@@ -1,6 +1,8 @@
 import type { Static } from '@sinclair/typebox';
 import { LARGEST_EDIT, type Documents } from '../model';
 import { say, type Said } from '../said';
+import { setAct, setWhen } from './acts/acts';
+import { setState } from './acts/states';
 import { addAsset, moveAssets, removeAssets, setAsset } from './assets/assets';
 import { guardedChanges, isRefusal, type Change, type Refusal } from './changes';
 import { makeDefault, setDefault } from './components/defaults';
@@ -120,6 +122,10 @@ export const EDITS = {
   nameComponent,
   offerComponent,
   removeComponent,
+  // What definitions do.
+  setState,
+  setWhen,
+  setAct,
   expose,
   unexpose,
   connect,

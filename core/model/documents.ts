@@ -1,5 +1,6 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { MEDIA_TYPES } from './assets';
+import { StateOf } from './behaviour';
 import { GuideLines, Guides } from './guides';
 import { ID_PATTERN } from './ids';
 import { OrderKey } from './order';
@@ -211,6 +212,8 @@ export const Property = Type.Object(
     default: Source,
     /** An independent way of varying: rules may name its options. Only a choice can be one. */
     axis: Type.Optional(Type.Literal(true)),
+    /** That visitors change it, where it is a state. */
+    state: Type.Optional(StateOf),
     /** Whether only typed values are taken: no content is offered for it. */
     typedOnly: Type.Optional(Type.Literal(true)),
     /** Whether an instance must have a value for it. */

@@ -1,4 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { Whens } from './behaviour';
 import { ID_PATTERN } from './ids';
 import { OrderKey } from './order';
 import { Source } from './source';
@@ -155,6 +156,7 @@ export const ElementNode = Type.Object(
     chosen,
     part,
     shown,
+    whens: Type.Optional(Whens),
   },
   { additionalProperties: false },
 );

@@ -335,6 +335,8 @@ function sameFor(reads: Reads, a: Scope, b: Scope): boolean {
   if (a.within !== b.within) return false;
   if (reads.parts && !sameParts(a.parts, b.parts)) return false;
   if (reads.data && (a.data !== b.data || !sameLeaf(a.leaf, b.leaf))) return false;
+  // What a list gives may go by anything around.
+  if (reads.lists && a.lists !== b.lists) return false;
   if (reads.page && a.page !== b.page) return false;
   for (const id of reads.properties)
     if (!sameResult(own(a.properties, id), own(b.properties, id))) return false;

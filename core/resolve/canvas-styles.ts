@@ -6,7 +6,13 @@ import { DRAWING, noteLook, type Used } from './write';
  * part that is hidden now may be shown by the next edit.
  */
 export function reachableStyles(linked: Linked): Used {
-  const used: Used = { classes: new Map(), tags: new Set(), fed: new Set(), words: false };
+  const used: Used = {
+    classes: new Map(),
+    tags: new Set(),
+    fed: new Set(),
+    words: false,
+    acts: linked.acts,
+  };
   const seen = new Set<Linked>();
   const visitDocument = (document: Linked) => {
     if (seen.has(document)) return;

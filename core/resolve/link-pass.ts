@@ -1,6 +1,7 @@
 import {
   attributeType,
   childrenOf,
+  inOrder,
   isVoid,
   literal,
   NONE,
@@ -26,6 +27,7 @@ import type {
   LinkedNode,
   LinkedPart,
   LinkedText,
+  LinkedWhen,
   TagBy,
   Varied,
 } from './linked';
@@ -133,6 +135,7 @@ export class LinkPass {
       isPart,
       attributes,
       shown,
+      whens: whensOf(this.doc, node),
       children,
     };
   }
@@ -290,6 +293,18 @@ export class LinkPass {
     }
     return found;
   }
+}
+
+/** What an element does: acts on what are states of its definition now, the others left out. */
+function whensOf(doc: TreeDoc, { whens = {} }: Stored<'element'>): readonly LinkedWhen[] {
+  return inOrder(whens).flatMap(([, { on, acts }]): LinkedWhen[] => {
+    const steps = inOrder(acts).flatMap(([, { set, to }]) => {
+      if (set.is !== 'property' || doc.kind !== 'component') return [];
+      const property = own(doc.properties, set.property);
+      return property?.state ? [{ property: set.property, to }] : [];
+    });
+    return steps.length === 0 ? [] : [{ on, acts: steps }];
+  });
 }
 
 /** How strong what is said of a part of a definition is: one more than what that says of it; nothing for what is no part. */

@@ -90,6 +90,9 @@ export class Linker {
       types: Object.fromEntries(properties.map(({ id, property }) => [id, property.type])),
       divided: dividedIn(doc),
       height: root.kind === 'instance' ? root.component.height + 1 : 0,
+      acts:
+        properties.some(({ property }) => property.state !== undefined) ||
+        [...definitions.values()].some((each) => each?.acts),
       readsData: root.reads.data,
       source: doc,
       definitions,

@@ -1,4 +1,6 @@
 import type {
+  Act,
+  ActsWhen,
   DocId,
   NodeId,
   Property,
@@ -26,6 +28,8 @@ export interface Reads {
   readonly data: boolean;
   /** Whether there is a part in it, of which the instance around may say something. */
   readonly parts: boolean;
+  /** Whether it asks for the pages that a list of its document is divided over. */
+  readonly lists: boolean;
 }
 
 interface LinkedBase {
@@ -103,7 +107,15 @@ export interface LinkedElement extends LinkedBase {
   readonly isPart: boolean;
   readonly attributes: readonly LinkedAttribute[];
   readonly shown: Varied | undefined;
+  /** What it does when something happens to it. */
+  readonly whens: readonly LinkedWhen[];
   readonly children: readonly LinkedNode[];
+}
+
+/** What an element does when something happens to it: states of the definition that are set, in this order. */
+export interface LinkedWhen {
+  readonly on: ActsWhen['on'];
+  readonly acts: readonly { readonly property: PropertyId; readonly to: Act['to'] }[];
 }
 
 /** Words with their source, and what decides how they are written. */
@@ -178,6 +190,8 @@ export interface Linked {
   readonly divided: Readonly<Record<NodeId, Query>>;
   /** The height of the root: 0 for an element, one more than its component's for an instance. */
   readonly height: number;
+  /** Whether anything in it, however deep, has states. */
+  readonly acts: boolean;
   /** Whether anything in it, however deep, reads data beside the entries in scope. */
   readonly readsData: boolean;
   /** The document this was made from. */

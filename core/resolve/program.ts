@@ -1,10 +1,25 @@
-import type { TypeSpec } from '../model';
-import { Later, positionIn, type Data, type Item, type Known, type Run } from '../value';
+import type { ActWay, TypeSpec } from '../model';
+import {
+  Later,
+  positionIn,
+  type Data,
+  type Item,
+  type Known,
+  type Result,
+  type Run,
+} from '../value';
 import { escapeAttribute } from './escape';
 import { writtenContent } from './fragments';
-import type { LinkedText } from './linked';
+import type { LinkedText, LinkedWhen } from './linked';
 import type { ClassAt, CustomAt } from './look-at';
-import { contentOf, customText, levelIn, writtenAttribute, type Level } from './semantics';
+import {
+  contentOf,
+  customText,
+  levelIn,
+  writtenAttribute,
+  type AttributeAt,
+  type Level,
+} from './semantics';
 import { holds, type Test } from './varied';
 
 /** One step that is left to do for each page; a string is written as it is. */
@@ -24,6 +39,7 @@ export type Step =
     }
   | { readonly is: 'classes'; readonly classes: readonly ClassAt[] }
   | { readonly is: 'customs'; readonly customs: readonly CustomAt[] }
+  | ActingStep
   | { readonly is: 'when'; readonly tests: readonly Test[]; readonly then: Program }
   | {
       readonly is: 'each';
@@ -36,6 +52,39 @@ export type Step =
       readonly item: Program;
       readonly none: Program;
     };
+
+/** What a page with states is written of besides: its elements one by one, its instances, its words. See `acting`. */
+export type ActingStep =
+  | {
+      readonly is: 'element';
+      readonly tags: readonly { readonly tag: string; readonly tests: readonly Test[] }[];
+      readonly isVoid: boolean;
+      readonly classes: readonly ClassAt[];
+      readonly attributes: readonly AttributeAt[];
+      readonly customs: readonly CustomAt[];
+      readonly whens: readonly WhenAt[];
+      readonly children: Program;
+    }
+  | {
+      readonly is: 'instance';
+      readonly states: readonly StateAt[];
+      readonly then: Program;
+    }
+  | { readonly is: 'words'; readonly html: string; readonly rich: LinkedText['rich'] };
+
+/** A state of an instance: its name, all that it can be, what it is at first, whether it goes round. */
+export interface StateAt {
+  readonly name: string;
+  readonly values: readonly Known[];
+  readonly first: Result;
+  readonly isRound: boolean;
+}
+
+/** What an element does at a place: states that are set, by their names. */
+export interface WhenAt {
+  readonly on: LinkedWhen['on'];
+  readonly acts: readonly { readonly state: string; readonly to: ActWay | Result }[];
+}
 
 /** What is left of a page's body when everything that does not depend on its entry has been written. */
 export type Program = readonly Step[];

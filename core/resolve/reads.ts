@@ -20,6 +20,7 @@ export class ReadsBuilder {
   private page = false;
   private data = false;
   private parts = false;
+  private lists = false;
 
   constructor(private readonly doc: TreeDoc | null) {}
 
@@ -68,6 +69,9 @@ export class ReadsBuilder {
         if (type.kind !== (source.as === 'number' ? 'number' : 'boolean')) this.data = true;
         break;
       case 'leaf':
+        this.data = true;
+        this.lists = true;
+        break;
       case 'today':
         this.data = true;
         break;
@@ -92,6 +96,7 @@ export class ReadsBuilder {
       this.page ||= reads.page;
       this.data ||= reads.data;
       this.parts ||= reads.parts;
+      this.lists ||= reads.lists;
     }
     return this;
   }
@@ -147,6 +152,7 @@ export class ReadsBuilder {
       slots: [...this.slots].sort(),
       data: this.data,
       parts: this.parts,
+      lists: this.lists,
     };
   }
 }

@@ -13,10 +13,12 @@ import {
 import {
   bareNames,
   evaluate,
+  HIDE,
   Later,
   LaterItem,
   NO_LEAF,
   runQuery,
+  valuesOfState,
   WAITED_FOR,
   type Data,
   type Divided,
@@ -65,6 +67,8 @@ export interface Scope extends Names {
   readonly within: Within;
   /** How many repeats whose entries are known only when writing are around. */
   readonly depth: number;
+  /** Whether what a visitor may change is told from what stays: where a page is written that has states. */
+  readonly acting: boolean;
 }
 
 const NOTHING = Object.freeze({});
@@ -88,6 +92,7 @@ export function rootScope(
   before?: Scope,
   picks: Picks = NOTHING,
   leaf: Names['leaf'] = leafFor(linked, page),
+  acting = false,
 ): Scope {
   const data = dataFor(linked.source, site);
   const names = bareNames(data);
@@ -107,6 +112,7 @@ export function rootScope(
     parts: NOTHING,
     within: { parent: null, node: '', doc: linked.doc },
     depth: 0,
+    acting,
   };
   return before ? sameOrNew(before, scope) : scope;
 }
@@ -122,7 +128,7 @@ function listsOf({ divided }: Linked, scope: () => Names): Names['lists'] {
   const lists: Record<NodeId, Divided> = {};
   for (const id in divided) {
     const query = divided[id]!;
-    lists[id] = { perPage: query.perPage!, items: () => runQuery(query, scope()) };
+    lists[id] = { query, perPage: query.perPage!, items: () => runQuery(query, scope()) };
   }
   return lists;
 }
@@ -131,7 +137,8 @@ function listsOf({ divided }: Linked, scope: () => Names): Names['lists'] {
 export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope): Scope {
   const properties = valuesOf(node.component, scope.data, scope, (id, property, byDefault) => {
     const value = own(node.values, id);
-    return value ? variedAt(value, property.type, scope, byDefault) : byDefault;
+    const given = value ? variedAt(value, property.type, scope, byDefault) : byDefault;
+    return scope.acting ? changedByVisitors(node.component.doc, id, property, given) : given;
   });
   const slots: Record<string, Fill> = {};
   for (const slot in node.slots) slots[slot] = { nodes: node.slots[slot]!, scope };
@@ -151,8 +158,32 @@ export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope
     parts,
     within: { parent: scope.within, node: node.id, doc: node.component.doc },
     depth: scope.depth,
+    acting: scope.acting,
   };
   return before ? sameOrNew(before, inner) : inner;
+}
+
+/** What a property holds that visitors may change: what it is held at, at first what it is given. */
+function changedByVisitors(
+  doc: DocId,
+  id: PropertyId,
+  { state, type }: Property,
+  given: Result,
+): Result {
+  if (!state || !valuesOfState(type, state)) return given;
+  const name = stateName(doc, id);
+  const mayHide = given === HIDE || (given instanceof Later && given.mayHide);
+  return new Later((run) => {
+    run.asked?.add(name);
+    const held = run.held.get(name);
+    if (held !== undefined) return held;
+    return given instanceof Later ? given.read(run) : given;
+  }, mayHide);
+}
+
+/** How a state is called while a page is written and in the page: of the instance of this definition that is nearest around. */
+export function stateName(doc: DocId, property: PropertyId): string {
+  return `${doc}.${property}`;
 }
 
 /**
@@ -213,6 +244,7 @@ function sameOrNew(before: Scope, now: Scope): Scope {
     before.page === now.page &&
     before.types === now.types &&
     sameLeaf(before.leaf, now.leaf) &&
+    sameRecord(before.lists, now.lists, (a, b) => a.query === b.query) &&
     sameRecord(before.properties, now.properties, sameResult) &&
     sameRecord(before.repeats, now.repeats, (a, b) => a === b) &&
     sameRecord(before.positions, now.positions, samePosition) &&

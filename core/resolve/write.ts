@@ -1,5 +1,6 @@
 import { own, type DocId, type EntryDoc, type NodeId } from '../model';
 import {
+  evaluate,
   Later,
   LaterItem,
   leavesFor,
@@ -7,6 +8,7 @@ import {
   positionIn,
   queriedItems,
   runQuery,
+  valuesOfState,
   type Data,
   type Item,
   type Known,
@@ -14,6 +16,7 @@ import {
   type Queried,
   type Run,
 } from '../value';
+import { interpretActing, type Acting } from './acting';
 import { emit } from './emit';
 import { escapeAttribute } from './escape';
 import { writtenContent, type Content } from './fragments';
@@ -27,7 +30,7 @@ import type {
   LinkedRepeat,
   LinkedText,
 } from './linked';
-import { attributeText, interpret, type Program, type Step } from './program';
+import { attributeText, interpret, type Program, type StateAt, type Step } from './program';
 import {
   contentOf,
   customText,
@@ -38,17 +41,29 @@ import {
   shownAt,
   tagsAt,
   textAt,
+  type ElementAt,
 } from './semantics';
 import { sharedClassOf } from './look';
 import { NO_LOOK, type LookAt } from './look-at';
 import { type Test } from './varied';
-import { dataFor, instanceScope, itemScope, leafFor, onLeaf, rootScope, type Scope } from './scope';
+import {
+  dataFor,
+  instanceScope,
+  itemScope,
+  leafFor,
+  onLeaf,
+  rootScope,
+  stateName,
+  type Scope,
+} from './scope';
 
 /** A page's body, ready to be written for any entry, and what of the styles it may show. */
 export interface Template {
   /** What is left to do for each page: a string alone when nothing is. */
   readonly program: Program;
-  readonly write: (entry: EntryDoc | undefined, leaf: Leaf) => WrittenLeaf;
+  readonly write: (entry: EntryDoc | undefined, leaf: Leaf, acting?: Acting) => WrittenLeaf;
+  /** Whether something on it has states that visitors change. */
+  readonly acts: boolean;
   /** The first of the pages that its lists are divided over. */
   readonly first: (entry: EntryDoc | undefined) => Leaf;
   readonly used: Used;
@@ -69,6 +84,8 @@ export interface Used {
   readonly fed: Set<string>;
   /** Whether there is rich text that is known only for a page: any element and shared style of words may be in it. */
   words: boolean;
+  /** Whether something may be hidden by its states. */
+  readonly acts: boolean;
 }
 
 /** The tag of what an icon is drawn as. */
@@ -106,23 +123,38 @@ export function prepare(linked: Linked, site: Data): Template {
   const data = dataFor(linked.source, site);
   const entries = linked.source.kind === 'page' ? linked.source.entries : null;
   const page = entries === null ? undefined : new LaterItem((run) => run.page, 'page', entries);
-  const parts = new Parts({ classes: new Map(), tags: new Set(), fed: new Set(), words: false });
-  const scope = rootScope(linked, data, page, undefined, undefined, (run) => run.leaf);
+  const { acts } = linked;
+  const parts = new Parts({
+    classes: new Map(),
+    tags: new Set(),
+    fed: new Set(),
+    words: false,
+    acts,
+  });
+  const leaf = (run: Run) => run.leaf;
+  const scope = rootScope(linked, data, page, undefined, undefined, leaf, linked.acts);
   writeNode(linked.root, scope, NO_LOOK, parts);
   const { steps: program, used } = parts;
   const first = (entry: EntryDoc | undefined) => leafFor(linked, entry);
-  return { program, used, first, write: writerOf(program, data, entries !== null) };
+  return { program, used, first, acts, write: writerOf(program, data, entries !== null, acts) };
 }
 
-function writerOf(program: Program, data: Data, isPerEntry: boolean): Template['write'] {
+function writerOf(
+  program: Program,
+  data: Data,
+  isPerEntry: boolean,
+  acts: boolean,
+): Template['write'] {
   const [only = ''] = program;
   if (program.length <= 1 && typeof only === 'string') return () => ({ html: only, leaves: 1 });
-  const run = emit(program, data) ?? ((each) => interpret(program, data, each));
-  return (entry, leaf) => {
+  const run: (run: Run, acting?: Acting) => string = acts
+    ? (each, acting) => interpretActing(program, data, each, acting)
+    : (emit(program, data) ?? ((each) => interpret(program, data, each)));
+  return (entry, leaf, acting) => {
     if (!entry && isPerEntry)
       throw new Error('This page is made from entries; writing it needs one.');
     const now = newRun(entry, leaf);
-    return { html: run(now), leaves: now.leaves };
+    return { html: run(now, acting), leaves: now.leaves };
   };
 }
 
@@ -180,7 +212,12 @@ function writeNode(node: LinkedNode, scope: Scope, outer: LookAt, parts: Parts):
       return conditional(node.shown, scope, parts, (inner) => {
         inner.note(node, scope, node.component.height + 1);
         const look = allSaidAt(node, scope, outer);
-        writeNode(node.component.root, instanceScope(node, scope), look, inner);
+        const within = instanceScope(node, scope);
+        const states = scope.acting ? statesAt(node, within) : [];
+        if (states.length === 0) return writeNode(node.component.root, within, look, inner);
+        const of = inner.inner();
+        writeNode(node.component.root, within, look, of);
+        inner.add({ is: 'instance', states, then: of.steps });
       });
     case 'slot': {
       const fill = own(scope.slots, node.slot);
@@ -218,6 +255,7 @@ function guarded(parts: Parts, tests: readonly Test[], writeInner: (parts: Parts
 function writeElement(node: LinkedElement, scope: Scope, outer: LookAt, parts: Parts): void {
   const here = elementAt(node, scope);
   if (!here) return;
+  if (scope.acting) return writeActingElement(node, here, scope, outer, parts);
   const open = parts.inner();
   const look = allSaidAt(node, scope, outer);
   open.add(classStep(look));
@@ -252,6 +290,51 @@ function writeElement(node: LinkedElement, scope: Scope, outer: LookAt, parts: P
   guarded(parts, here.tests, all);
 }
 
+/** An element of a page with states: written whole, so that whatever goes by them is told of it. */
+function writeActingElement(
+  node: LinkedElement,
+  { attributes, focus, tests }: ElementAt,
+  scope: Scope,
+  outer: LookAt,
+  parts: Parts,
+): void {
+  const { classes, customs } = allSaidAt(node, scope, outer);
+  parts.note(node, scope, 0);
+  const tags = tagsAt(node, scope);
+  for (const { tag } of tags) parts.used.tags.add(tag);
+  const children = parts.inner();
+  if (!node.isVoid) writeList(node.children, scope, children);
+  const { doc } = scope.within;
+  const element: Step = {
+    is: 'element',
+    tags,
+    isVoid: node.isVoid,
+    classes,
+    attributes,
+    customs: focus ? [...customs, focus] : customs,
+    whens: node.whens.map(({ on, acts }) => ({
+      on,
+      acts: acts.map(({ property, to }) => ({
+        state: stateName(doc, property),
+        to: typeof to === 'string' ? to : evaluate(to.value, scope.types[property]!, scope),
+      })),
+    })),
+    children: children.steps,
+  };
+  if (tests.length === 0) parts.add(element);
+  else parts.add({ is: 'when', tests, then: [element] });
+}
+
+/** The states of an instance at a place, as far as each has an end of values. */
+function statesAt({ component }: LinkedInstance, { properties }: Scope): StateAt[] {
+  return component.properties.flatMap(({ id, property: { state, type } }): StateAt[] => {
+    const values = state && valuesOfState(type, state);
+    if (!values) return [];
+    const name = stateName(component.doc, id);
+    return [{ name, values, first: properties[id] ?? null, isRound: state?.round === true }];
+  });
+}
+
 /** The class attribute: written where every class is known, else made of those that hold for a page. */
 function classStep({ classes }: LookAt): Step {
   if (classes.every((each) => typeof each === 'string'))
@@ -283,7 +366,8 @@ function writeText(node: LinkedText, scope: Scope, parts: Parts): void {
   }
   const content = contentOf(value, rich, level, scope.data);
   noteWords(parts.used, content);
-  parts.add(writtenContent(content));
+  const html = writtenContent(content);
+  parts.add(scope.acting && html !== '' ? { is: 'words', html, rich } : html);
 }
 
 /** Notes the tags and shared styles of words that are known. */

@@ -5,4 +5,5 @@ export * from './html';
 export * from './arbitrary-values';
 export * from './schema-members';
 export * from './sign';
+export * from './folding';
 export * from './every-kind';

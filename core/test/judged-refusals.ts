@@ -263,6 +263,28 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
   },
   'only-picture-cropped': ({ args, before }) =>
     !docOf(before, 'asset', args['asset'] as string)!.mediaType.startsWith('image/'),
+  'state-without-end': ({ args, before }) => {
+    const { type } = docOf(before, 'component', args['component'] as string)!.properties[
+      args['property'] as string
+    ]!;
+    return (
+      type.kind !== 'boolean' &&
+      type.kind !== 'choice' &&
+      !(type.kind === 'number' && type.least !== undefined && type.most !== undefined)
+    );
+  },
+  'sets-no-state': ({ args, before }) => {
+    const { component, set } = args as { component: string; set: { set: { property: string } } };
+    return !docOf(before, 'component', component)!.properties[set.set.property]?.state;
+  },
+  'other-of-two': ({ args, before }) => {
+    const { component, set } = args as { component: string; set: { set: { property: string } } };
+    const { type } = docOf(before, 'component', component)!.properties[set.set.property]!;
+    return type.kind !== 'boolean';
+  },
+  'only-elements-act': ({ args, before }) =>
+    docOf(before, 'component', args['component'] as string)!.nodes[args['node'] as string]!.kind !==
+    'element',
   'ends-before-it-begins': ({ args, before }) => {
     const { entries, set } = args as { entries: string[]; set: Times };
     const { from = '', until = '' } = { ...docOf(before, 'entry', entries[0]!)?.times, ...set };
@@ -413,6 +435,11 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     const { doc, path } = given.refusal;
     const source = (args['source'] ?? readAt(after!.get(doc!), path!)) as { value: string };
     return /\s/.test(source.value);
+  },
+  'attribute-words': ({ given, after }) => {
+    const { doc, path } = given.refusal;
+    const { value } = readAt(after!.get(doc!), path!) as { value: string };
+    return value.split(' ').some((word) => word === '' || /[^a-z-]/.test(word));
   },
   'declaration-reads-around': ({ args, before }) => {
     const { nodes } = treeDocOf(before, args['doc'] as string)!;

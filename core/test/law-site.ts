@@ -15,6 +15,7 @@ import {
 import { plant, type Branch } from '../ready';
 import { blockOf } from '../style';
 import { everyKind, RARE_TOKENS } from './every-kind';
+import { foldingDocs } from './folding';
 import { signDocs, TONE } from './sign';
 import { component, queryOf, TIMES } from './small-site';
 
@@ -122,7 +123,11 @@ export const demo = shipped.with(
   allTokens,
   roll,
   ...everyKind,
-  withMore('page-home', { id: 'home-roll', component: 'roll' }, signed),
+  ...foldingDocs,
+  withMore('page-home', { id: 'home-roll', component: 'roll' }, signed, {
+    id: 'home-folding',
+    component: 'folding',
+  }),
   withMore('page-about', { id: 'about-roll', component: 'roll' }, leaves),
   withMore('page-shed', { ...signed, values: { tone: ofEntry } }),
 );

@@ -1260,6 +1260,65 @@ class Chooser {
           component && { name, args: { component: component.id, offered: choices.below(2) === 0 } }
         );
       }
+      case 'setState': {
+        const component = this.component();
+        const property = component && choices.of(Object.keys(component.properties).sort());
+        if (!component || property === undefined) return undefined;
+        const state = choices.of([null, {}, { round: true as const }, { step: 2 }])!;
+        return { name, args: { component: component.id, property, state } };
+      }
+      case 'setWhen':
+      case 'setAct': {
+        // Mostly where there is something to set, and something that does.
+        const acting = allOf(documents, 'component').filter(({ properties }) =>
+          Object.values(properties).some(({ state }) => state),
+        );
+        const component = choices.below(4) === 0 ? this.component() : choices.of(acting);
+        const doing = Object.keys(component?.nodes ?? {})
+          .sort()
+          .filter((each) => 'whens' in component!.nodes[each]!);
+        const node =
+          component &&
+          choices.of(choices.below(3) === 0 ? Object.keys(component.nodes).sort() : doing);
+        if (!component || node === undefined) return undefined;
+        const stored = component.nodes[node]!;
+        const whens = stored.kind === 'element' ? (stored.whens ?? {}) : {};
+        const when = choices.of([...Object.keys(whens).sort(), `when-${choices.below(3)}`])!;
+        const order = choices.of(['a0', 'a1', 'b00'])!;
+        if (name === 'setWhen')
+          return {
+            name,
+            args: {
+              component: component.id,
+              node,
+              when,
+              set: choices.below(4) === 0 ? null : { order, on: 'press' },
+            },
+          };
+        const states = Object.keys(component.properties)
+          .sort()
+          .filter((each) => component.properties[each]!.state);
+        const property = choices.of([...states, ...Object.keys(component.properties).sort()]);
+        if (property === undefined) return undefined;
+        const value = component.properties[property]!.default;
+        return {
+          name,
+          args: {
+            component: component.id,
+            node,
+            when,
+            act: `act-${choices.below(3)}`,
+            set:
+              choices.below(5) === 0
+                ? null
+                : {
+                    order,
+                    set: { is: 'property', property },
+                    to: choices.of(['next', 'before', 'other', { value }])!,
+                  },
+          },
+        };
+      }
       case 'nameComponent':
       case 'removeComponent': {
         const free = allOf(documents, 'component').filter(({ id: each }) => !this.isPlaced(each));

@@ -20,6 +20,7 @@ import {
   type LeafSource,
   type NodeId,
   type PositionAs,
+  type Query,
   type PropertyId,
   type Source,
   type Typed,
@@ -57,13 +58,27 @@ export type Run = {
   readonly leaf: Leaf;
   /** How many pages its lists are divided over: what is written says so as it goes. */
   leaves: number;
+  /** What states are held at, by their names; at first what each begins with. */
+  held: ReadonlyMap<string, Known>;
+  /** Which states were asked for, while somebody wants to know. */
+  asked: Set<string> | undefined;
 };
 
 /** What is known when a page is written, before anything of it is. */
 export function newRun(page: EntryDoc | undefined, leaf = NO_LEAF): Run {
   // Nothing of a page that is not made from entries asks for one.
-  return { page: page!, items: [], positions: [], leaf, leaves: 1 };
+  return {
+    page: page!,
+    items: [],
+    positions: [],
+    leaf,
+    leaves: 1,
+    held: NOTHING_HELD,
+    asked: undefined,
+  };
 }
+
+const NOTHING_HELD: ReadonlyMap<string, Known> = new Map();
 
 /** Which it is of the pages that lists are divided over, from 1, and where the first of them stands. */
 export interface Leaf {
@@ -73,6 +88,8 @@ export interface Leaf {
 
 /** A list of the document around that is divided over several pages: so many on each of all that it gives. */
 export interface Divided {
+  /** What it asks for: as long as that is the same, and so is what that reads, it gives the same. */
+  readonly query: Query;
   readonly perPage: number;
   readonly items: () => Queried;
 }

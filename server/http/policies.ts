@@ -48,15 +48,17 @@ export const FILE_POLICY = policy(
 );
 
 /**
- * A page that visitors get, published or previewed: it loads what it ships with, and holds no scripts. What a source
+ * A page that visitors get, published or previewed: it loads what it ships with, and holds no scripts; one that does something
+ * loads the one that ships with the program. What a source
  * gives to a declaration stands in `style` attributes (custom properties, checked by css-tree), so attributes are let
  * through and `style` elements are not: values in the page's stylesheet would make one of its own for each entry.
  * @param framedBy the origins in whose frames it may be shown: those of the application, for its preview
+ * @param acts whether it does something
  */
-export function pagePolicy(framedBy: readonly string[]): string {
+export function pagePolicy(framedBy: readonly string[], acts = false): string {
   return policy(
     "default-src 'none'",
-    "script-src 'none'",
+    `script-src ${acts ? "'self'" : "'none'"}`,
     "style-src 'self'",
     "style-src-elem 'self'",
     "style-src-attr 'unsafe-inline'",

@@ -13,8 +13,8 @@ import { FILE_POLICY, pagePolicy } from '../http/policies';
 import { sendProblem } from '../http/problem';
 import type { KnownSite, LiveReleases } from './live-releases';
 
-/** How many stylesheets of previews are kept. */
-const MOST_STYLES = 200;
+/** How many stylesheets and scripts of previews are kept. */
+const MOST_LOADED = 200;
 
 /** What the origin of the sites is made of. */
 export interface SitesParts {
@@ -34,7 +34,7 @@ export interface SitesParts {
 export function sitesOrigin(parts: SitesParts): Express {
   const { live, port } = parts;
   const app = express().disable('x-powered-by').disable('etag');
-  const previews = new Previews(parts.store);
+  const previews = new Previews(parts.store, parts.framedBy);
   const policy = pagePolicy(parts.framedBy);
   app.use(async (request, response) => {
     response.set({
@@ -79,7 +79,7 @@ function normalised(path: string): string {
 }
 
 async function publishedFile(
-  { store, live }: SitesParts,
+  { store, live, framedBy }: SitesParts,
   site: KnownSite,
   path: string,
   request: Request,
@@ -98,7 +98,11 @@ async function publishedFile(
     response.set({
       'content-type': entry.mediaType,
       'cache-control': isPage ? 'no-cache' : 'public, max-age=31536000, immutable',
-      ...(isPage ? {} : { 'content-security-policy': FILE_POLICY }),
+      ...(isPage
+        ? entry.loads?.some((path) => SCRIPT.test(path))
+          ? { 'content-security-policy': pagePolicy(framedBy, true) }
+          : {}
+        : { 'content-security-policy': FILE_POLICY }),
     });
   const kept = await live.file(entry.sha256, entry.mediaType);
   if (kept) {
@@ -113,40 +117,51 @@ async function publishedFile(
 
 /** The newest state of pages, drafts too, as visitors would see them. */
 class Previews {
-  /** The stylesheets that pages were shown with last, by path: it names the content, so none is ever out of date. */
-  private readonly styles = new LRUCache<string, string>({ max: MOST_STYLES });
+  /** The stylesheets and scripts that pages were shown with last, by path: it names the content, so none is ever out of date. */
+  private readonly loaded = new LRUCache<string, string>({ max: MOST_LOADED });
 
-  constructor(private readonly store: SiteStore) {}
+  constructor(
+    private readonly store: SiteStore,
+    private readonly framedBy: readonly string[],
+  ) {}
 
   async send(site: KnownSite, path: string, request: Request, response: Response): Promise<void> {
-    if (STYLESHEET.test(path)) return this.sendStyle(site, path, request, response);
+    if (STYLESHEET.test(path) || SCRIPT.test(path))
+      return this.sendLoaded(site, path, request, response);
     if (FILE.test(path))
       return serveFile(this.store.database, path.slice('/files/'.length), request, response);
     response.set('cache-control', 'no-store');
-    const html = await this.page(site, path);
-    if (html === undefined) return notFound(response);
-    response.type('html').send(html);
+    const page = await this.page(site, path);
+    if (page === undefined) return notFound(response);
+    if (page.acts) response.set('content-security-policy', pagePolicy(this.framedBy, true));
+    response.type('html').send(page.html);
   }
 
   /**
-   * The stylesheet that a page names: of one that was shown, else of the page that asks (as the browser says in
+   * The stylesheet or script that a page names: of one that was shown, else of the page that asks (as the browser says in
    * `Referer`), after a start or from another server. Nothing else is compiled for a name that anybody may make up.
    */
-  private async sendStyle(
+  private async sendLoaded(
     site: KnownSite,
     path: string,
     request: Request,
     response: Response,
   ): Promise<void> {
     const asking = pathAsking(request);
-    if (!this.styles.has(path) && asking !== undefined) await this.page(site, asking);
-    const style = this.styles.get(path);
-    if (style === undefined) return notFound(response);
-    response.set('cache-control', 'no-store').type('css').send(style);
+    if (!this.loaded.has(path) && asking !== undefined) await this.page(site, asking);
+    const text = this.loaded.get(path);
+    if (text === undefined) return notFound(response);
+    response
+      .set('cache-control', 'no-store')
+      .type(SCRIPT.test(path) ? 'js' : 'css')
+      .send(text);
   }
 
-  /** The HTML of the newest state of a page; its stylesheet is kept. Nothing where there is none. */
-  private async page(site: KnownSite, path: string): Promise<string | undefined> {
+  /** The HTML of the newest state of a page; what it loads is kept. Nothing where there is none. */
+  private async page(
+    site: KnownSite,
+    path: string,
+  ): Promise<{ readonly html: string; readonly acts: boolean } | undefined> {
     const { documents } = await this.store.stateAt(site.id, site.revision);
     // A page that has such a path itself, as it may from before lists were divided, comes before one of a list.
     const [itself] = addressesAt(documents, path, 'everything');
@@ -158,13 +173,14 @@ class Previews {
     const reading = this.store.reading(site.id, documents, { ...now, ...(dates && { dates }) });
     const number = leaf?.number ?? 1;
     const compiler = new PageCompiler(documents, { ...reading, sha256 });
-    const { html, css, leaves } = compiler.compile(address, number);
+    const { html, css, script, leaves } = compiler.compile(address, number);
     if (number > leaves) return undefined;
-    this.styles.set(css.path, css.text);
-    return html;
+    for (const each of [css, script]) if (each) this.loaded.set(each.path, each.text);
+    return { html, acts: script !== undefined };
   }
 }
 
+const SCRIPT = /^\/files\/[0-9a-f]{16}\.js$/;
 const STYLESHEET = /^\/files\/[0-9a-f]{16}\.css$/;
 const FILE = /^\/files\/[0-9a-f]{16}\.[a-z0-9]+$/;
 

@@ -51,6 +51,8 @@ export function fittingFields(
   type: TypeSpec,
 ): FittingField[] {
   const found: FittingField[] = [];
+  // Asked for less often than anything else: they stand at the end.
+  const days: (() => void)[] = [];
   const addType = (typeId: string, from: Extract<Source, { is: 'field' }>['from']) => {
     const contentType = docOf(documents, 'type', typeId);
     if (!contentType) return;
@@ -83,13 +85,15 @@ export function fittingFields(
     if (type.kind === 'link' || type.kind === 'entry') add([], `${name} · its page`, 'entry');
     // What is referred to stands behind what the entry has itself.
     for (const each of across) each();
-    for (const date of ENTRY_DATES)
-      add(
-        [DATE_FIELDS[date]],
-        `${name} · ${ENTRY_DATE_WORDS[date]}`,
-        'date',
-        `the days of ${whose}`,
-      );
+    days.push(() => {
+      for (const date of ENTRY_DATES)
+        add(
+          [DATE_FIELDS[date]],
+          `${name} · ${ENTRY_DATE_WORDS[date]}`,
+          'date',
+          `the days of ${whose}`,
+        );
+    });
   };
   for (const repeat of repeatsAround(doc, node)) {
     const queried = repeatedType(documents, doc, repeat);
@@ -109,6 +113,7 @@ export function fittingFields(
       const group = `the pages of ${nodeName(documents, doc.nodes[repeat]!, doc)}`;
       found.push({ key: boundKey(source), label: LEAF_WORDS[as], group, source });
     }
+  for (const each of days) each();
   // As words it is worked out: among fields it would stand everywhere.
   if (type.kind === 'date')
     for (const days of OFTEN_ASKED) {

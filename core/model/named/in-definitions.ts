@@ -13,6 +13,7 @@ const PROPERTY: Members<Property> = {
   order: plain,
   default: (source, on, at) => mapSource(source, on, at),
   axis: plain,
+  state: plain,
   typedOnly: plain,
   required: plain,
   help: plain,

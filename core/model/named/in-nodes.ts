@@ -1,3 +1,4 @@
+import type { Whens } from '../behaviour';
 import type { Patch } from '../documents';
 import { own } from '../own';
 import {
@@ -43,6 +44,21 @@ const shared: Member<Readonly<Record<string, true>>, unknown> = (record, on, at)
 
 const theme: Member<string, unknown> = (id, on) => on.named({ is: 'theme', id, by: 'look' });
 
+/** An act that sets nothing any more is left out, and so is one that sets to what means nothing. */
+const whens: Member<Whens, unknown> = (record, on, at) =>
+  mapRecord(record, at, (when, where, id) => {
+    const acts = mapRecord(when.acts, [...where, 'acts'], (act, inner, key) => {
+      const set = mapSource(act.set, on, [...inner, 'set']);
+      const { to } = act;
+      const value =
+        typeof to === 'string' ? undefined : mapSource(to.value, on, [...inner, 'to', 'value']);
+      if (!set || (typeof to !== 'string' && !value)) return undefined;
+      const isSame = set === act.set && (typeof to === 'string' || value === to.value);
+      return [key, isSame ? act : { ...act, set, to: value ? { value } : to }];
+    });
+    return [id, acts === when.acts ? when : { ...when, acts }];
+  });
+
 type Chosen = NonNullable<Element['chosen']>;
 const CHOSEN: Members<Chosen> = { tag: source, theme: source, style: source };
 const chosen: Member<Chosen, unknown> = (value, on, at) => {
@@ -72,6 +88,7 @@ const ELEMENT: Members<Element> = {
   chosen,
   part: plain,
   shown: source,
+  whens,
 };
 
 const INSTANCE: Members<Instance> = {

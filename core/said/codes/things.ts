@@ -41,6 +41,7 @@ export const THINGS = {
   'to-be-wrapped': {},
   'the-box': {},
   'the-entry': {},
+  'what-it-does': {},
   'the-field': {},
   'the-page': {},
 } as const;

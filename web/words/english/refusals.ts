@@ -7,6 +7,14 @@ export const refusals: WordsOf<typeof REFUSALS> = {
   'only-picture-cropped': 'Only of a picture it is said where it is cropped.',
   'not-for-editors':
     'That is the designer’s: editors set values, fill slots with the sections that are offered, and write content.',
+  'state-without-end': ({ label }) =>
+    `“${label}” can be anything: a state is yes or no, one of some options, or a number between a least and a most of at most 60 steps.`,
+  'sets-no-state':
+    'What an act sets is a state of this definition: make the property a state first.',
+  'other-of-two': ({ label }) => `“${label}” is not yes or no: it has no other.`,
+  'does-enough': ({ many }) => `More than ${many} are too many here.`,
+  'only-elements-act':
+    'Only elements do something when they are pressed: choose the element inside.',
   'ends-before-it-begins': 'It would be taken back before it is published: choose a later end.',
   'no-time-zone': ({ zone }) => `${zone} is no time zone that is known here.`,
   'ids-taken-or-few': 'The ids given are taken, or too few.',

@@ -43,6 +43,7 @@ export const things: WordsOf<typeof THINGS> = {
   'to-be-wrapped': 'what should be wrapped',
   'the-box': 'the box',
   'the-entry': 'the entry',
+  'what-it-does': 'what it does then',
   'the-field': 'the field',
   'the-page': 'the page',
 };

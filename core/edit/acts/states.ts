@@ -1,0 +1,28 @@
+import { Type } from '@sinclair/typebox';
+import { docOf, own, StateOf } from '../../model';
+import { say } from '../../said';
+import { valuesOfState } from '../../value';
+import { exact, Id } from '../args';
+import { changeTo } from '../changes';
+import { defineEdit, gone, refuse } from '../define';
+import { componentName } from '../names';
+
+/** Makes a property of a definition a state, which visitors change; `null`: it stays as it is set. */
+export const setState = defineEdit({
+  args: Type.Object(
+    { component: Id, property: Id, state: Type.Union([StateOf, Type.Null()]) },
+    exact,
+  ),
+  run(documents, { component, property, state }) {
+    const made = own(docOf(documents, 'component', component)?.properties ?? {}, property);
+    if (!made) return gone('the-property', component);
+    if (state && !valuesOfState(made.type, state))
+      return refuse(say('state-without-end', { label: made.label }), component);
+    return changeTo(documents, component, ['properties', property, 'state'], state ?? undefined);
+  },
+  told: (documents, { component, property, state }) =>
+    say(state ? 'made-state' : 'made-no-state', {
+      label: own(docOf(documents, 'component', component)?.properties ?? {}, property)?.label ?? '',
+      component: componentName(documents, component),
+    }),
+});
