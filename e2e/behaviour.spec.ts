@@ -183,11 +183,11 @@ test('without scripts everything is in sight; with them what a state hides at fi
   const first = page.locator('section').first();
   await expect(first.getByText('inside')).toBeHidden();
   const button = first.getByRole('button', { name: 'Fold' }).first();
-  await expect(button).toHaveAttribute('aria-expanded', 'no');
+  await expect(button).toHaveAttribute('aria-expanded', 'false');
   await button.focus();
   await page.keyboard.press('Enter');
   await expect(first.getByText('inside')).toBeVisible();
-  await expect(button).toHaveAttribute('aria-expanded', 'yes');
+  await expect(button).toHaveAttribute('aria-expanded', 'true');
   await expect(button).toBeFocused();
   await expect(first.getByText('so many: 2')).toBeVisible();
   // Each instance by itself.

@@ -185,6 +185,13 @@ export function attributeType(tag: string, name: string): TypeSpec | undefined {
   return own(own(OWN, tag) ?? {}, name) ?? own(GLOBAL, name);
 }
 
+/** A text as an attribute of WAI-ARIA writes it: what says yes or no is `true` or `false` there (1.2, 6.2.4). */
+export function ariaText(name: string, text: string): string {
+  const aria = own(ARIA, name);
+  if (!Array.isArray(aria) || !aria.includes('true')) return text;
+  return text === 'yes' ? 'true' : text === 'no' ? 'false' : text;
+}
+
 /** The attributes of an element that people set all the time, in the order in which they think of them. */
 export function usualAttributesOf(tag: string): readonly string[] {
   return own(USUAL, tag) ?? [];

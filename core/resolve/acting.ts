@@ -238,7 +238,7 @@ class ActingWriter {
   ): string {
     const tag = rich === 'blocks' ? 'div' : 'span';
     const isHidden = hidden.length > 0 ? this.hidden(hidden, varying) : '';
-    return `<${tag}${isHidden} data-sormet-vary="${escapeAttribute(JSON.stringify(varying))}">${html}</${tag}>`;
+    return `<${tag}${isHidden} data-sormet-words data-sormet-vary="${escapeAttribute(JSON.stringify(varying))}">${html}</${tag}>`;
   }
 
   /** What an element does, as its script is told: by what happens, the states with where they are set to. */

@@ -1,4 +1,5 @@
 import {
+  ariaText,
   attributeType,
   BOOLEAN,
   ICON,
@@ -276,5 +277,8 @@ const EMPTY_ALT: Written = [['alt', '']];
 /** What one attribute's value is written as; nothing for an empty one. */
 export function writtenAttribute(name: string, value: Known, data: Data): Written {
   if (isNothing(value)) return name === 'alt' ? EMPTY_ALT : NONE_WRITTEN;
-  return kindOf(value.type).attribute?.(name, value.value, data) ?? NONE_WRITTEN;
+  const written = kindOf(value.type).attribute?.(name, value.value, data) ?? NONE_WRITTEN;
+  return name.startsWith('aria-')
+    ? written.map(([key, text]) => [key, ariaText(key, text)])
+    : written;
 }

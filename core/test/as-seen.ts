@@ -1,0 +1,29 @@
+import { parseFragment, serialize, type DefaultTreeAdapterMap } from 'parse5';
+
+type Parent = DefaultTreeAdapterMap['parentNode'];
+type Child = DefaultTreeAdapterMap['childNode'];
+
+const OURS = 'data-sormet-';
+
+/**
+ * The body of a page with states as somebody sees it: without what tells its script what to do, without what is hidden, and
+ * without the elements that words stand in for the script's sake.
+ */
+export function asSeen(html: string): string {
+  const fragment = parseFragment(html);
+  tidy(fragment);
+  return serialize(fragment);
+}
+
+function tidy(parent: Parent): void {
+  parent.childNodes = parent.childNodes.flatMap((child): Child[] => {
+    if (!('attrs' in child)) return [child];
+    const has = (name: string) => child.attrs.some((each) => each.name === name);
+    const isWrapper = has(`${OURS}words`);
+    const goesByStates = has(`${OURS}vary`);
+    if (goesByStates && has('hidden')) return [];
+    child.attrs = child.attrs.filter(({ name }) => !name.startsWith(OURS));
+    tidy(child);
+    return isWrapper ? child.childNodes : [child];
+  });
+}
