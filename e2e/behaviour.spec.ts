@@ -14,6 +14,7 @@ import {
   words,
 } from '@sormet/core/test';
 import { dataOf, valuesOfState } from '@sormet/core/value';
+import { BenchHand, ownSite } from './bench';
 import { test } from './test';
 
 /**
@@ -192,4 +193,35 @@ test('without scripts everything is in sight; with them what a state hides at fi
   await expect(first.getByText('so many: 2')).toBeVisible();
   // Each instance by itself.
   await expect(page.locator('section').nth(2).getByText('inside')).toBeHidden();
+});
+
+test('a property becomes a state, a heading sets it when it is pressed: made at the bench, done in the preview', async ({
+  page,
+}) => {
+  const site = await ownSite(page, 'acting');
+  const bench = new BenchHand(page);
+  await page.goto(`${site}/bench/page-about`);
+  await page.locator('.outline-row', { hasText: 'How it works' }).click();
+  await page.keyboard.press('m');
+  await page.getByRole('textbox', { name: 'Name of the component' }).fill('Sections/Own steps');
+  await page.getByRole('button', { name: 'Make component' }).click();
+  await bench.clickOn(bench.definition.locator('p').last(), 'definition');
+  await bench.row('shown').getByText('expose', { exact: true }).click();
+  await page.locator('.outline-row', { hasText: 'definition' }).click();
+  await page.getByRole('checkbox', { name: 'Text shown is a state' }).check();
+  await page.locator('.outline-row', { hasText: 'Heading' }).click();
+  await bench.choose('Set a state when it is pressed', 'Text shown');
+  await expect(page.getByRole('combobox', { name: 'Act 1 when it is pressed: set to' })).toHaveText(
+    'the other of yes and no',
+  );
+  await bench.saved();
+  // Nothing runs on the canvas; in the preview it does.
+  await page.goto(`${site}/preview/page-about`);
+  const preview = page.locator('iframe').contentFrame();
+  const words = preview.getByText('You pay for the parts');
+  await expect(words).toBeVisible();
+  await preview.getByRole('heading', { name: 'How it works' }).click();
+  await expect(words).toBeHidden();
+  await preview.getByRole('heading', { name: 'How it works' }).click();
+  await expect(words).toBeVisible();
 });

@@ -120,7 +120,12 @@ export function interpret(program: Program, data: Data, run: Run): string {
             if (step.asksPosition) run.positions[step.depth] = positionIn(items, i, past);
             out += interpret(step.item, data, run);
           });
+          break;
         }
+        case 'element':
+        case 'instance':
+        case 'words':
+          throw new Error('A page with states is written by interpretActing.');
       }
   }
   return out;

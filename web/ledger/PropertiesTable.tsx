@@ -61,7 +61,11 @@ export function PropertiesTable({ component }: { component: ComponentDoc }): Rea
             { name: 'In group', width: 'wide' },
             'Required',
             { name: 'Typed only', title: 'Only typed values: no content is offered for it' },
-            { name: 'Help for whoever sets it', width: 'half' },
+            {
+              name: 'State',
+              title: 'Visitors change it: what it is set to is what it is at first',
+            },
+            { name: 'Help', title: 'For whoever sets it', width: 'half' },
             { width: 'tick' },
           ]}
         >

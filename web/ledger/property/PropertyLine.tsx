@@ -114,6 +114,13 @@ export function PropertyLine({
         />
         {kept.asked}
       </td>
+      <td className="cell tick">
+        <Tick
+          label={`${made.label} is a state`}
+          on={made.state !== undefined}
+          onTick={(on) => sync.edit({ name: 'setState', args: { ...args, state: on ? {} : null } })}
+        />
+      </td>
       <td className="cell">
         <DraftField
           label={`Help for ${made.label}`}
