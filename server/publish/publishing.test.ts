@@ -164,6 +164,30 @@ test('two at once: one is made, the other told so', async () => {
   });
 });
 
+test('drafts are in the lists of the preview, behind links too, and nowhere else', async () => {
+  const shed = (await server.documents())
+    .all('entry')
+    .find(({ slug, type }) => slug === 'eastquay' && type === 'shed')!;
+  await server
+    .send(
+      { name: 'setDrafts', args: { entries: [shed.id], draft: true } },
+      await server.documents(),
+    )
+    .expect(200);
+  await server.publish();
+  expect((await preview('/sheds').expect(200)).text).toContain('href="/sheds/eastquay"');
+  await preview('/sheds/eastquay').expect(200);
+  const live = (path: string) => server.sites.get(path).set('host', 'brackenfold.localhost:5181');
+  expect((await live('/sheds').expect(200)).text).not.toContain('eastquay');
+  await live('/sheds/eastquay').expect(404);
+  await server
+    .send(
+      { name: 'setDrafts', args: { entries: [shed.id], draft: false } },
+      await server.documents(),
+    )
+    .expect(200);
+});
+
 test('the bare address serves the only published site; a preview shows drafts', async () => {
   expect((await server.sites.get('/').expect(200)).text).toContain('Brackenfold');
   await preview('/winter').expect(200);

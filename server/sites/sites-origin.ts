@@ -3,6 +3,7 @@ import { LRUCache } from 'lru-cache';
 import { addressesAt, leafAt } from '@sormet/core/model';
 import { fileOf, PageCompiler } from '@sormet/core/compile';
 import { escapeAttribute, escapeText } from '@sormet/core/resolve';
+import { dataWithDrafts, type Data } from '@sormet/core/value';
 import { entryDates } from '../compile/entry-dates';
 import type { SiteStore } from '../database/site-store';
 import { sendBytes, sendStored } from '../files/send-file';
@@ -15,6 +16,9 @@ import type { KnownSite, LiveReleases } from './live-releases';
 
 /** How many stylesheets and scripts of previews are kept. */
 const MOST_LOADED = 200;
+
+/** Of how many sites what previews read is kept. */
+const MOST_SITES = 20;
 
 /** What the origin of the sites is made of. */
 export interface SitesParts {
@@ -120,6 +124,9 @@ class Previews {
   /** The stylesheets and scripts that pages were shown with last, by path: it names the content, so none is ever out of date. */
   private readonly loaded = new LRUCache<string, string>({ max: MOST_LOADED });
 
+  /** What previews of a site read last: another state of it shares what did not change. */
+  private readonly read = new LRUCache<string, Data>({ max: MOST_SITES });
+
   constructor(
     private readonly store: SiteStore,
     private readonly framedBy: readonly string[],
@@ -170,9 +177,13 @@ class Previews {
     if (!address) return undefined;
     const now = this.store.momentOf(documents);
     const dates = await entryDates(this.store, site, documents, now);
-    const reading = this.store.reading(site.id, documents, { ...now, ...(dates && { dates }) });
+    const at = { ...now, ...(dates && { dates }) };
+    const { linker } = this.store.reading(site.id, documents, now);
+    // Whoever works on the site sees drafts here, in lists and behind links, too, and what its time has not come for.
+    const data = dataWithDrafts(documents, this.read.get(site.id), at);
+    this.read.set(site.id, data);
     const number = leaf?.number ?? 1;
-    const compiler = new PageCompiler(documents, { ...reading, sha256 });
+    const compiler = new PageCompiler(documents, { linker, data, at, sha256 });
     const { html, css, script, leaves } = compiler.compile(address, number);
     if (number > leaves) return undefined;
     for (const each of [css, script]) if (each) this.loaded.set(each.path, each.text);

@@ -8,6 +8,7 @@ import {
   type PropertyId,
 } from '@sormet/core/model';
 import { emptyLiteral, unconnected } from '@sormet/core/edit';
+import { valuesOfState } from '@sormet/core/value';
 import { useSync } from '../../site/SiteProvider';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 import { DraftField } from '../../values/DraftField';
@@ -118,6 +119,7 @@ export function PropertyLine({
         <Tick
           label={`${made.label} is a state`}
           on={made.state !== undefined}
+          canBe={made.state !== undefined || valuesOfState(made.type, {}) !== undefined}
           onTick={(on) => sync.edit({ name: 'setState', args: { ...args, state: on ? {} : null } })}
         />
       </td>
@@ -172,10 +174,13 @@ export function PropertyLine({
 function Tick({
   label,
   on,
+  canBe = true,
   onTick,
 }: {
   label: string;
   on: boolean;
+  /** Whether it could be ticked: what a property holds may have no end. */
+  canBe?: boolean;
   onTick: (on: boolean) => void;
 }): ReactNode {
   return (
@@ -183,6 +188,12 @@ function Tick({
       type="checkbox"
       aria-label={label}
       checked={on}
+      disabled={!canBe}
+      title={
+        canBe
+          ? undefined
+          : 'Only yes or no, one of some options, or a number between a least and a most can be a state'
+      }
       onChange={({ target }) => onTick(target.checked)}
     />
   );
