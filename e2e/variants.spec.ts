@@ -88,6 +88,8 @@ test('a component gets variants; what is typed while one is lit is said of it al
   await expect(drawn).toHaveCSS('padding-left', '40px');
   await axis.getByRole('radio', { name: 'sand' }).click();
   await page.getByRole('button', { name: '1 difference from the base' }).press('Enter');
+  // The first of the list gets the focus once it is there: until then a key goes to who had it.
+  await expect(list.getByRole('button').first()).toBeFocused();
   await list.getByRole('button', { name: 'all of it back to the base' }).press('Enter');
   await expect(page.getByText('as the base in everything')).toBeVisible();
   await expect(drawn).toHaveCSS('background-color', 'rgba(0, 0, 0, 0)');
