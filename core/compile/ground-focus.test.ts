@@ -1,3 +1,4 @@
+import type { NamedEdit } from '../edit';
 import { literal, type AssetDoc, type FocusPoint } from '../model';
 import { asset, component, documentsOf, means, page } from '../test';
 import { after } from '../test/after';
@@ -58,4 +59,53 @@ test('where somebody said where it lies, that holds', () => {
   const { css } = published(said);
   expect(css).toContain('background-position:0 100%');
   expect(css).not.toContain('var(--ground-focus,');
+});
+
+test('of several pictures that may lie there, each brings its own along: in a rule, and at a narrower width', () => {
+  const ground = (id: string, more: { width?: string; rule?: string } = {}): NamedEdit => ({
+    name: 'setGround',
+    args: {
+      doc: 'band',
+      nodes: ['root'],
+      width: 'base',
+      ground: { source: picture(id), veil: null },
+      ...more,
+    },
+  });
+  const tone = { day: { label: 'day', order: 'a0' }, night: { label: 'night', order: 'a1' } };
+  const varied = after(
+    laid('hall'),
+    {
+      name: 'addProperty',
+      args: {
+        component: 'band',
+        property: 'tone',
+        label: 'Tone',
+        key: 'tone',
+        group: null,
+        order: 'a0',
+        type: { kind: 'choice', options: tone },
+      },
+    },
+    {
+      name: 'setDefault',
+      args: {
+        component: 'band',
+        property: 'tone',
+        value: literal({ type: 'choice', value: 'night' }),
+      },
+    },
+    { name: 'setProperty', args: { component: 'band', property: 'tone', set: { axis: true } } },
+    {
+      name: 'addRule',
+      args: { component: 'band', rule: 'at-night', order: 'a0', axes: { tone: 'night' } },
+    },
+    ground('yard', { rule: 'at-night' }),
+    ground('yard', { width: 'w500' }),
+  );
+  const { css } = published(varied);
+  // What wins says whose point is meant: three places, three names.
+  const named = [...css.matchAll(/--ground-focus:var\(--([\w-]+)\)/g)].map(([, name]) => name);
+  expect(new Set(named).size).toBe(3);
+  for (const name of named) expect(css).toContain(`@property --${name}{syntax:"*";inherits:false}`);
 });
