@@ -1,16 +1,15 @@
-import { sameJson } from '../model';
-import { Later, positionIn, type Data, type Known, type Result, type Run } from '../value';
+import { positionIn, type Data, type Known, type Run } from '../value';
 import { escapeAttribute } from './escape';
 import {
-  classesText,
-  customsText,
+  classesOf,
+  customsOf,
   textHtml,
   type ActingStep,
   type Program,
-  type StateAt,
   type WhenAt,
 } from './program';
 import { levelIn, writtenAttribute } from './semantics';
+import { StatesAround, type Begun } from './states-around';
 import { holds, type Test } from './varied';
 
 /** What states are at when a page is written: of the n-th instance that has any, in the order of the page. */
@@ -48,16 +47,17 @@ export function interpretActing(
 
 class ActingWriter {
   private instances = 0;
-  /** The states around, by name; the nearest of a name is meant. */
-  private states: ReadonlyMap<string, StateAt> = new Map();
+  private readonly around: StatesAround;
   /** What the next element says of the instances whose root it is. */
-  private rooted: Record<string, readonly [at: number, of: number, round: 0 | 1]> = {};
+  private rooted: Record<string, Begun> = {};
 
   constructor(
     private readonly data: Data,
     private readonly run: Run,
     private readonly acting: Acting,
-  ) {}
+  ) {
+    this.around = new StatesAround(run);
+  }
 
   /** @param hidden what decides whether it is seen, where that goes by states: it is there in any case */
   all(program: Program, hidden: readonly (readonly Test[])[]): string {
@@ -81,7 +81,9 @@ class ActingWriter {
           out += this.text(step, hidden);
           break;
         case 'when': {
-          const { isAsked, now } = this.asking(() => step.tests.every((test) => this.holds(test)));
+          const { isAsked, now } = this.around.asking(() =>
+            step.tests.every((test) => this.holds(test)),
+          );
           if (isAsked) out += this.all(step.then, [...hidden, step.tests]);
           else if (now) out += this.all(step.then, hidden);
           break;
@@ -110,38 +112,20 @@ class ActingWriter {
     return holds(test, this.run);
   }
 
-  private known(value: Result): Known {
-    return value instanceof Later ? value.read(this.run) : value;
-  }
-
   private instance(
     { states, then }: Extract<ActingStep, { is: 'instance' }>,
     hidden: readonly (readonly Test[])[],
   ): string {
-    const [outer, held] = [this.states, this.run.held];
     const number = this.instances;
     this.instances += 1;
-    const now = new Map(held);
-    const all = new Map(outer);
-    for (const state of states) {
-      const first = this.known(state.first);
-      // What begins empty, or between two steps, can be that, too; nothing an act does brings it back there.
-      const isOne = state.values.some((each) => isSame(each, first));
-      const values = isOne ? state.values : [...state.values, first];
-      const value = this.acting.held?.(number, state.name) ?? first;
-      const at = values.findIndex((each) => isSame(each, value));
-      now.set(state.name, value);
-      all.set(state.name, { ...state, values });
-      this.rooted[state.name] = [at, state.values.length, state.isRound ? 1 : 0];
-    }
-    this.states = all;
-    this.run.held = now;
-    const out = this.all(then, hidden);
-    this.states = outer;
-    this.run.held = held;
-    // What has no element has no states that anybody could change.
-    for (const { name } of states) delete this.rooted[name];
-    return out;
+    const held = (state: string) => this.acting.held?.(number, state);
+    return this.around.inside(states, held, (begun) => {
+      Object.assign(this.rooted, begun);
+      const out = this.all(then, hidden);
+      // What has no element has no states that anybody could change.
+      for (const name in begun) delete this.rooted[name];
+      return out;
+    });
   }
 
   private element(
@@ -157,23 +141,20 @@ class ActingWriter {
     const say = (read: () => readonly (readonly [string, string])[]) => {
       open += this.said(read, varying);
     };
-    say(() => {
-      const text = classesText(classes, this.run);
-      return text === '' ? [] : [['class', text.slice(' class="'.length, -1)]];
-    });
+    const unlessEmpty = (name: string, text: string): readonly (readonly [string, string])[] =>
+      text === '' ? [] : [[name, text]];
+    say(() => unlessEmpty('class', classesOf(classes, this.run)));
     for (const { name, value } of attributes)
-      say(() => writtenAttribute(name, this.known(value), this.data));
-    say(() => {
-      const text = customsText(customs, this.data, this.run);
-      return text === '' ? [] : [['style', text.slice(' style="'.length, -1)]];
-    });
+      say(() => writtenAttribute(name, this.around.known(value), this.data));
+    say(() => unlessEmpty('style', customsOf(customs, this.data, this.run)));
     if (hidden.length > 0) open += this.hidden(hidden, varying);
     const [only, ...more] = children;
     let inner: string;
     if (more.length === 0 && typeof only === 'object' && only.is === 'text') {
-      const content = this.asking(() => this.textOf(only));
+      const content = this.around.asking(() => this.textOf(only));
       inner = content.now;
-      if (content.isAsked) varying.push(this.table(() => ({ [CONTENT]: this.textOf(only) })));
+      if (content.isAsked)
+        varying.push(this.around.table<Attributes>(() => ({ [CONTENT]: this.textOf(only) })));
     } else inner = this.all(children, []);
     if (Object.keys(rooted).length > 0)
       open += ` data-sormet-states="${escapeAttribute(JSON.stringify(rooted))}"`;
@@ -185,9 +166,9 @@ class ActingWriter {
 
   /** Some attributes as they are now; where they go by states, what they are for each combination is noted. */
   private said(read: () => readonly (readonly [string, string])[], varying: Varying[]): string {
-    const { isAsked, now } = this.asking(read);
+    const { isAsked, now } = this.around.asking(read);
     if (isAsked) {
-      const table = this.table(() => Object.fromEntries(read()));
+      const table = this.around.table<Attributes>(() => Object.fromEntries(read()));
       const names = new Set(Object.values(table[1]).flatMap((each) => Object.keys(each)));
       const whole: Record<string, Attributes> = {};
       for (const [at, each] of Object.entries(table[1]))
@@ -211,9 +192,11 @@ class ActingWriter {
     step: Extract<Program[number], { is: 'text' }>,
     hidden: readonly (readonly Test[])[],
   ): string {
-    const { isAsked, now } = this.asking(() => this.textOf(step));
+    const { isAsked, now } = this.around.asking(() => this.textOf(step));
     if (!isAsked) return this.words(now, step.rich, hidden);
-    const varying: Varying[] = [this.table(() => ({ [CONTENT]: this.textOf(step) }))];
+    const varying: Varying[] = [
+      this.around.table<Attributes>(() => ({ [CONTENT]: this.textOf(step) })),
+    ];
     return this.wrapped(now, step.rich, hidden, varying);
   }
 
@@ -245,62 +228,13 @@ class ActingWriter {
   private acts(whens: readonly WhenAt[]): string {
     const told = whens.flatMap(({ on, acts }) => {
       const steps = acts.flatMap(({ state, to }) => {
-        const of = this.states.get(state);
-        if (!of) return [];
+        if (!this.around.has(state)) return [];
         if (typeof to === 'string') return [[state, to]];
-        const value = this.known(to);
-        const at = of.values.findIndex((each) => isSame(each, value));
-        return at < 0 ? [] : [[state, at]];
+        const at = this.around.placeOf(state, this.around.known(to));
+        return at === undefined ? [] : [[state, at]];
       });
       return steps.length === 0 ? [] : [[on, steps]];
     });
     return told.length === 0 ? '' : ` data-sormet-acts="${escapeAttribute(JSON.stringify(told))}"`;
   }
-
-  /** What reading something gives now, and whether it asks for states. */
-  private asking<T>(read: () => T): { readonly now: T; readonly isAsked: boolean } {
-    const before = this.run.asked;
-    const asked = (this.run.asked = new Set<string>());
-    const now = read();
-    this.run.asked = before;
-    for (const name of asked) before?.add(name);
-    return { now, isAsked: asked.size > 0 };
-  }
-
-  /** What something is for each combination of the states that it asks for, in any of them. */
-  private table(read: () => Attributes): Varying {
-    const { held } = this.run;
-    let names: string[] = [];
-    for (;;) {
-      const asked = new Set(names);
-      const at: Record<string, Attributes> = {};
-      for (const places of this.combinations(names)) {
-        const now = new Map(held);
-        names.forEach((name, i) => now.set(name, this.valuesOf(name)[places[i]!]!));
-        this.run.held = now;
-        this.run.asked = asked;
-        at[places.join()] = read();
-      }
-      this.run.held = held;
-      this.run.asked = undefined;
-      if (asked.size === names.length) return [names, at];
-      names = [...asked].sort();
-    }
-  }
-
-  private valuesOf(name: string): readonly Known[] {
-    return this.states.get(name)!.values;
-  }
-
-  private *combinations(names: readonly string[]): Iterable<readonly number[]> {
-    const [name, ...others] = names;
-    if (name === undefined) return yield [];
-    for (let at = 0; at < this.valuesOf(name).length; at += 1)
-      for (const more of this.combinations(others)) yield [at, ...more];
-  }
-}
-
-/** Whether two values are the same, wherever they were written. */
-function isSame(a: Known, b: Known): boolean {
-  return a?.type === b?.type && sameJson(a?.value, b?.value);
 }

@@ -141,23 +141,34 @@ export function textHtml(
   return writtenContent(contentOf(value, rich, level, data));
 }
 
-/** The class attribute for a page, `''` where it has none. */
-export function classesText(classes: readonly ClassAt[], run: Run): string {
+/** The classes of an element for a page. */
+export function classesOf(classes: readonly ClassAt[], run: Run): string {
   const there: string[] = [];
   for (const each of classes)
     if (typeof each === 'string') there.push(each);
     else if (each.tests.every((test) => holds(test, run))) there.push(each.className);
-  return there.length === 0 ? '' : ` class="${there.join(' ')}"`;
+  return there.join(' ');
 }
 
-/** The style attribute for a page, `''` where it has none. */
-export function customsText(customs: readonly CustomAt[], data: Data, run: Run): string {
-  const style = customs
+/** The class attribute for a page, `''` where it has none. */
+export function classesText(classes: readonly ClassAt[], run: Run): string {
+  const there = classesOf(classes, run);
+  return there === '' ? '' : ` class="${there}"`;
+}
+
+/** The custom properties of an element for a page, as CSS. */
+export function customsOf(customs: readonly CustomAt[], data: Data, run: Run): string {
+  return customs
     .map(({ name, value }) =>
       customText(name, value instanceof Later ? value.read(run) : value, data),
     )
     .filter(Boolean)
     .join(';');
+}
+
+/** The style attribute for a page, `''` where it has none. */
+export function customsText(customs: readonly CustomAt[], data: Data, run: Run): string {
+  const style = customsOf(customs, data, run);
   return style === '' ? '' : ` style="${escapeAttribute(style)}"`;
 }
 

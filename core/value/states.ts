@@ -1,7 +1,7 @@
 import { inOrder, type StateOf, type Typed, type TypeSpec } from '../model';
 
 /** How many values a state can have at most: what reads it is worked out for each of them when a page is written. */
-export const MOST_VALUES = 60;
+export const MOST_VALUES = 24;
 
 /**
  * All values that a state can have, in the order in which one goes on from one to the next: no before yes, options as they

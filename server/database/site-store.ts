@@ -47,11 +47,19 @@ export class SiteStore {
     documents: Documents,
     at: Moment,
   ): { linker: Linker; data: Data; at: Moment } {
-    const before = this.readings.get(site);
-    const linker = before?.linker ?? new Linker();
-    const data = dataOf(documents, before?.data, undefined, at);
+    const linker = this.linkerOf(site);
+    const data = dataOf(documents, this.readings.get(site)?.data, undefined, at);
     this.readings.set(site, { linker, data });
     return { linker, data, at };
+  }
+
+  /** What links the documents of a site, sharing what it linked before. */
+  linkerOf(site: string): Linker {
+    const kept = this.readings.get(site);
+    if (kept) return kept.linker;
+    const linker = new Linker();
+    this.readings.set(site, { linker });
+    return linker;
   }
 
   /** The site of this id, or `null`: one that was removed is none. */

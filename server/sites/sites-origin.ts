@@ -178,7 +178,7 @@ class Previews {
     const now = this.store.momentOf(documents);
     const dates = await entryDates(this.store, site, documents, now);
     const at = { ...now, ...(dates && { dates }) };
-    const { linker } = this.store.reading(site.id, documents, now);
+    const linker = this.store.linkerOf(site.id);
     // Whoever works on the site sees drafts here, in lists and behind links, too, and what its time has not come for.
     const data = dataWithDrafts(documents, this.read.get(site.id), at);
     this.read.set(site.id, data);

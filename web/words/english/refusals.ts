@@ -8,7 +8,7 @@ export const refusals: WordsOf<typeof REFUSALS> = {
   'not-for-editors':
     'That is the designer’s: editors set values, fill slots with the sections that are offered, and write content.',
   'state-without-end': ({ label }) =>
-    `“${label}” can be anything: a state is yes or no, one of some options, or a number between a least and a most of at most 60 steps.`,
+    `“${label}” can be anything: a state is yes or no, one of some options, or a number between a least and a most of at most 24 steps.`,
   'sets-no-state':
     'What an act sets is a state of this definition: make the property a state first.',
   'other-of-two': ({ label }) => `“${label}” is not yes or no: it has no other.`,
