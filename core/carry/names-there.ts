@@ -2,7 +2,9 @@ import {
   CHOSEN,
   docOf,
   kindOf,
+  mapActs,
   mapNode,
+  mapSource,
   mapTyped,
   own,
   partNameOf,
@@ -27,6 +29,7 @@ export class NamesThere {
     this.sources = new SourcesThere(
       carrying,
       (typed) => mapTyped(typed, this.naming('here')).value,
+      (acts, at) => mapActs(acts, this.naming(at), ['whens'], mapSource),
     );
   }
 
@@ -40,6 +43,7 @@ export class NamesThere {
       named: (named) => this.named(named, node),
       path: (type, path) => (type === undefined ? [...path] : there.path(type, path)),
       source: (source, where) => this.sources.at(source, at, where, node),
+      node: (id) => (at === 'here' ? this.nodeThere(id) : id),
       tokenValue: (kind, token) => this.tokenValue(kind, token),
       // A token that this site does not have is written out, all the way down.
       tokenCss: (name, ref) =>
@@ -97,6 +101,12 @@ export class NamesThere {
       case 'part':
         return this.part(named.of, named.id, node);
     }
+  }
+
+  /** An element that something is done to: it comes along, or stays where it was. */
+  private nodeThere(id: string): string | undefined {
+    const { ids, target, clip } = this.carrying;
+    return ids.get(id) ?? (target.id === clip.doc ? id : undefined);
   }
 
   /** A part of a component: of one that is here already, that which is called the same there. */

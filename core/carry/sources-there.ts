@@ -3,6 +3,7 @@ import {
   isMade,
   queriedType,
   text,
+  type Acts,
   type ComponentDoc,
   type Literal,
   type Made,
@@ -28,10 +29,14 @@ const QUERIED: Readonly<Record<string, Said>> = {
 
 /** How what a clip is fed from is read where it comes to stand. */
 export class SourcesThere {
-  /** @param value a value as it is there: what it names is called otherwise */
+  /**
+   * @param value a value as it is there: what it names is called otherwise
+   * @param acts the same of acts
+   */
   constructor(
     private readonly carrying: Carrying,
     private readonly value: (typed: Typed) => unknown,
+    private readonly acts: (acts: Acts, at: Reader) => Acts,
   ) {}
 
   /**
@@ -65,6 +70,8 @@ export class SourcesThere {
           );
         if (name === 'where') return this.source(source, at, say('bound-condition'), nothing);
         return this.source(source, at, QUERIED[name!] ?? say('bound-repeat'), nothing);
+      case 'whens':
+        return this.source(source, at, say('bound-act'), nothing);
       case 'chosen':
         // Elsewhere it has for good what was chosen for it (see `chosenForGood`).
         return this.read(source, at);
@@ -122,6 +129,7 @@ export class SourcesThere {
   private read(source: Source, at: Reader): Source | undefined {
     if (source.is === 'value') return this.literal(source);
     if (isMade(source)) return this.made(source, at);
+    if (source.is === 'acts') return { ...source, acts: this.acts(source.acts, at) };
     if (at !== 'here') return this.readInside(source, at);
     const { clip, target, there, ids } = this.carrying;
     if (source.is === 'property')
@@ -195,7 +203,7 @@ export class SourcesThere {
 
   /** In a definition that comes along: its properties are its own, fields are those of its repeats. */
   private readInside(
-    source: Exclude<Source, { is: 'value' | 'expression' | 'words' }>,
+    source: Exclude<Source, { is: 'value' | 'expression' | 'words' | 'acts' }>,
     component: ComponentDoc,
   ): Source | undefined {
     if (source.is === 'begins') {

@@ -1,4 +1,4 @@
-export { BEHAVIOUR_JS } from './behaviour-js';
+export { behaviourJs } from './behaviour-js';
 export * from './css';
 export { FontsInUse } from './fonts-css';
 export * from './page';

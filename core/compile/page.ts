@@ -14,6 +14,7 @@ import {
   escapeAttribute,
   escapeText,
   prepare,
+  type Does,
   type Linked,
   type Linker,
   type Template,
@@ -28,7 +29,7 @@ import {
   type Names,
   type Recorded,
 } from '../value';
-import { BEHAVIOUR_JS } from './behaviour-js';
+import { behaviourJs, KEYS_TOLD } from './behaviour-js';
 import { cssOf, stylesRead } from './css';
 
 /** A page as it is published: its HTML, the CSS file it loads, and what it was made from. */
@@ -61,6 +62,8 @@ export interface Means {
   readonly sha256: (text: string) => string;
   /** The moment at which it is made; nothing where no page goes by it. */
   readonly at?: Moment;
+  /** Whether pages tell the frame around what happens in them: in a preview beside the bench. */
+  readonly tells?: boolean;
   /** The data of the documents at that moment, where somebody has it already. */
   readonly data?: Data;
 }
@@ -70,6 +73,7 @@ export class PageCompiler {
   private readonly data: Data;
   private sink: Recorded = new Set();
   private readonly prepared = new Map<string, Prepared>();
+  private readonly scripts = new Map<string, Script>();
 
   constructor(
     private readonly documents: Documents,
@@ -96,7 +100,8 @@ export class PageCompiler {
     this.sink = new Set(prepared.depends);
     if (entry) this.sink.add(entry.id).add(entry.type);
     const { missed } = this.data;
-    const { html: body, leaves } = prepared.template.write(entry, { number, path: first });
+    const { html: body, leaves, does } = prepared.template.write(entry, { number, path: first });
+    const script = this.script(does);
     const names: Names = { ...bareNames(dataFor(page, this.data)), page: entry };
     const html = htmlOf({
       language: page.language ?? this.documents.site.language,
@@ -109,15 +114,29 @@ export class PageCompiler {
       image: page.image ? picturePath(page.image, names) : '',
       icon: this.icon(),
       css: prepared.css.path,
-      script: prepared.script?.path ?? '',
+      script: script?.path ?? '',
       body,
     });
     if (prepared.waits || this.data.missed !== missed)
       throw new Error(
         `${path} shows something that is not loaded: only a whole site is published.`,
       );
-    const { css, script } = prepared;
+    const { css } = prepared;
     return { path, leaves, html, css, script, depends: [...this.sink].sort() };
+  }
+
+  /** The script of a page, by what of it the page needs. */
+  private script(does: Does | undefined): Script | undefined {
+    const tells = this.means.tells ?? false;
+    if (!does && !tells) return undefined;
+    const key = does ? `${does.more} ${does.happenings} ${does.keys}` : '';
+    const known = this.scripts.get(key);
+    if (known) return known;
+    const text = does ? behaviourJs({ ...does, tells }) : KEYS_TOLD;
+    const sha256 = this.means.sha256(text);
+    const script = { path: `/files/${sha256.slice(0, 16)}.js`, text, sha256 };
+    this.scripts.set(key, script);
+    return script;
   }
 
   private icon(): string {
@@ -146,7 +165,6 @@ export class PageCompiler {
     const prepared: Prepared = {
       template,
       css: stylesheetOf(text, this.means.sha256(text)),
-      script: template.acts ? scriptOf(BEHAVIOUR_JS, this.means.sha256(BEHAVIOUR_JS)) : undefined,
       waits: this.data.missed !== missed,
       depends: this.sink,
     };
@@ -160,7 +178,6 @@ interface Prepared {
   readonly waits: boolean;
   readonly template: Template;
   readonly css: Stylesheet;
-  readonly script: Script | undefined;
   readonly depends: Recorded;
 }
 
@@ -174,10 +191,6 @@ function addDefinitions(linked: Linked, into: Recorded): void {
 
 function stylesheetOf(text: string, sha256: string): Stylesheet {
   return { path: `/files/${sha256.slice(0, 16)}.css`, text, sha256 };
-}
-
-function scriptOf(text: string, sha256: string): Script {
-  return { path: `/files/${sha256.slice(0, 16)}.js`, text, sha256 };
 }
 
 function plainText(source: Source, names: Names): string {

@@ -1,7 +1,7 @@
 import type { Static } from '@sinclair/typebox';
 import { LARGEST_EDIT, type Documents } from '../model';
 import { say, type Said } from '../said';
-import { setAct, setWhen } from './acts/acts';
+import { setActs, setWhen } from './acts/acts';
 import { setState } from './acts/states';
 import { addAsset, moveAssets, removeAssets, setAsset } from './assets/assets';
 import { guardedChanges, isRefusal, type Change, type Refusal } from './changes';
@@ -125,7 +125,7 @@ export const EDITS = {
   // What definitions do.
   setState,
   setWhen,
-  setAct,
+  setActs,
   expose,
   unexpose,
   connect,

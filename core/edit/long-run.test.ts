@@ -13,13 +13,11 @@ const NEVER: readonly RegExp[] = [
   // A page has no slots, parts and properties: those are a definition's.
   /^page\.nodes\.\*\{kind=slot\}/,
   /^page\.nodes\.\*\{kind=(element|instance)\}\.(part|chosen)/,
-  // Only a definition has states, and what sets them.
-  /^page\.nodes\.\*\{kind=element\}\.whens/,
   // An instance's tag is that of its component.
   /kind=instance\}\.chosen\.tag$/,
   // What a definition lets choose is no content.
-  /(list\.fields\.\*\.type|type\.fields\.\*\.type)\{type of (tag|theme|style)\}$/,
-  /^Typed\{type=(tag|theme|style)\}/,
+  /(list\.fields\.\*\.type|type\.fields\.\*\.type)\{type of (tag|theme|style|action)\}$/,
+  /^Typed\{type=(tag|theme|style|action)\}/,
 ];
 
 /** How many runs have their refusals judged: that takes longer than to make them. */

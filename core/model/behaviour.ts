@@ -1,7 +1,7 @@
 import { Type, type Static } from '@sinclair/typebox';
+import { Acts } from './acts';
 import { ID_PATTERN } from './ids';
 import { OrderKey } from './order';
-import { Source } from './source';
 
 const exact = { additionalProperties: false } as const;
 const Id = Type.String({ pattern: ID_PATTERN });
@@ -16,37 +16,44 @@ export const StateOf = Type.Object(
     step: Type.Optional(Type.Number({ exclusiveMinimum: 0 })),
     /** Whether behind the last comes the first. */
     round: Type.Optional(Type.Literal(true)),
+    /** Whether what stands around its instance, or in its slots, may set it, too. */
+    open: Type.Optional(Type.Literal(true)),
   },
   exact,
 );
 export type StateOf = Static<typeof StateOf>;
 
-/** Where a state is set to without a value: the next that it can have, the one before, of two the other. */
-export const ACT_WAYS = ['next', 'before', 'other'] as const;
-/** One of the ways to set a state without a value. */
-export type ActWay = (typeof ACT_WAYS)[number];
+/** What an element may answer to. */
+export const HAPPENINGS = [
+  'press',
+  'submit',
+  'change',
+  'key',
+  'enter',
+  'leave',
+  'view',
+  'time',
+  'swipe',
+] as const;
+/** What may happen to an element. */
+export type Happening = (typeof HAPPENINGS)[number];
 
-/** One act: a state of the definition is set. What is no state (any more) is left alone. */
-export const Act = Type.Object(
-  {
-    order: OrderKey,
-    /** The state, as the property that it is. */
-    set: Source,
-    to: Type.Union([
-      Type.Object({ value: Source }, exact),
-      ...ACT_WAYS.map((way) => Type.Literal(way)),
-    ]),
-  },
-  exact,
-);
-export type Act = Static<typeof Act>;
+/** To which side somebody swipes. */
+export const SWIPES = ['left', 'right', 'up', 'down'] as const;
 
-/** What an element does when something happens to it: its acts in their order. */
+/** What an element does when something happens to it. */
 export const ActsWhen = Type.Object(
   {
     order: OrderKey,
-    on: Type.Literal('press'),
-    acts: Type.Record(Id, Act, exact),
+    on: Type.Union(HAPPENINGS.map((each) => Type.Literal(each))),
+    /** Which key, as UI Events calls it (`KeyboardEvent.key`). */
+    key: Type.Optional(Type.String({ minLength: 1, maxLength: 20 })),
+    /** How many seconds after the last time. */
+    seconds: Type.Optional(Type.Number({ minimum: 0.1, maximum: 3600 })),
+    way: Type.Optional(Type.Union(SWIPES.map((each) => Type.Literal(each)))),
+    /** Whether it is begun again while it is still being done. */
+    again: Type.Optional(Type.Literal(true)),
+    acts: Acts,
   },
   exact,
 );

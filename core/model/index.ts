@@ -10,6 +10,7 @@ export * from './source';
 export * from './entry-dates';
 export * from './moments';
 export * from './times';
+export * from './acts';
 export * from './behaviour';
 export * from './tree';
 export * from './chosen';

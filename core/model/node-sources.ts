@@ -1,7 +1,8 @@
 import type { ComponentDoc, Patch } from './documents';
 import type { NodeId } from './ids';
 import { isMade, type Source } from './source';
-import { mapBlock, mapNode, mapPatch, mapQuery, type Naming } from './named';
+import type { Acts } from './acts';
+import { mapActs, mapBlock, mapNode, mapPatch, mapQuery, type Naming } from './named';
 import type { Block, Query, TreeNode } from './tree';
 
 /** Gathers sources with the members that lead to them, changing nothing. */
@@ -62,12 +63,20 @@ export function querySources(query: Query): [string[], Source][] {
   return found;
 }
 
+/** The sources that stand in acts, those for when one fails among them. */
+export function actSources(acts: Acts): [string[], Source][] {
+  const found: [string[], Source][] = [];
+  mapActs(acts, gathering(found), [], (source, on, at) => on.source!(source, at));
+  return found;
+}
+
 /** A source, those that it is worked out from or compares, and those that stand in for it where it is empty. */
 export function chainOf(source: Source): Source[] {
   const found: Source[] = [];
   const add = (each: Source): void => {
     found.push(each);
     if (each.is === 'begins') add(each.of);
+    if (each.is === 'acts') for (const [, read] of actSources(each.acts)) add(read);
     if (isMade(each)) for (const name of Object.keys(each.names).sort()) add(each.names[name]!);
     if (typeof each.whenEmpty === 'object') add(each.whenEmpty.use);
   };
@@ -93,6 +102,11 @@ export function withSources(source: Source, replace: Replace): Source {
   if (source.is === 'begins') {
     const of = withSources(source.of, replace);
     if (of !== source.of) now = { ...source, of };
+  }
+  if (source.is === 'acts') {
+    const on: Naming = { named: ({ id }) => id };
+    const acts = mapActs(source.acts, on, [], (each) => withSources(each, replace));
+    if (acts !== source.acts) now = { ...source, acts };
   }
   if (typeof source.whenEmpty !== 'object') return now;
   const use = withSources(source.whenEmpty.use, replace);

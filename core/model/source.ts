@@ -1,4 +1,5 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
+import type { Acts } from './acts';
 import { ID_PATTERN, NAME_PATTERN, type NodeId } from './ids';
 import { ValuePlace, VALUE_KINDS, type Typed, type WordsPiece } from './types';
 
@@ -158,6 +159,15 @@ export const SOURCE_SCHEMA = Type.Recursive(
           of: Type.Literal('rich'),
           pieces: Type.Array(Type.Unsafe<WordsPiece>(Type.Ref('WordsPiece')), { maxItems: 2000 }),
           names,
+          whenEmpty,
+        },
+        { additionalProperties: false },
+      ),
+      Type.Object(
+        {
+          /** What is to be done, for what takes an action: its acts mean what they mean where this stands. */
+          is: Type.Literal('acts'),
+          acts: Type.Unsafe<Acts>(Type.Ref('Acts')),
           whenEmpty,
         },
         { additionalProperties: false },

@@ -6,6 +6,7 @@ import { own } from './own';
 import { isOrderKey } from './order';
 import { pointer } from './pointer';
 import { FORMAT_OF_VALUE } from './format';
+import { ACTS_SCHEMA } from './acts';
 import { SOURCE_SCHEMA } from './source';
 import { toldApart } from './told-apart';
 import { RICH_PIECE, WORDS_PIECE } from './types';
@@ -19,7 +20,7 @@ FormatRegistry.Set('order-key', isOrderKey);
 type Check = (value: unknown) => boolean;
 
 /** The recursive schemas that others refer to. */
-const REFERRED = [SOURCE_SCHEMA, RICH_PIECE, WORDS_PIECE, FORMAT_OF_VALUE];
+const REFERRED = [SOURCE_SCHEMA, ACTS_SCHEMA, RICH_PIECE, WORDS_PIECE, FORMAT_OF_VALUE];
 
 /** How often a schema is asked before it is compiled: that takes as long as hundreds of times to read it step by step. */
 const OFTEN = 300;

@@ -8,6 +8,7 @@ import {
   type Source,
   type Tree,
   type TreeNode,
+  type Whens,
 } from '../model';
 
 /** A branch of a tree before it has ids: what ready sections, elements and the demo are written as. */
@@ -30,6 +31,8 @@ export interface Branch {
   /** What an instance says of parts, by their nodes. */
   readonly parts?: Readonly<Record<NodeId, Block>>;
   readonly shown?: Source;
+  /** What an element does when something happens to it. */
+  readonly whens?: Whens;
   readonly text?: string | Source;
   /** A text that is rich: in a line of words, or with blocks of its own; or an icon. */
   readonly rich?: 'line' | 'blocks' | 'icon';
@@ -73,6 +76,7 @@ function nodeOf(from: Branch, place: Place): TreeNode {
       ...(from.theme === undefined ? {} : { theme: from.theme }),
       ...(from.part === undefined ? {} : { part: from.part }),
       ...shown,
+      ...(from.whens ? { whens: from.whens } : {}),
     };
   if (from.component)
     return {

@@ -50,16 +50,24 @@ test('what begins between two steps is that, and no act sets it there again', ()
       }),
     ),
     {
-      name: 'setAct',
+      name: 'setActs',
       args: {
-        component: 'folding',
+        doc: 'folding',
         node: 'folding-to',
         when: 'press',
-        act: 'odd',
-        set: {
-          order: 'b00',
-          set: { is: 'property', property: 'folding-count' },
-          to: { value: one },
+        acts: {
+          busy: {
+            order: 'a0',
+            do: 'set',
+            state: { is: 'property', property: 'folding-now' },
+            to: { value: literal({ type: 'choice', value: 'busy' }) },
+          },
+          odd: {
+            order: 'b00',
+            do: 'set',
+            state: { is: 'property', property: 'folding-count' },
+            to: { value: one },
+          },
         },
       },
     },
@@ -70,6 +78,6 @@ test('what begins between two steps is that, and no act sets it there again', ()
   // At the fourth of three places; the act that would lead there is left out.
   expect(html).toContain('&quot;folding.folding-count&quot;:[3,3,0]');
   expect(html).toContain(
-    'data-sormet-acts="[[&quot;press&quot;,[[&quot;folding.folding-now&quot;,1]]]]"',
+    'data-sormet-acts="[[&quot;press&quot;,[[&quot;s&quot;,&quot;folding.folding-now&quot;,1]]]]"',
   );
 });

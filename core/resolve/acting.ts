@@ -1,15 +1,10 @@
 import { positionIn, type Data, type Known, type Run } from '../value';
 import { escapeAttribute } from './escape';
-import {
-  classesOf,
-  customsOf,
-  textHtml,
-  type ActingStep,
-  type Program,
-  type WhenAt,
-} from './program';
-import { levelIn, writtenAttribute } from './semantics';
-import { StatesAround, type Begun } from './states-around';
+import { classesOf, customsOf, textHtml, type ActingStep, type Program } from './program';
+import { levelIn, writtenAttribute, type AttributeAt } from './semantics';
+import { hasWordsOfStates, StatesAround, type Begun } from './states-around';
+import type { TargetAt } from './target-at';
+import { ToldActs } from './told-acts';
 import { holds, type Test } from './varied';
 
 /** What states are at when a page is written: of the n-th instance that has any, in the order of the page. */
@@ -41,8 +36,18 @@ export function interpretActing(
   data: Data,
   run: Run,
   acting: Acting = {},
-): string {
-  return new ActingWriter(data, run, acting).all(program, []);
+): { readonly html: string; readonly does: Does } {
+  const writer = new ActingWriter(data, run, acting);
+  const html = writer.all(program, []);
+  return { html, does: writer.does };
+}
+
+/** What of a script a page needs: what sets states when something is pressed, what does more than that, what else may happen. */
+export interface Does {
+  readonly more: boolean;
+  readonly happenings: boolean;
+  /** Whether something that is no control of HTML is pressed: it is by keys, too. */
+  readonly keys: boolean;
 }
 
 class ActingWriter {
@@ -50,6 +55,12 @@ class ActingWriter {
   private readonly around: StatesAround;
   /** What the next element says of the instances whose root it is. */
   private rooted: Record<string, Begun> = {};
+  private readonly acts: ToldActs;
+  private readonly ids = new Map<string, number>();
+  /** Which round it is of each repeat around that is known only now, by its depth. */
+  private readonly rounds: number[] = [];
+  private happens = false;
+  private isPressed = false;
 
   constructor(
     private readonly data: Data,
@@ -57,6 +68,21 @@ class ActingWriter {
     private readonly acting: Acting,
   ) {
     this.around = new StatesAround(run);
+    this.acts = new ToldActs(this.around, data, (target) => this.idOf(target));
+  }
+
+  /** What of a script is needed for what was written. */
+  get does(): Does {
+    return { more: this.acts.isMore, happenings: this.happens, keys: this.isPressed };
+  }
+
+  /** The number by which acts find an element in the page. */
+  private idOf({ key, depth }: TargetAt): number {
+    const whole = `${this.rounds.slice(0, depth).join()} ${key}`;
+    const known = this.ids.get(whole);
+    if (known !== undefined) return known;
+    this.ids.set(whole, this.ids.size);
+    return this.ids.size - 1;
   }
 
   /** @param hidden what decides whether it is seen, where that goes by states: it is there in any case */
@@ -94,6 +120,7 @@ class ActingWriter {
           const past = step.past?.(this.run);
           items.forEach((item, i) => {
             this.run.items[step.depth] = item;
+            this.rounds[step.depth] = i;
             if (step.asksPosition) this.run.positions[step.depth] = positionIn(items, i, past);
             out += this.all(step.item, hidden);
           });
@@ -144,8 +171,7 @@ class ActingWriter {
     const unlessEmpty = (name: string, text: string): readonly (readonly [string, string])[] =>
       text === '' ? [] : [[name, text]];
     say(() => unlessEmpty('class', classesOf(classes, this.run)));
-    for (const { name, value } of attributes)
-      say(() => writtenAttribute(name, this.around.known(value), this.data));
+    for (const attribute of attributes) say(() => this.attribute(attribute));
     say(() => unlessEmpty('style', customsOf(customs, this.data, this.run)));
     if (hidden.length > 0) open += this.hidden(hidden, varying);
     const [only, ...more] = children;
@@ -158,7 +184,7 @@ class ActingWriter {
     } else inner = this.all(children, []);
     if (Object.keys(rooted).length > 0)
       open += ` data-sormet-states="${escapeAttribute(JSON.stringify(rooted))}"`;
-    open += this.acts(step.whens);
+    open += this.doing(step, tag, (name) => attributes.some((each) => each.name === name));
     if (varying.length > 0)
       open += ` data-sormet-vary="${escapeAttribute(JSON.stringify(varying))}"`;
     return step.isVoid ? `${open}>` : `${open}>${inner}</${tag}>`;
@@ -224,17 +250,42 @@ class ActingWriter {
     return `<${tag}${isHidden} data-sormet-words data-sormet-vary="${escapeAttribute(JSON.stringify(varying))}">${html}</${tag}>`;
   }
 
-  /** What an element does, as its script is told: by what happens, the states with where they are set to. */
-  private acts(whens: readonly WhenAt[]): string {
-    const told = whens.flatMap(({ on, acts }) => {
-      const steps = acts.flatMap(({ state, to }) => {
-        if (!this.around.has(state)) return [];
-        if (typeof to === 'string') return [[state, to]];
-        const at = this.around.placeOf(state, this.around.known(to));
-        return at === undefined ? [] : [[state, at]];
-      });
-      return steps.length === 0 ? [] : [[on, steps]];
-    });
-    return told.length === 0 ? '' : ` data-sormet-acts="${escapeAttribute(JSON.stringify(told))}"`;
+  /** An attribute as it is written. Words of a visitor stand in words alone: never in an address. */
+  private attribute({ name, type, value }: AttributeAt): readonly (readonly [string, string])[] {
+    const written = writtenAttribute(name, this.around.known(value), this.data);
+    if (type.kind === 'text') return written;
+    return written.filter(([, text]) => !hasWordsOfStates(text));
+  }
+
+  /** What an element does, as its script is told, and by what other acts find it. */
+  private doing(
+    { whens, target }: Extract<ActingStep, { is: 'element' }>,
+    tag: string,
+    has: (name: string) => boolean,
+  ): string {
+    const at = target ? ` data-sormet-at="${this.idOf(target)}"` : '';
+    const told = this.acts.told(whens);
+    if (told === '') return at;
+    this.happens ||= whens.some(({ when }) => when.on !== 'press');
+    const acts = `${at} data-sormet-acts="${escapeAttribute(told)}"`;
+    if (PRESSED_TAGS.has(tag) || !whens.some(({ when }) => when.on === 'press')) return acts;
+    this.isPressed = true;
+    const role = BUTTON_TAGS.has(tag) && !has('role') ? ' role="button"' : '';
+    return `${acts} data-sormet-press${role}${has('tabindex') ? '' : ' tabindex="0"'}`;
   }
 }
+
+/** What is pressed by keys, too, as HTML says (HTML Living Standard, 6.4.2: activation behavior). */
+const PRESSED_TAGS: ReadonlySet<string> = new Set([
+  'a',
+  'button',
+  'input',
+  'select',
+  'textarea',
+  'summary',
+  'label',
+  'option',
+]);
+
+/** What may be a button to who hears a page (ARIA in HTML, 4: roles that each element allows); a heading, say, may not. */
+const BUTTON_TAGS: ReadonlySet<string> = new Set(['div', 'span', 'p', 'b', 'i', 'em', 'strong']);

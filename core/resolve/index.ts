@@ -5,7 +5,7 @@ export * from './scope';
 export * from './resolved';
 export * from './build';
 export * from './write';
-export type { Acting, Held } from './acting';
+export type { Acting, Does, Held } from './acting';
 export { interpret, type Program } from './program';
 export { sameContent, TITLE_LEVEL, writtenContent, type Content } from './fragments';
 export { focusOfGround, levelAt, textAt } from './semantics';

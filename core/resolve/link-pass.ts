@@ -1,4 +1,5 @@
 import {
+  actSources,
   attributeType,
   childrenOf,
   inOrder,
@@ -27,7 +28,6 @@ import type {
   LinkedNode,
   LinkedPart,
   LinkedText,
-  LinkedWhen,
   TagBy,
   Varied,
 } from './linked';
@@ -124,6 +124,8 @@ export class LinkPass {
     const reads = this.reads().shown(shown).nodes(children).look(look).part(isPart);
     if (tagBy) reads.varied(tagBy, tagBy.type);
     for (const attribute of attributes) reads.varied(attribute, attribute.type);
+    for (const { acts } of Object.values(node.whens ?? {}))
+      for (const [, read] of actSources(acts)) reads.source(read, TEXT);
     return {
       kind: 'element',
       id,
@@ -135,7 +137,7 @@ export class LinkPass {
       isPart,
       attributes,
       shown,
-      whens: whensOf(this.doc, node),
+      whens: inOrder(node.whens ?? {}).map(([, when]) => when),
       children,
     };
   }
@@ -293,18 +295,6 @@ export class LinkPass {
     }
     return found;
   }
-}
-
-/** What an element does: acts on what are states of its definition now, the others left out. */
-function whensOf(doc: TreeDoc, { whens = {} }: Stored<'element'>): readonly LinkedWhen[] {
-  return inOrder(whens).flatMap(([, { on, acts }]): LinkedWhen[] => {
-    const steps = inOrder(acts).flatMap(([, { set, to }]) => {
-      if (set.is !== 'property' || doc.kind !== 'component') return [];
-      const property = own(doc.properties, set.property);
-      return property?.state ? [{ property: set.property, to }] : [];
-    });
-    return steps.length === 0 ? [] : [{ on, acts: steps }];
-  });
 }
 
 /** How strong what is said of a part of a definition is: one more than what that says of it; nothing for what is no part. */

@@ -13,6 +13,7 @@ import {
   type TreeNode,
 } from '../model';
 import { dividedIn, LinkPass } from './link-pass';
+import { doesSomething, targetsIn } from './targets';
 import type { Linked, LinkedNode } from './linked';
 
 /**
@@ -90,7 +91,9 @@ export class Linker {
       types: Object.fromEntries(properties.map(({ id, property }) => [id, property.type])),
       divided: dividedIn(doc),
       height: root.kind === 'instance' ? root.component.height + 1 : 0,
+      targets: targetsIn(doc),
       acts:
+        doesSomething(doc) ||
         properties.some(({ property }) => property.state !== undefined) ||
         [...definitions.values()].some((each) => each?.acts),
       readsData: root.reads.data,

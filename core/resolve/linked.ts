@@ -1,5 +1,4 @@
 import type {
-  Act,
   ActsWhen,
   DocId,
   NodeId,
@@ -108,14 +107,8 @@ export interface LinkedElement extends LinkedBase {
   readonly attributes: readonly LinkedAttribute[];
   readonly shown: Varied | undefined;
   /** What it does when something happens to it. */
-  readonly whens: readonly LinkedWhen[];
+  readonly whens: readonly ActsWhen[];
   readonly children: readonly LinkedNode[];
-}
-
-/** What an element does when something happens to it: states of the definition that are set, in this order. */
-export interface LinkedWhen {
-  readonly on: ActsWhen['on'];
-  readonly acts: readonly { readonly property: PropertyId; readonly to: Act['to'] }[];
 }
 
 /** Words with their source, and what decides how they are written. */
@@ -190,8 +183,10 @@ export interface Linked {
   readonly divided: Readonly<Record<NodeId, Query>>;
   /** The height of the root: 0 for an element, one more than its component's for an instance. */
   readonly height: number;
-  /** Whether anything in it, however deep, has states. */
+  /** Whether anything in it, however deep, has states or does something. */
   readonly acts: boolean;
+  /** Its elements to which acts do something, each with the repeats it stands in. */
+  readonly targets: Readonly<Record<NodeId, readonly NodeId[]>>;
   /** Whether anything in it, however deep, reads data beside the entries in scope. */
   readonly readsData: boolean;
   /** The document this was made from. */

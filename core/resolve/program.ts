@@ -1,4 +1,4 @@
-import type { ActWay, TypeSpec } from '../model';
+import type { ActsWhen, TypeSpec } from '../model';
 import {
   Later,
   positionIn,
@@ -10,7 +10,7 @@ import {
 } from '../value';
 import { escapeAttribute } from './escape';
 import { writtenContent } from './fragments';
-import type { LinkedText, LinkedWhen } from './linked';
+import type { LinkedText } from './linked';
 import type { ClassAt, CustomAt } from './look-at';
 import {
   contentOf,
@@ -20,6 +20,8 @@ import {
   type AttributeAt,
   type Level,
 } from './semantics';
+import type { Scope } from './scope';
+import type { TargetAt } from './target-at';
 import { holds, type Test } from './varied';
 
 /** One step that is left to do for each page; a string is written as it is. */
@@ -63,6 +65,8 @@ export type ActingStep =
       readonly attributes: readonly AttributeAt[];
       readonly customs: readonly CustomAt[];
       readonly whens: readonly WhenAt[];
+      /** Where it is found by acts that do something to it; nothing for most. */
+      readonly target: TargetAt | undefined;
       readonly children: Program;
     }
   | {
@@ -72,18 +76,22 @@ export type ActingStep =
     }
   | { readonly is: 'words'; readonly html: string; readonly rich: LinkedText['rich'] };
 
-/** A state of an instance: its name, all that it can be, what it is at first, whether it goes round. */
+/** A state of an instance: its name, all that it can be, what it is at first. */
 export interface StateAt {
   readonly name: string;
-  readonly values: readonly Known[];
+  readonly type: TypeSpec;
+  /** Nothing for words, which have no end of them. */
+  readonly values: readonly Known[] | undefined;
   readonly first: Result;
   readonly isRound: boolean;
+  /** Whether what is written elsewhere may set it, too. */
+  readonly isOpen: boolean;
 }
 
-/** What an element does at a place: states that are set, by their names. */
+/** What an element does when something happens to it, and where that was written. */
 export interface WhenAt {
-  readonly on: LinkedWhen['on'];
-  readonly acts: readonly { readonly state: string; readonly to: ActWay | Result }[];
+  readonly when: ActsWhen;
+  readonly at: Scope;
 }
 
 /** What is left of a page's body when everything that does not depend on its entry has been written. */

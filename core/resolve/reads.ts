@@ -75,6 +75,9 @@ export class ReadsBuilder {
       case 'today':
         this.data = true;
         break;
+      // What is done is no part of what is seen; what it reads stands in the chain.
+      case 'acts':
+        break;
       case 'begins':
         this.positions.add(source.repeat);
         this.data = true;

@@ -16,9 +16,9 @@ import {
   HIDE,
   Later,
   LaterItem,
+  mayBeState,
   NO_LEAF,
   runQuery,
-  valuesOfState,
   WAITED_FOR,
   type Data,
   type Divided,
@@ -67,6 +67,8 @@ export interface Scope extends Names {
   readonly within: Within;
   /** How many repeats whose entries are known only when writing are around. */
   readonly depth: number;
+  /** The elements of its document to which acts do something, each with the repeats that it stands in. */
+  readonly targets: Linked['targets'];
   /** Whether what a visitor may change is told from what stays: where a page is written that has states. */
   readonly acting: boolean;
 }
@@ -96,7 +98,8 @@ export function rootScope(
 ): Scope {
   const data = dataFor(linked.source, site);
   const names = bareNames(data);
-  const properties = valuesOf(linked, data, names, (id, property, byDefault) => {
+  const self = () => scope;
+  const properties = valuesOf(linked, data, names, self, (id, property, byDefault) => {
     const option = own(picks, id);
     if (option === undefined) return byDefault;
     return evaluate({ is: 'value', type: 'choice', value: option }, property.type, names);
@@ -112,6 +115,7 @@ export function rootScope(
     parts: NOTHING,
     within: { parent: null, node: '', doc: linked.doc },
     depth: 0,
+    targets: linked.targets,
     acting,
   };
   return before ? sameOrNew(before, scope) : scope;
@@ -135,11 +139,18 @@ function listsOf({ divided }: Linked, scope: () => Names): Names['lists'] {
 
 /** The scope inside an instance: its properties worked out where it stands, its slots filled from there. */
 export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope): Scope {
-  const properties = valuesOf(node.component, scope.data, scope, (id, property, byDefault) => {
-    const value = own(node.values, id);
-    const given = value ? variedAt(value, property.type, scope, byDefault) : byDefault;
-    return scope.acting ? changedByVisitors(node.component.doc, id, property, given) : given;
-  });
+  const self = () => inner;
+  const properties = valuesOf(
+    node.component,
+    scope.data,
+    scope,
+    self,
+    (id, property, byDefault) => {
+      const value = own(node.values, id);
+      const given = value ? variedAt(value, property.type, scope, byDefault) : byDefault;
+      return scope.acting ? changedByVisitors(node.component.doc, id, property, given) : given;
+    },
+  );
   const slots: Record<string, Fill> = {};
   for (const slot in node.slots) slots[slot] = { nodes: node.slots[slot]!, scope };
   const parts: Record<NodeId, PartAt> = {};
@@ -158,6 +169,7 @@ export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope
     parts,
     within: { parent: scope.within, node: node.id, doc: node.component.doc },
     depth: scope.depth,
+    targets: node.component.targets,
     acting: scope.acting,
   };
   return before ? sameOrNew(before, inner) : inner;
@@ -170,7 +182,7 @@ function changedByVisitors(
   { state, type }: Property,
   given: Result,
 ): Result {
-  if (!state || !valuesOfState(type, state)) return given;
+  if (!state || !mayBeState(type, state)) return given;
   const name = stateName(doc, id);
   const mayHide = given === HIDE || (given instanceof Later && given.mayHide);
   return new Later((run) => {
@@ -189,23 +201,37 @@ export function stateName(doc: DocId, property: PropertyId): string {
 /**
  * The values of a definition's properties: those that begin with a value first, then those that are worked out from others,
  * each after what it reads.
+ * @param self what names mean inside: acts that are a default are done there
  * @param valueOf the value that a property has, whose default is this
  */
 function valuesOf(
   { properties: list, types, workedOut }: Linked,
   data: Data,
   outside: Names,
+  self: () => Names,
   valueOf: (id: PropertyId, property: Property, byDefault: Result) => Result,
 ): Record<PropertyId, Result> {
   const properties: Record<PropertyId, Result> = {};
   for (const { id, property } of list)
     if (!isMade(property.default))
-      properties[id] = valueOf(id, property, evaluate(property.default, property.type, outside));
+      properties[id] = valueOf(id, property, byDefault(property, outside, self));
   if (workedOut.length === 0) return properties;
   const inside: Names = { ...bareNames(data), properties, types };
   for (const { id, property } of workedOut)
     properties[id] = valueOf(id, property, evaluate(property.default, property.type, inside));
   return properties;
+}
+
+function byDefault({ default: source, type }: Property, outside: Names, self: () => Names): Result {
+  if (source.is !== 'acts') return evaluate(source, type, outside);
+  const { acts } = source;
+  const action = {
+    acts,
+    get at() {
+      return self();
+    },
+  };
+  return { type: 'action', value: action };
 }
 
 /**
@@ -328,6 +354,7 @@ export function sameResult(a: Result | undefined, b: Result | undefined): boolea
 
 function sameValue(a: NonNullable<Known>, b: NonNullable<Known>): boolean {
   if (a.value === b.value) return true;
+  if (a.type === 'action' && b.type === 'action') return a.value?.acts === b.value?.acts;
   if (typeof a.value !== 'object' || typeof b.value !== 'object') return false;
   return JSON.stringify(a.value) === JSON.stringify(b.value);
 }

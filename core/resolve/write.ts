@@ -1,9 +1,9 @@
 import { own, type DocId, type EntryDoc, type NodeId } from '../model';
 import {
-  evaluate,
   Later,
   LaterItem,
   leavesFor,
+  mayBeState,
   newRun,
   positionIn,
   queriedItems,
@@ -16,7 +16,7 @@ import {
   type Queried,
   type Run,
 } from '../value';
-import { interpretActing, type Acting } from './acting';
+import { interpretActing, type Acting, type Does } from './acting';
 import { emit } from './emit';
 import { escapeAttribute } from './escape';
 import { writtenContent, type Content } from './fragments';
@@ -44,6 +44,7 @@ import {
   type ElementAt,
 } from './semantics';
 import { sharedClassOf } from './look';
+import { targetAt } from './target-at';
 import { NO_LOOK, type LookAt } from './look-at';
 import { type Test } from './varied';
 import {
@@ -73,6 +74,8 @@ export interface Template {
 export interface WrittenLeaf {
   readonly html: string;
   readonly leaves: number;
+  /** What of a script it needs; nothing for a page that does nothing. */
+  readonly does: Does | undefined;
 }
 
 /** The styles that some entry may show: nodes with declarations of their own, and tags. */
@@ -146,17 +149,23 @@ function writerOf(
   acts: boolean,
 ): Template['write'] {
   const [only = ''] = program;
-  if (program.length <= 1 && typeof only === 'string') return () => ({ html: only, leaves: 1 });
-  const run: (run: Run, acting?: Acting) => string = acts
-    ? (each, acting) => interpretActing(program, data, each, acting)
-    : (emit(program, data) ?? ((each) => interpret(program, data, each)));
+  if (program.length <= 1 && typeof only === 'string')
+    return () => ({ html: only, leaves: 1, does: acts ? DOES_LITTLE : undefined });
+  const plain = acts
+    ? undefined
+    : (emit(program, data) ?? ((run: Run) => interpret(program, data, run)));
   return (entry, leaf, acting) => {
     if (!entry && isPerEntry)
       throw new Error('This page is made from entries; writing it needs one.');
     const now = newRun(entry, leaf);
-    return { html: run(now, acting), leaves: now.leaves };
+    const written = plain
+      ? { html: plain(now), does: undefined }
+      : interpretActing(program, data, now, acting);
+    return { ...written, leaves: now.leaves };
   };
 }
+
+const DOES_LITTLE: Does = { more: false, happenings: false, keys: false };
 
 /**
  * The HTML of a prepared body, for an entry where the page is made from entries.
@@ -304,7 +313,6 @@ function writeActingElement(
   for (const { tag } of tags) parts.used.tags.add(tag);
   const children = parts.inner();
   if (!node.isVoid) writeList(node.children, scope, children);
-  const { doc } = scope.within;
   const element: Step = {
     is: 'element',
     tags,
@@ -312,26 +320,22 @@ function writeActingElement(
     classes,
     attributes,
     customs: focus ? [...customs, focus] : customs,
-    whens: node.whens.map(({ on, acts }) => ({
-      on,
-      acts: acts.map(({ property, to }) => ({
-        state: stateName(doc, property),
-        to: typeof to === 'string' ? to : evaluate(to.value, scope.types[property]!, scope),
-      })),
-    })),
+    whens: node.whens.map((when) => ({ when, at: scope })),
+    target: own(scope.targets, node.id) && targetAt(node.id, scope),
     children: children.steps,
   };
   if (tests.length === 0) parts.add(element);
   else parts.add({ is: 'when', tests, then: [element] });
 }
 
-/** The states of an instance at a place, as far as each has an end of values. */
+/** The states of an instance at a place. */
 function statesAt({ component }: LinkedInstance, { properties }: Scope): StateAt[] {
   return component.properties.flatMap(({ id, property: { state, type } }): StateAt[] => {
-    const values = state && valuesOfState(type, state);
-    if (!values) return [];
+    if (!state || !mayBeState(type, state)) return [];
     const name = stateName(component.doc, id);
-    return [{ name, values, first: properties[id] ?? null, isRound: state?.round === true }];
+    const { round: isRound = false, open: isOpen = false } = state;
+    const values = valuesOfState(type, state);
+    return [{ name, type, values, first: properties[id] ?? null, isRound, isOpen }];
   });
 }
 

@@ -176,6 +176,7 @@ const plain = {
   tag: fc.constantFrom('h2', 'h3', 'script'),
   theme: fc.constantFrom('night', 'plain'),
   style: fc.constantFrom('wide', 'gone'),
+  action: fc.constant(null),
 } satisfies Record<Exclude<ValueKind, 'list'>, fc.Arbitrary<unknown>>;
 
 const records: fc.Arbitrary<ListRecord[]> = fc

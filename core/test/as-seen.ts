@@ -22,7 +22,10 @@ function tidy(parent: Parent): void {
     const isWrapper = has(`${OURS}words`);
     const goesByStates = has(`${OURS}vary`);
     if (goesByStates && has('hidden')) return [];
-    child.attrs = child.attrs.filter(({ name }) => !name.startsWith(OURS));
+    // What is pressed and is no control is given its place among those: what it is for who presses keys, not for who looks.
+    const isMadeButton = (name: string) =>
+      has(`${OURS}press`) && ['role', 'tabindex'].includes(name);
+    child.attrs = child.attrs.filter(({ name }) => !name.startsWith(OURS) && !isMadeButton(name));
     tidy(child);
     return isWrapper ? child.childNodes : [child];
   });

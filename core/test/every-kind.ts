@@ -1,7 +1,9 @@
 import {
   FORMAT,
+  HAPPENINGS,
   kindOnly,
   literal,
+  NEVER_CONTENT,
   text,
   VALUE_KINDS,
   type ComponentDoc,
@@ -14,15 +16,14 @@ import {
   type Typed,
   type TypeSpec,
   type ValueKind,
+  type Whens,
 } from '../model';
 import { blockOf } from '../style';
 import { TONE } from './sign';
 import { component, contentType, entry, page } from './small-site';
 
 /** The kinds of values of which content holds some. */
-const OF_CONTENT = VALUE_KINDS.map(({ kind }) => kind).filter(
-  (kind) => kind !== 'tag' && kind !== 'theme' && kind !== 'style',
-);
+const OF_CONTENT = VALUE_KINDS.map(({ kind }) => kind).filter((kind) => !NEVER_CONTENT.has(kind));
 
 /** A type of each kind, with what belongs to it. */
 export const SPECS: Readonly<Record<ValueKind, TypeSpec>> = {
@@ -47,7 +48,7 @@ export const SPECS: Readonly<Record<ValueKind, TypeSpec>> = {
           label: kind,
           key: kind,
           order: `a${i.toString(36)}`,
-          type: kindOnly(kind) as Exclude<TypeSpec, { kind: 'list' | 'entries' }>,
+          type: kindOnly(kind) as Exclude<TypeSpec, { kind: 'list' | 'entries' | 'action' }>,
         },
       ]),
     ),
@@ -59,6 +60,40 @@ const fed = (css: string, property: ValueKind, type: 'colour' | 'length' | 'numb
   css,
   refs: { it: { source: read(property), type } },
 });
+
+/** What is done when something is pressed: every act there is, one of them given from outside. */
+const ON_PRESS: Whens = {
+  press: {
+    order: 'a0',
+    on: 'press',
+    acts: {
+      given: {
+        order: 'a0',
+        do: 'action',
+        action: read('action'),
+        if: read('boolean'),
+        failing: { seen: { order: 'a0', do: 'scroll', node: 'every-head' } },
+      },
+      asked: { order: 'a1', do: 'ask', address: text('/ask'), post: true },
+      gone: { order: 'a2', do: 'go', to: read('link') },
+      copied: { order: 'a3', do: 'copy', words: read('text') },
+      waited: { order: 'a4', do: 'wait', seconds: read('number') },
+    },
+  },
+};
+
+/** Something that is done whatever happens. */
+const ON_ALL: Whens = Object.fromEntries(
+  HAPPENINGS.map((on, i) => [
+    on,
+    {
+      order: `a${i}`,
+      on,
+      ...(on === 'key' ? { key: 'Escape' } : {}),
+      acts: { copied: { order: 'a0', do: 'copy', words: text('Seen') } },
+    },
+  ]),
+);
 
 /** A definition with a property of every kind, each read where it can be. */
 function every(): ComponentDoc {
@@ -140,6 +175,7 @@ function every(): ComponentDoc {
     patch: { 'every-head': { style: { 'letter-spacing': fed('var(--it)', 'length', 'length') } } },
   };
   Object.assign(doc.nodes['every-head']!, { chosen: { tag: read('tag') } });
+  Object.assign(doc.nodes['every-there']!, { whens: ON_PRESS });
   Object.assign(doc.nodes['every-root']!, {
     chosen: { theme: read('theme'), style: read('style') },
   });
@@ -341,6 +377,7 @@ export const everyKind: readonly Doc[] = [
       },
       {
         tag: 'p',
+        whens: ON_ALL,
         children: [
           { text: { is: 'value', type: 'rich', value: ['Line'] }, rich: 'line' },
           { text: text('Not there'), shown: literal({ type: 'boolean', value: false }) },

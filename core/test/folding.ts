@@ -2,9 +2,9 @@ import {
   literal,
   text,
   yesNo,
-  type Act,
   type ComponentDoc,
   type Property,
+  type SetAct,
   type Source,
   type StateOf,
   type TypeSpec,
@@ -45,12 +45,15 @@ const innerTree = component(
   { 'folded-words': text('fold'), 'folded-open': yesNo(true) },
 );
 
-const press = (...acts: [set: string, to: Act['to']][]): Whens => ({
+const press = (...acts: [set: string, to: SetAct['to']][]): Whens => ({
   press: {
     order: 'a0',
     on: 'press',
     acts: Object.fromEntries(
-      acts.map(([set, to], i) => [`act-${i}`, { order: `a${i}`, set: property(set), to }]),
+      acts.map(([set, to], i) => [
+        `act-${i}`,
+        { order: `a${i}`, do: 'set' as const, state: property(set), to },
+      ]),
     ),
   },
 });
@@ -136,7 +139,7 @@ export const foldingDocs: readonly ComponentDoc[] = [
         },
       ),
       {
-        'folding-open': { state: {} },
+        'folding-open': { state: { open: true } },
         'folding-now': { type: NOW, state: { round: true } },
         'folding-count': { type: { kind: 'number', least: 0, most: 4 }, state: { step: 2 } },
       },

@@ -6,4 +6,5 @@ export * from './arbitrary-values';
 export * from './schema-members';
 export * from './sign';
 export * from './folding';
+export * from './loading';
 export * from './every-kind';

@@ -9,12 +9,16 @@ import {
   docOf,
   isVoid,
   nodeIn,
+  NONE,
   own,
   sameJson,
   takesText,
   tokensOf,
   treeDocOf,
+  type Act,
   type Documents,
+  type Property,
+  type SetAct,
   type Slot,
   type Times,
   type TreeNode,
@@ -267,24 +271,55 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     const { type } = docOf(before, 'component', args['component'] as string)!.properties[
       args['property'] as string
     ]!;
-    return (
-      type.kind !== 'boolean' &&
-      type.kind !== 'choice' &&
-      !(type.kind === 'number' && type.least !== undefined && type.most !== undefined)
+    const { step = 1 } = args['state'] as { step?: number };
+    if (type.kind !== 'number') return !['boolean', 'choice', 'text'].includes(type.kind);
+    const { least = -Infinity, most = Infinity } = type;
+    return !((most - least) / step < 24);
+  },
+  'sets-no-state': (refused) => statesSet(refused).some(({ property }) => !property?.state),
+  'state-not-open': (refused) =>
+    statesSet(refused).some(({ property, isOwn }) => !isOwn && !property?.state?.open),
+  'other-of-two': (refused) =>
+    statesSet(refused).some(
+      ({ act, property }) => act.to === 'other' && property?.type.kind !== 'boolean',
+    ),
+  'no-next-words': (refused) =>
+    statesSet(refused).some(
+      ({ act, property }) =>
+        (act.to === 'next' || act.to === 'before') && property?.type.kind === 'text',
+    ),
+  'which-key': ({ args }) => (args['set'] as { key?: string }).key === undefined,
+  // WHATWG URL Standard, 4.3: what has another scheme than these two is not fetched.
+  'asks-no-address': ({ args }) =>
+    actsGiven(args).some(
+      (act) =>
+        act.do === 'ask' &&
+        act.address.is === 'value' &&
+        !['https:', 'http:'].includes(
+          new URL(act.address.value as string, 'https://here.test').protocol,
+        ),
+    ),
+  'acts-on-elements': ({ args, before }) =>
+    actsGiven(args).some(
+      (act) => 'node' in act && nodeIn(before, args['doc'] as string, act.node)?.kind !== 'element',
+    ),
+  'acts-on-one-of-many': ({ args, before }) => {
+    const { nodes } = treeDocOf(before, args['doc'] as string)!;
+    const repeats = (id: string): string[] => {
+      const { parent, slot } = nodes[id]!.place;
+      if (parent === null) return [];
+      const inner = nodes[parent]!.kind === 'repeat' && slot !== NONE ? [parent] : [];
+      return [...inner, ...repeats(parent)];
+    };
+    return actsGiven(args).some(
+      (act) =>
+        'node' in act &&
+        nodes[act.node] &&
+        repeats(act.node).some((each) => !repeats(args['node'] as string).includes(each)),
     );
   },
-  'sets-no-state': ({ args, before }) => {
-    const { component, set } = args as { component: string; set: { set: { property: string } } };
-    return !docOf(before, 'component', component)!.properties[set.set.property]?.state;
-  },
-  'other-of-two': ({ args, before }) => {
-    const { component, set } = args as { component: string; set: { set: { property: string } } };
-    const { type } = docOf(before, 'component', component)!.properties[set.set.property]!;
-    return type.kind !== 'boolean';
-  },
   'only-elements-act': ({ args, before }) =>
-    docOf(before, 'component', args['component'] as string)!.nodes[args['node'] as string]!.kind !==
-    'element',
+    nodeIn(before, args['doc'] as string, args['node'] as string)!.kind !== 'element',
   'ends-before-it-begins': ({ args, before }) => {
     const { entries, set } = args as { entries: string[]; set: Times };
     const { from = '', until = '' } = { ...docOf(before, 'entry', entries[0]!)?.times, ...set };
@@ -321,7 +356,7 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
   'font-is-not-seen': ({ args, before }) =>
     Object.hasOwn(args['set'] as object, 'alt') &&
     docOf(before, 'asset', args['asset'] as string)!.mediaType.startsWith('font/'),
-  'content-no-choice': ({ args }) => /"kind":"(tag|theme|style)"/.test(JSON.stringify(args)),
+  'content-no-choice': ({ args }) => /"kind":"(tag|theme|style|action)"/.test(JSON.stringify(args)),
   'title-field-stays': ({ args, before }) =>
     docOf(before, 'type', args['type'] as string)!.title === args['field'],
   'id-taken': ({ args, before }) =>
@@ -718,4 +753,35 @@ function holdsKind(documents: Documents, args: Record<string, unknown>, kind: st
       node.kind === kind &&
       (id === args['node'] || ancestorsOf(tree.nodes, id).includes(args['node'] as string)),
   );
+}
+
+/** All acts that an edit gives, those for when one fails among them. */
+function actsGiven(args: Record<string, unknown>): Act[] {
+  const found: Act[] = [];
+  const look = (value: unknown): void => {
+    if (typeof value !== 'object' || value === null) return;
+    if ('do' in value) found.push(value as Act);
+    Object.values(value).forEach(look);
+  };
+  look(args);
+  return found;
+}
+
+interface StateSet {
+  readonly act: SetAct;
+  readonly isOwn: boolean;
+  readonly property: Property | undefined;
+}
+
+/** The states that the acts of an edit set. */
+function statesSet({ args, before }: Refused): StateSet[] {
+  return actsGiven(args).flatMap((act) => {
+    if (act.do !== 'set') return [];
+    const { state } = act;
+    const isOwn = 'is' in state;
+    const of = isOwn ? (args['doc'] as string) : state.component;
+    const { property } = state as { property: string };
+    const properties = docOf(before, 'component', of)?.properties ?? {};
+    return [{ act, isOwn, property: own(properties, property) }];
+  });
 }

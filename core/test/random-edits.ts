@@ -24,14 +24,19 @@ import { plant, STARTERS, type Branch, type Started } from '../ready';
 import {
   allOf,
   docOf,
+  ELEMENT_ACTS,
   FORMAT,
+  HAPPENINGS,
   MEDIA_TYPES,
   type TokenGroup,
   IMAGE,
   placeAt,
+  SWIPES,
   tagFamily,
   TAGS,
   text,
+  type Act,
+  type Acts,
   type ComponentDoc,
   type Documents,
   type Format,
@@ -40,6 +45,7 @@ import {
   type Literal,
   type PageDoc,
   type Place,
+  type SetAct,
   type Source,
   type TreeDoc,
   type TreeNode,
@@ -225,6 +231,83 @@ class Chooser {
     return value;
   }
 
+  /** Some acts that somebody might write in a document. */
+  private acts(doc: TreeDoc, deep: number): Acts {
+    const { choices } = this;
+    const made: Acts = {};
+    for (let i = choices.below(5); i >= 0; i -= 1) {
+      const act = this.act(doc);
+      made[`act-${i}`] = {
+        ...act,
+        ...(choices.below(4) === 0 ? { if: this.usual({ kind: 'boolean' }) } : {}),
+        ...(deep === 0 && choices.below(4) === 0 ? { failing: this.acts(doc, deep + 1) } : {}),
+      };
+    }
+    return made;
+  }
+
+  private act(doc: TreeDoc): Act {
+    const { choices, documents } = this;
+    const order = choices.of(['a0', 'a1', 'b00'])!;
+    const properties: ComponentDoc['properties'] = doc.kind === 'component' ? doc.properties : {};
+    const some = (of: (id: string) => boolean) =>
+      choices.of([...Object.keys(properties).sort().filter(of), ...Object.keys(properties).sort()]);
+    const does = choices.of([
+      'set',
+      'set',
+      'around',
+      'action',
+      'go',
+      ...ELEMENT_ACTS,
+      'copy',
+      'ask',
+      'wait',
+    ] as const)!;
+    switch (does) {
+      case 'around':
+      case 'set': {
+        const open = allOf(documents, 'component').flatMap((component) =>
+          Object.keys(component.properties)
+            .sort()
+            .filter((each) => component.properties[each]!.state?.open)
+            .map((each) => ({ component: component.id, property: each })),
+        );
+        const mine = some((each) => properties[each]!.state !== undefined);
+        const state: SetAct['state'] | undefined =
+          mine === undefined || does === 'around'
+            ? choices.of(open)
+            : { is: 'property', property: mine };
+        if (!state) break;
+        const value = mine === undefined ? text('so') : properties[mine]!.default;
+        const to = choices.of(['next', 'before', 'other', { value }, { answer: 'said' }] as const)!;
+        return { order, do: 'set', state, to };
+      }
+      case 'action': {
+        const given = some((each) => properties[each]!.type.kind === 'action');
+        if (given === undefined) break;
+        return { order, do: 'action', action: { is: 'property', property: given } };
+      }
+      case 'go':
+        return { order, do: 'go', to: this.usual({ kind: 'link' }) };
+      case 'copy':
+        return { order, do: 'copy', words: this.usual({ kind: 'text' }) };
+      case 'ask': {
+        const address = text(choices.of(['/ask', 'https://example.com/a', 'javascript:1'])!);
+        return {
+          order,
+          do: 'ask',
+          address,
+          ...(choices.below(2) === 0 ? { post: true as const } : {}),
+        };
+      }
+      case 'wait':
+        break;
+      default:
+        return { order, do: does, node: choices.of(Object.keys(doc.nodes).sort())! };
+    }
+    return { order, do: 'wait', seconds: this.usual({ kind: 'number' }) };
+  }
+
   /** What people set for the most part: words, a choice, what the site holds. */
   private usual(type: TypeSpec): Source {
     const { choices, documents } = this;
@@ -278,6 +361,11 @@ class Chooser {
           this.words(),
         ]);
       }
+      case 'action':
+        return {
+          is: 'acts',
+          acts: { 'act-0': { order: 'a0', do: 'copy', words: text(this.words()) } },
+        };
       case 'icon':
         return of({
           name: 'mark',
@@ -1264,57 +1352,53 @@ class Chooser {
         const component = this.component();
         const property = component && choices.of(Object.keys(component.properties).sort());
         if (!component || property === undefined) return undefined;
-        const state = choices.of([null, {}, { round: true as const }, { step: 2 }])!;
+        const state = choices.of([
+          null,
+          {},
+          { round: true as const },
+          { step: 2 },
+          { open: true as const },
+        ])!;
         return { name, args: { component: component.id, property, state } };
       }
       case 'setWhen':
-      case 'setAct': {
+      case 'setActs': {
         // Mostly where there is something to set, and something that does.
         const acting = allOf(documents, 'component').filter(({ properties }) =>
           Object.values(properties).some(({ state }) => state),
         );
-        const component = choices.below(4) === 0 ? this.component() : choices.of(acting);
-        const doing = Object.keys(component?.nodes ?? {})
+        const doc = choices.below(2) === 0 ? this.page() : (choices.of(acting) ?? this.component());
+        const doing = Object.keys(doc?.nodes ?? {})
           .sort()
-          .filter((each) => 'whens' in component!.nodes[each]!);
-        const node =
-          component &&
-          choices.of(choices.below(3) === 0 ? Object.keys(component.nodes).sort() : doing);
-        if (!component || node === undefined) return undefined;
-        const stored = component.nodes[node]!;
+          .filter((each) => 'whens' in doc!.nodes[each]!);
+        const all = Object.keys(doc?.nodes ?? {}).sort();
+        const elements = all.filter((each) => doc!.nodes[each]!.kind === 'element');
+        const some = name === 'setActs' && doing.length > 0 ? doing : elements;
+        const node = doc && choices.of(choices.below(6) === 0 ? all : some);
+        if (!doc || node === undefined) return undefined;
+        const stored = doc.nodes[node]!;
         const whens = stored.kind === 'element' ? (stored.whens ?? {}) : {};
         const when = choices.of([...Object.keys(whens).sort(), `when-${choices.below(3)}`])!;
-        const order = choices.of(['a0', 'a1', 'b00'])!;
-        if (name === 'setWhen')
-          return {
-            name,
-            args: {
-              component: component.id,
-              node,
-              when,
-              set: choices.below(4) === 0 ? null : { order, on: 'press' },
-            },
-          };
-        const states = Object.keys(component.properties)
-          .sort()
-          .filter((each) => component.properties[each]!.state);
-        const property = choices.of([...states, ...Object.keys(component.properties).sort()]);
-        if (property === undefined) return undefined;
-        const value = component.properties[property]!.default;
+        const args = { doc: doc.id, node, when };
+        if (name === 'setActs') return { name, args: { ...args, acts: this.acts(doc, 0) } };
+        const { on, way } = choices.of([
+          ...HAPPENINGS.map((each) => ({ on: each, way: undefined })),
+          ...SWIPES.map((each) => ({ on: 'swipe' as const, way: each })),
+        ])!;
         return {
           name,
           args: {
-            component: component.id,
-            node,
-            when,
-            act: `act-${choices.below(3)}`,
+            ...args,
             set:
               choices.below(5) === 0
                 ? null
                 : {
-                    order,
-                    set: { is: 'property', property },
-                    to: choices.of(['next', 'before', 'other', { value }])!,
+                    order: choices.of(['a0', 'a1', 'b00'])!,
+                    on,
+                    ...(on === 'key' && choices.below(5) > 0 ? { key: 'ArrowLeft' } : {}),
+                    ...(on === 'time' ? { seconds: 4 } : {}),
+                    ...(way ? { way } : {}),
+                    ...(choices.below(4) === 0 ? { again: true as const } : {}),
                   },
           },
         };

@@ -1,6 +1,7 @@
 import { Kind as TYPE, type TSchema } from '@sinclair/typebox';
 import { Value } from '@sinclair/typebox/value';
 import {
+  ACTS_SCHEMA,
   Block,
   FORMAT_OF_VALUE,
   Declared,
@@ -12,7 +13,7 @@ import {
   WORDS_PIECE,
 } from '../model';
 
-const REFERRED = [SOURCE_SCHEMA, RICH_PIECE, WORDS_PIECE, FORMAT_OF_VALUE];
+const REFERRED = [SOURCE_SCHEMA, ACTS_SCHEMA, RICH_PIECE, WORDS_PIECE, FORMAT_OF_VALUE];
 
 interface Described extends TSchema {
   readonly anyOf?: readonly TSchema[];
@@ -45,9 +46,12 @@ function named(schema: TSchema): [Described, string | undefined] {
   return [found ?? schema, found?.$id];
 }
 
-/** What happens where it is empty is said of a source of every kind in the same way. */
+/** What happens where it is empty is said of a source of every kind in the same way; so is when an act is done, and what follows it. */
 function memberName(here: string, member: string): string {
-  return member === 'whenEmpty' ? 'Source.whenEmpty' : `${here}.${member}`;
+  if (member === 'whenEmpty') return 'Source.whenEmpty';
+  return /^Acts\.\*\{/.test(here) && ['if', 'failing', 'order'].includes(member)
+    ? `Acts.${member}`
+    : `${here}.${member}`;
 }
 
 /** What a source or a list holds is a value of a kind: its members are listed under that. */

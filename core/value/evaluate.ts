@@ -1,4 +1,5 @@
 import {
+  ACTION,
   BOOLEAN,
   DATE,
   dayAfter,
@@ -12,6 +13,7 @@ import {
   sameOption,
   TEXT,
   sameJson,
+  type Acts,
   type Begins,
   type EntryDoc,
   type Expression,
@@ -24,6 +26,7 @@ import {
   type PropertyId,
   type Source,
   type Typed,
+  type TypedOf,
   type TypeSpec,
   type Words,
 } from '../model';
@@ -300,7 +303,14 @@ function read(source: Source, names: Names): Result {
       return reckoned(source, names);
     case 'words':
       return amongWords(source, names);
+    case 'acts':
+      return actionAt(source.acts, names);
   }
+}
+
+/** Acts with the place where they are written: whoever does them reads them there. */
+export function actionAt(acts: Acts, at: Names): TypedOf<'action'> {
+  return { type: 'action', value: { acts, at } };
 }
 
 /**
@@ -622,6 +632,8 @@ export function typeOf(source: Source, names: Names): TypeSpec | undefined {
       return source.as === 'number' || source.as === 'count' ? NUMBER : LINK;
     case 'today':
       return DATE;
+    case 'acts':
+      return ACTION;
     case 'value':
       return undefined;
     case 'property': {

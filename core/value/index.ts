@@ -5,7 +5,7 @@ export * from './items';
 export * from './evaluate';
 export { asksNothing } from './conditions';
 export { orderKey } from './order-key';
-export { valuesOfState } from './states';
+export { mayBeState, valuesOfState } from './states';
 export * from './query';
 export { entriesLookedAt, type EntriesLook } from './entries-looked-at';
 export { givesOf, workedOut, type WorkedOut } from './worked-out';

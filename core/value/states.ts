@@ -27,3 +27,8 @@ export function valuesOfState(type: TypeSpec, { step = 1 }: StateOf): readonly T
       return undefined;
   }
 }
+
+/** Whether a visitor can change what a property of a type holds: one of some values, or words. */
+export function mayBeState(type: TypeSpec, state: StateOf): boolean {
+  return type.kind === 'text' || valuesOfState(type, state) !== undefined;
+}

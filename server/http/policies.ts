@@ -65,7 +65,8 @@ export function pagePolicy(framedBy: readonly string[], acts = false): string {
     "img-src 'self' data:",
     "media-src 'self'",
     "font-src 'self'",
-    "connect-src 'none'",
+    // What acts ask is of the site itself.
+    `connect-src ${acts ? "'self'" : "'none'"}`,
     "frame-src 'none'",
     "object-src 'none'",
     "base-uri 'none'",

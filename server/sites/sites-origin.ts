@@ -12,6 +12,7 @@ import { sha256 } from '../files/sha256';
 import { findFile } from '../files/stored-files';
 import { FILE_POLICY, pagePolicy } from '../http/policies';
 import { sendProblem } from '../http/problem';
+import { BENCH_PATH, BenchBooking } from '../stand-ins/bench-booking';
 import type { KnownSite, LiveReleases } from './live-releases';
 
 /** How many stylesheets and scripts of previews are kept. */
@@ -28,6 +29,8 @@ export interface SitesParts {
   readonly port: number;
   /** The origins in whose frames pages may be shown: those of the application. */
   readonly framedBy: readonly string[];
+  /** How long the stand-in for a booking service takes to answer, in ms. */
+  readonly thinks?: number;
 }
 
 /**
@@ -39,6 +42,7 @@ export function sitesOrigin(parts: SitesParts): Express {
   const { live, port } = parts;
   const app = express().disable('x-powered-by').disable('etag');
   const previews = new Previews(parts.store, parts.framedBy);
+  const booking = new BenchBooking(parts.thinks);
   const policy = pagePolicy(parts.framedBy);
   app.use(async (request, response) => {
     response.set({
@@ -47,10 +51,11 @@ export function sitesOrigin(parts: SitesParts): Express {
       // Whatever is answered, also that there is nothing; files say their own.
       'content-security-policy': policy,
     });
-    if (request.method !== 'GET' && request.method !== 'HEAD')
-      return void response.status(405).end();
     const { slug, preview } = hostParts(request.hostname);
     const path = normalised(request.path);
+    if (path === BENCH_PATH) return booking.answer(request, response);
+    if (request.method !== 'GET' && request.method !== 'HEAD')
+      return void response.status(405).end();
     if (slug !== undefined) {
       const site = await live.site(slug);
       if (!site) return notFound(response);
@@ -138,7 +143,9 @@ class Previews {
     if (FILE.test(path))
       return serveFile(this.store.database, path.slice('/files/'.length), request, response);
     response.set('cache-control', 'no-store');
-    const page = await this.page(site, path);
+    // Beside the bench it tells what happens in it, and which keys are pressed (Fetch Metadata Request Headers, 2.1).
+    const isFramed = request.headers['sec-fetch-dest'] === 'iframe';
+    const page = await this.page(site, path, isFramed);
     if (page === undefined) return notFound(response);
     if (page.acts) response.set('content-security-policy', pagePolicy(this.framedBy, true));
     response.type('html').send(page.html);
@@ -155,7 +162,11 @@ class Previews {
     response: Response,
   ): Promise<void> {
     const asking = pathAsking(request);
-    if (!this.loaded.has(path) && asking !== undefined) await this.page(site, asking);
+    if (!this.loaded.has(path) && asking !== undefined) {
+      await this.page(site, asking, false);
+      // Of a script there are two: the one beside the bench tells what happens.
+      if (SCRIPT.test(path) && !this.loaded.has(path)) await this.page(site, asking, true);
+    }
     const text = this.loaded.get(path);
     if (text === undefined) return notFound(response);
     response
@@ -168,6 +179,7 @@ class Previews {
   private async page(
     site: KnownSite,
     path: string,
+    tells: boolean,
   ): Promise<{ readonly html: string; readonly acts: boolean } | undefined> {
     const { documents } = await this.store.stateAt(site.id, site.revision);
     // A page that has such a path itself, as it may from before lists were divided, comes before one of a list.
@@ -183,7 +195,7 @@ class Previews {
     const data = dataWithDrafts(documents, this.read.get(site.id), at);
     this.read.set(site.id, data);
     const number = leaf?.number ?? 1;
-    const compiler = new PageCompiler(documents, { linker, data, at, sha256 });
+    const compiler = new PageCompiler(documents, { linker, data, at, sha256, tells });
     const { html, css, script, leaves } = compiler.compile(address, number);
     if (number > leaves) return undefined;
     for (const each of [css, script]) if (each) this.loaded.set(each.path, each.text);

@@ -2,7 +2,6 @@ import type { ReactNode } from 'react';
 import { controlsOf, type ControlRow } from '@sormet/core/edit';
 import { HeadedTable } from '../parts/HeadedTable';
 import { useDerived } from '../site/SiteProvider';
-import { WhenPressed } from './acts/WhenPressed';
 import { AddAttribute } from './AddAttribute';
 import { ControlLine } from './ControlLine';
 import { NameRow } from './NameRow';
@@ -61,9 +60,6 @@ export function ElementValues({ selected }: { selected: Selected }): ReactNode {
               row={row}
             />
           ))}
-          {doc.kind === 'component' && node.kind === 'element' ? (
-            <WhenPressed component={doc} id={id} node={node} />
-          ) : null}
           <AddAttribute selected={selected} />
         </tbody>
       </HeadedTable>

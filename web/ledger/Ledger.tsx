@@ -1,8 +1,10 @@
 import { useRef, type ReactNode } from 'react';
 import { docOf, type EntryDoc, type TreeDoc } from '@sormet/core/model';
+import type { LedgerTab } from '../store/bench-slice';
 import { useApp } from '../store/store';
 import { useDerived } from '../site/SiteProvider';
 import type { Selected } from './use-selected';
+import { ActsLedger } from './acts/ActsLedger';
 import { ComponentValues } from './ComponentValues';
 import { ElementValues } from './ElementValues';
 import { ExposeTable } from './ExposeTable';
@@ -73,13 +75,20 @@ function OfDocument({
 }: {
   doc: TreeDoc;
   entry: EntryDoc | undefined;
-  tab: 'values' | 'style';
+  tab: Exclude<LedgerTab, 'history'>;
 }): ReactNode {
   if (tab === 'style')
     return (
       <p className="ledger-empty">
         Select something on the page or in the outline: its style stands here, with every rule that
         says something of it.
+      </p>
+    );
+  if (tab === 'acts')
+    return (
+      <p className="ledger-empty">
+        Select something on the page or in the outline: what it does when something happens to it
+        stands here.
       </p>
     );
   return (
@@ -94,12 +103,19 @@ function OfDocument({
   );
 }
 
-function Body({ selected, tab }: { selected: Selected; tab: 'values' | 'style' }): ReactNode {
+function Body({
+  selected,
+  tab,
+}: {
+  selected: Selected;
+  tab: Exclude<LedgerTab, 'history'>;
+}): ReactNode {
   const { documents } = useDerived();
   const { node, doc, id, slot } = selected;
   const definition = docOf(documents, 'component', doc.id);
   if (selected.inside)
     return <InsideLedger selected={selected} inside={selected.inside} tab={tab} />;
+  if (tab === 'acts') return <ActsLedger key={selected.doc.id + selected.id} selected={selected} />;
   if (tab === 'style')
     return <StyleLedger key={selected.doc.id + selected.id} selected={selected} />;
   if (selected.count > 1) return <SeveralValues key={selected.all.join()} selected={selected} />;

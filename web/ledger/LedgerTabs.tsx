@@ -9,6 +9,7 @@ import { IconButton } from '../parts/IconButton';
 const TABS: readonly { key: LedgerTab; label: string }[] = [
   { key: 'values', label: 'Values' },
   { key: 'style', label: 'Style' },
+  { key: 'acts', label: 'Acts' },
   { key: 'history', label: 'History' },
 ];
 

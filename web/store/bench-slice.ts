@@ -36,7 +36,7 @@ export interface Earlier {
   readonly at: string;
 }
 
-export type LedgerTab = 'values' | 'style' | 'history';
+export type LedgerTab = 'values' | 'style' | 'acts' | 'history';
 
 /** Whether outline and shelf stand beside each other, and the ledger beside the page. */
 export interface Layout {

@@ -101,6 +101,13 @@ export const SINGLE_KEYS = [
     key: 's',
     words: 'into the ledger’s styles; from there Tab leads to the first',
   },
+  {
+    does: 'acts',
+    about: 'what is seen',
+    key: 'a',
+    words:
+      'into the ledger’s acts: what is done when something happens; from there Tab leads to the first',
+  },
   { does: 'history', about: 'what is seen', key: 'h', words: 'the history of what is selected' },
   { does: 'keys', about: 'going and placing', key: '?', words: 'this list' },
 ] as const;

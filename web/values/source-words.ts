@@ -8,7 +8,7 @@ import {
   type Typed,
 } from '@sormet/core/model';
 import { shortName } from '@sormet/core/edit';
-import { datePartWords, madeWords, valueWords } from '../words';
+import { count, datePartWords, madeWords, valueWords } from '../words';
 import { fieldLabel } from './fields';
 
 /** What gives a value, in words: the value itself where it is written, else where it comes from. */
@@ -24,6 +24,8 @@ export function sourceWords(documents: Documents, doc: TreeDoc, source: Source):
       return fieldLabel(documents, doc, source);
     case 'begins':
       return `whether ${comparedWords(documents, doc, source.of)} is another than before`;
+    case 'acts':
+      return `${count(Object.keys(source.acts).length, 'act')} of its own`;
     case 'property': {
       const definition = docOf(documents, 'component', doc.id);
       const property = definition && own(definition.properties, source.property);

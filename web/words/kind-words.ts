@@ -21,6 +21,7 @@ export const KIND_WORDS: Readonly<Record<ValueKind, string>> = {
   theme: 'theme',
   style: 'shared style',
   video: 'video',
+  action: 'action',
 };
 
 /** A type in words: its kind, with what narrows it. */

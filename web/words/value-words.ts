@@ -13,6 +13,7 @@ import {
   type TypeSpec,
 } from '@sormet/core/model';
 import type { Known } from '@sormet/core/value';
+import { count } from './count';
 
 /** What the options of choices are called, by what holds them: worked out once for each state of it. */
 const labelled = new WeakMap<object, ReadonlyMap<string, string>>();
@@ -107,6 +108,10 @@ export function valueWords(
       return docOf(documents, 'style', value.value)?.name ?? 'a style that is gone';
     case 'list':
       return value.value.length === 1 ? 'one record' : `${value.value.length} records`;
+    case 'action': {
+      const many = Object.keys(value.value.acts).length;
+      return many === 0 ? 'nothing' : count(many, 'act');
+    }
     default:
       return kind.spell?.(value.value) ?? String(value.value);
   }

@@ -1,10 +1,10 @@
 import { Type } from '@sinclair/typebox';
 import {
-  Act,
+  Acts,
   ActsWhen,
-  docOf,
   nodeIn,
   own,
+  treeDocOf,
   type ActsWhen as When,
   type Documents,
   type ElementNode,
@@ -14,81 +14,61 @@ import { exact, Id } from '../args';
 import { changeTo, isRefusal, type Refusal } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
 import { named } from '../names';
+import { actsRefusal } from './check-acts';
 
-/** How many things one element may answer to, and how many acts it may do each time. */
+/** How many things one element may answer to. */
 const MOST_WHENS = 20;
-const MOST_ACTS = 40;
 
-/** Has an element of a definition do something when something happens to it, at first nothing; `null`: not any more. */
+/** Has an element do something when something happens to it, at first nothing; `null`: not any more. */
 export const setWhen = defineEdit({
   args: Type.Object(
     {
-      component: Id,
+      doc: Id,
       node: Id,
       when: Id,
-      set: Type.Union([Type.Pick(ActsWhen, ['order', 'on'], exact), Type.Null()]),
+      set: Type.Union([Type.Omit(ActsWhen, ['acts'], exact), Type.Null()]),
     },
     exact,
   ),
-  run(documents, { component, node, when, set }) {
-    const element = actingElement(documents, component, node);
+  run(documents, { doc, node, when, set }) {
+    const element = actingElement(documents, doc, node);
     if (isRefusal(element)) return element;
     const before = own(element.whens ?? {}, when);
     const { [when]: _, ...others } = element.whens ?? {};
     if (!set) {
       const left = Object.keys(others).length === 0 ? undefined : others;
-      return before ? changeTo(documents, component, ['nodes', node, 'whens'], left) : [];
+      return before ? changeTo(documents, doc, ['nodes', node, 'whens'], left) : [];
     }
     if (!before && Object.keys(others).length >= MOST_WHENS)
-      return refuse(say('does-enough', { many: MOST_WHENS }), component);
+      return refuse(say('does-enough', { many: MOST_WHENS }), doc);
+    if (set.on === 'key' && set.key === undefined) return refuse(say('which-key'), doc);
     const made: When = { ...set, acts: before?.acts ?? {} };
     return element.whens
-      ? changeTo(documents, component, ['nodes', node, 'whens', when], made)
-      : changeTo(documents, component, ['nodes', node, 'whens'], { [when]: made });
+      ? changeTo(documents, doc, ['nodes', node, 'whens', when], made)
+      : changeTo(documents, doc, ['nodes', node, 'whens'], { [when]: made });
   },
-  told: (documents, { component, node, set }) =>
-    say(set ? 'does-something' : 'does-no-more', { what: named(documents, component, node) }),
+  told: (documents, { doc, node, set }) =>
+    say(set ? 'does-something' : 'does-no-more', { what: named(documents, doc, node) }),
 });
 
-/** Says one act of what an element does; `null`: it is not done any more. */
-export const setAct = defineEdit({
-  args: Type.Object(
-    { component: Id, node: Id, when: Id, act: Id, set: Type.Union([Act, Type.Null()]) },
-    exact,
-  ),
-  run(documents, { component, node, when, act, set }) {
-    const element = actingElement(documents, component, node);
+/** Says all that an element does when something happens to it. */
+export const setActs = defineEdit({
+  args: Type.Object({ doc: Id, node: Id, when: Id, acts: Acts }, exact),
+  run(documents, { doc, node, when, acts }) {
+    const element = actingElement(documents, doc, node);
     if (isRefusal(element)) return element;
-    const held = own(element.whens ?? {}, when);
-    if (!held) return gone('what-it-does', component);
-    if (set) {
-      const { set: state } = set;
-      const properties = docOf(documents, 'component', component)!.properties;
-      const property =
-        state.is === 'property' && state.path === undefined
-          ? own(properties, state.property)
-          : undefined;
-      if (!property?.state) return refuse(say('sets-no-state'), component);
-      if (set.to === 'other' && property.type.kind !== 'boolean')
-        return refuse(say('other-of-two', { label: property.label }), component);
-      if (!own(held.acts, act) && Object.keys(held.acts).length >= MOST_ACTS)
-        return refuse(say('does-enough', { many: MOST_ACTS }), component);
-    }
-    const where = ['nodes', node, 'whens', when, 'acts', act];
-    return changeTo(documents, component, where, set ?? undefined);
+    if (!own(element.whens ?? {}, when)) return gone('what-it-does', doc);
+    const refusal = actsRefusal(documents, doc, node, acts);
+    if (refusal) return refusal;
+    return changeTo(documents, doc, ['nodes', node, 'whens', when, 'acts'], acts);
   },
-  told: (documents, { component, node, set }) =>
-    say(set ? 'set-act' : 'took-act', { what: named(documents, component, node) }),
+  told: (documents, { doc, node }) => say('set-acts', { what: named(documents, doc, node) }),
 });
 
-/** The element of a definition that does something: only in a definition there are states, and only elements are pressed. */
-function actingElement(
-  documents: Documents,
-  component: string,
-  node: string,
-): ElementNode | Refusal {
-  if (!docOf(documents, 'component', component)) return gone('the-component', component);
-  const stored = nodeIn(documents, component, node);
-  if (!stored) return gone('the-element', component);
-  return stored.kind === 'element' ? stored : refuse(say('only-elements-act'), component);
+/** The element that does something: only elements are pressed. */
+function actingElement(documents: Documents, doc: string, node: string): ElementNode | Refusal {
+  if (!treeDocOf(documents, doc)) return gone('the-component', doc);
+  const stored = nodeIn(documents, doc, node);
+  if (!stored) return gone('the-element', doc);
+  return stored.kind === 'element' ? stored : refuse(say('only-elements-act'), doc);
 }

@@ -1,7 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import { docOf, own, StateOf } from '../../model';
 import { say } from '../../said';
-import { valuesOfState } from '../../value';
+import { mayBeState } from '../../value';
 import { exact, Id } from '../args';
 import { changeTo } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
@@ -16,7 +16,7 @@ export const setState = defineEdit({
   run(documents, { component, property, state }) {
     const made = own(docOf(documents, 'component', component)?.properties ?? {}, property);
     if (!made) return gone('the-property', component);
-    if (state && !valuesOfState(made.type, state))
+    if (state && !mayBeState(made.type, state))
       return refuse(say('state-without-end', { label: made.label }), component);
     return changeTo(documents, component, ['properties', property, 'state'], state ?? undefined);
   },

@@ -12,7 +12,8 @@ export const setDefault = defineEdit({
   args: Type.Object({ component: Id, property: Id, value: Source }, exact),
   run(documents, { component, property, value }) {
     if (!propertyOf(documents, component, property)) return gone('the-property', component);
-    if (value.is !== 'value' && !isMade(value)) return refuse(say('default-is-a-value'), component);
+    if (value.is !== 'value' && value.is !== 'acts' && !isMade(value))
+      return refuse(say('default-is-a-value'), component);
     return changeTo(documents, component, ['properties', property, 'default'], value);
   },
   told: (documents, { component, property }) => {

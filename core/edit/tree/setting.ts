@@ -2,6 +2,7 @@ import { Type } from '@sinclair/typebox';
 import { boundIn, type Documents, nodeIn, Source, type TreeNode } from '../../model';
 import { sameTold, say, type Told } from '../../said';
 import { keyParts } from '../../style';
+import { givenActsRefusal } from '../acts/check-acts';
 import { exact, Id } from '../args';
 import { applyChanges, type Change, isRefusal, joinChanges, type Refusal } from '../changes';
 import { attributeWord, ControlArg, controlType, giveControl, propertyOf } from '../control';
@@ -86,6 +87,8 @@ function giving(documents: Documents, { doc, node, control, source }: Given): Ch
   const type = controlType(documents, stored, control);
   if (!type && source !== null) return gone('the-property', doc);
   if (control.of === 'text' && source === null) return refuse(say('text-has-value'), doc);
+  const refusal = givenActsRefusal(documents, doc, node, source);
+  if (refusal) return refusal;
   return giveControl(documents, doc, node, control, source);
 }
 

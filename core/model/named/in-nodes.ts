@@ -9,6 +9,7 @@ import {
   type Ref,
   type TreeNode,
 } from '../tree';
+import { mapActs } from './in-acts';
 import { mapSource } from './in-sources';
 import {
   mapMembers,
@@ -44,18 +45,9 @@ const shared: Member<Readonly<Record<string, true>>, unknown> = (record, on, at)
 
 const theme: Member<string, unknown> = (id, on) => on.named({ is: 'theme', id, by: 'look' });
 
-/** An act that sets nothing any more is left out, and so is one that sets to what means nothing. */
 const whens: Member<Whens, unknown> = (record, on, at) =>
   mapRecord(record, at, (when, where, id) => {
-    const acts = mapRecord(when.acts, [...where, 'acts'], (act, inner, key) => {
-      const set = mapSource(act.set, on, [...inner, 'set']);
-      const { to } = act;
-      const value =
-        typeof to === 'string' ? undefined : mapSource(to.value, on, [...inner, 'to', 'value']);
-      if (!set || (typeof to !== 'string' && !value)) return undefined;
-      const isSame = set === act.set && (typeof to === 'string' || value === to.value);
-      return [key, isSame ? act : { ...act, set, to: value ? { value } : to }];
-    });
+    const acts = mapActs(when.acts, on, [...where, 'acts'], mapSource);
     return [id, acts === when.acts ? when : { ...when, acts }];
   });
 

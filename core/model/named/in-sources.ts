@@ -1,5 +1,6 @@
 import type { Made, Source, Words } from '../source';
 import type { WordsPiece } from '../types';
+import { mapActs } from './in-acts';
 import { mapPieces, mapTyped } from './in-values';
 import type { At, Naming } from './naming';
 
@@ -44,6 +45,10 @@ const SOURCES: Sources = {
     return names === source.names && pieces === source.pieces
       ? source
       : ({ ...source, names, pieces } as Words);
+  },
+  acts: (source, on, at) => {
+    const acts = mapActs(source.acts, on, [...at, 'acts'], mapSource);
+    return acts === source.acts ? source : { ...source, acts };
   },
 };
 

@@ -20,6 +20,7 @@ const SPECS: Specs = {
   icon: plain,
   video: plain,
   tag: plain,
+  action: plain,
   entry(spec, on) {
     if (spec.of === undefined) return spec;
     const of = on.named({ is: 'type', id: spec.of, by: 'choice' });

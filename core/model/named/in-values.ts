@@ -17,6 +17,7 @@ const VALUES: Values = {
   date: plain,
   icon: plain,
   tag: plain,
+  action: plain,
   rich: (value, on) => mapPieces(value, on),
   link: (value, on) => mapLink(value, on) ?? null,
   image(value, on) {

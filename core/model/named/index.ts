@@ -1,4 +1,5 @@
 export type { At, Named, Naming } from './naming';
+export { mapActs } from './in-acts';
 export { mapTyped } from './in-values';
 export { mapType } from './in-types';
 export { mapOneSource, mapSource, mapSourceParts } from './in-sources';

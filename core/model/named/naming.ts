@@ -1,4 +1,4 @@
-import type { DocId } from '../ids';
+import type { DocId, NodeId } from '../ids';
 import type { Source } from '../source';
 import type { Declared, Ref } from '../tree';
 
@@ -8,7 +8,7 @@ import type { Declared, Ref } from '../tree';
  * for each member of each schema, and without that nothing compiles.
  */
 export type Named =
-  | { readonly is: 'component'; readonly id: DocId; readonly by: 'instance' | 'slot' }
+  | { readonly is: 'component'; readonly id: DocId; readonly by: 'instance' | 'slot' | 'act' }
   /** Put on something, worn by words, a value, or one of those that may be chosen. */
   | { readonly is: 'style'; readonly id: DocId; readonly by: 'look' | 'words' | 'value' | 'choice' }
   | { readonly is: 'theme'; readonly id: string; readonly by: 'look' | 'value' | 'choice' }
@@ -33,6 +33,8 @@ export interface Naming {
   readonly path?: (type: DocId | undefined, path: readonly string[]) => string[] | undefined;
   /** A source with all that stands in for it; left out where only what its values name is another. */
   readonly source?: (source: Source, at: At) => Source | undefined;
+  /** A node of the same tree, where an act does something to it; left out where all stay what they are. */
+  readonly node?: (id: NodeId) => NodeId | undefined;
   /** What is written in the place of a token that means nothing there, as a value of a kind. */
   readonly tokenValue?: (kind: 'colour' | 'length', token: string) => unknown;
   /** The same in a declaration, as CSS. */

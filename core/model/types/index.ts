@@ -1,13 +1,14 @@
 import { Type, type Static } from '@sinclair/typebox';
 import type { KindOf } from './kind';
 import { entriesKind } from './entries';
+import { actionKind } from './action';
 import { listKind } from './list';
 import { PLAIN_KINDS, specsOf, typedSchemas } from './plain';
 
 export { Option, sameOption } from './choice';
 
 /** Every kind of value there is. */
-export const VALUE_KINDS = [...PLAIN_KINDS, entriesKind, listKind] as const;
+export const VALUE_KINDS = [...PLAIN_KINDS, entriesKind, listKind, actionKind] as const;
 
 /** The type of what a property, a field or a place takes: its kind, with what belongs to that. */
 export const TypeSpec = Type.Union([...specsOf(VALUE_KINDS)]);
@@ -52,6 +53,8 @@ export const NUMBER = Object.freeze({ kind: 'number' }) satisfies SpecOf<'number
 export const ICON = Object.freeze({ kind: 'icon' }) satisfies SpecOf<'icon'>;
 /** A film of the site. */
 export const VIDEO = Object.freeze({ kind: 'video' }) satisfies SpecOf<'video'>;
+/** What something does. */
+export const ACTION = Object.freeze({ kind: 'action' }) satisfies SpecOf<'action'>;
 /** An entry of any content type. */
 export const ENTRY = Object.freeze({ kind: 'entry' }) satisfies SpecOf<'entry'>;
 
@@ -63,8 +66,8 @@ export function kindOnly(kind: ValueKind): TypeSpec {
   return { kind };
 }
 
-/** Kinds of which no content holds a value: what they choose from belongs to a definition. */
-export const NEVER_CONTENT: ReadonlySet<ValueKind> = new Set(['tag', 'theme', 'style']);
+/** Kinds of which no content holds a value: what they choose from belongs to a definition, what they do to a place. */
+export const NEVER_CONTENT: ReadonlySet<ValueKind> = new Set(['tag', 'theme', 'style', 'action']);
 
 /** Whether a type lets through every value of its kind. */
 export function isWide(spec: TypeSpec): boolean {
@@ -74,6 +77,7 @@ export function isWide(spec: TypeSpec): boolean {
   return true;
 }
 
+export type { BoundAction } from './action';
 export { ColourValue } from './colour';
 export { TokenOf, tokenProperty } from './token-of';
 export { ICON_SHAPES, IconValue, type IconPaint } from './icon';

@@ -21,6 +21,7 @@ export const LEFT_OUT = {
   'bound-shown': {},
   'bound-list': {},
   'bound-condition': {},
+  'bound-act': {},
   'bound-repeat': {},
   'bound-limit': {},
   'bound-offset': {},

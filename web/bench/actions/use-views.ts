@@ -59,6 +59,7 @@ export function useViews({
     },
     single('values', 'the bench', 'into the ledger of values', () => intoLedger('values')),
     single('style', 'the bench', 'into the ledger of styles', () => intoLedger('style')),
+    single('acts', 'the bench', 'into the ledger of acts', () => intoLedger('acts')),
     single('history', 'the bench', 'history', () => dispatch(benchActions.setTab('history'))),
     single('keys', 'the bench', 'list the keys', () => dispatch(benchActions.showKeys(true))),
   ];

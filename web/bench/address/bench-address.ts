@@ -26,7 +26,7 @@ export const PLAIN: BenchAddress = {
   picks: null,
 };
 
-const TABS: readonly LedgerTab[] = ['values', 'style', 'history'];
+const TABS: readonly LedgerTab[] = ['values', 'style', 'acts', 'history'];
 /** The parameters that are ours; others (which entry is looked at) stay. */
 const OURS = [
   'in',

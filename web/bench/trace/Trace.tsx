@@ -227,6 +227,7 @@ function sourceWords(documents: Documents, source: Source, doc: string): string 
   if (source.is === 'position') return POSITION_WORDS[source.as];
   if (source.is === 'leaf') return LEAF_WORDS[source.as];
   if (source.is === 'today') return todayWords(source);
+  if (source.is === 'acts') return 'acts of its own';
   const tree = treeDocOf(documents, doc);
   if (source.is === 'begins')
     return tree ? givenWords(documents, tree, source) : 'whether it is another than before';

@@ -3,7 +3,7 @@ import { shortName } from '@sormet/core/edit';
 import { nodeIn, partNameOf } from '@sormet/core/model';
 import { innerOf, innerWords } from '../../canvas/inside';
 import { useDerived } from '../../site/SiteProvider';
-import { benchActions } from '../../store/bench-slice';
+import { benchActions, type LedgerTab } from '../../store/bench-slice';
 import { useAppDispatch } from '../../store/store';
 import type { Selected } from '../use-selected';
 import { isStyledPart } from '../style/lit-rule';
@@ -27,7 +27,7 @@ export function InsideLedger({
   selected: Selected;
   /** What is looked at inside it. */
   inside: Selected;
-  tab: 'values' | 'style';
+  tab: Exclude<LedgerTab, 'history'>;
 }): ReactNode {
   const { documents } = useDerived();
   const dispatch = useAppDispatch();
@@ -60,7 +60,7 @@ export function InsideLedger({
         })}
       </fieldset>
       <div className="inside-facts">
-        {tab === 'values' ? (
+        {tab !== 'style' ? (
           <InsideValues inside={inside} />
         ) : isStyledPart(selected) ? (
           <StyleLedger key={address} selected={inside} />

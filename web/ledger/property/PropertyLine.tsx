@@ -8,7 +8,7 @@ import {
   type PropertyId,
 } from '@sormet/core/model';
 import { emptyLiteral, unconnected } from '@sormet/core/edit';
-import { valuesOfState } from '@sormet/core/value';
+import { mayBeState } from '@sormet/core/value';
 import { useSync } from '../../site/SiteProvider';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 import { DraftField } from '../../values/DraftField';
@@ -20,6 +20,7 @@ import { steppingOf } from '../../parts/grouped/stepping';
 import { useTakingBack } from './TakeBack';
 import { sharesLabel } from '../PropertyRow';
 import { WorkedOut } from '../WorkedOut';
+import { StateDetails } from './StateDetails';
 import { TypeCell } from './TypeCell';
 import { useKeptToTyped } from './use-kept-to-typed';
 
@@ -119,9 +120,17 @@ export function PropertyLine({
         <Tick
           label={`${made.label} is a state`}
           on={made.state !== undefined}
-          canBe={made.state !== undefined || valuesOfState(made.type, {}) !== undefined}
+          canBe={made.state !== undefined || mayBeState(made.type, {})}
           onTick={(on) => sync.edit({ name: 'setState', args: { ...args, state: on ? {} : null } })}
         />
+        {made.state ? (
+          <StateDetails
+            label={made.label}
+            type={made.type}
+            state={made.state}
+            onGive={(state) => sync.edit({ name: 'setState', args: { ...args, state } })}
+          />
+        ) : null}
       </td>
       <td className="cell">
         <DraftField
@@ -192,7 +201,7 @@ function Tick({
       title={
         canBe
           ? undefined
-          : 'Only yes or no, one of some options, or a number between a least and a most can be a state'
+          : 'Only yes or no, one of some options, words, or a number between a least and a most can be a state'
       }
       onChange={({ target }) => onTick(target.checked)}
     />

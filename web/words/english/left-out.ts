@@ -23,6 +23,7 @@ export const leftOut: WordsOf<typeof LEFT_OUT> = {
   'bound-shown': 'whether something shows',
   'bound-list': 'a list',
   'bound-condition': 'a condition',
+  'bound-act': 'an act',
   'bound-repeat': 'a repeat',
   'bound-limit': 'a limit',
   'bound-offset': 'an offset',

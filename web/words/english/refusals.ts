@@ -8,11 +8,21 @@ export const refusals: WordsOf<typeof REFUSALS> = {
   'not-for-editors':
     'That is the designer’s: editors set values, fill slots with the sections that are offered, and write content.',
   'state-without-end': ({ label }) =>
-    `“${label}” can be anything: a state is yes or no, one of some options, or a number between a least and a most of at most 24 steps.`,
+    `“${label}” can be anything: a state is yes or no, one of some options, words, or a number between a least and a most of at most 24 steps.`,
   'sets-no-state':
-    'What an act sets is a state of this definition: make the property a state first.',
+    'What an act sets is a state, of this definition or of a component around: make the property a state first.',
   'other-of-two': ({ label }) => `“${label}” is not yes or no: it has no other.`,
   'does-enough': ({ many }) => `More than ${many} are too many here.`,
+  'acts-on-elements':
+    'Only elements of the same page or component are scrolled to, focused, opened or closed.',
+  'acts-on-one-of-many':
+    'It stands once for each of a list: from outside of the list no one of them is meant.',
+  'asks-no-address':
+    'What is asked is a path of this site, as /bench, or an address that begins with https://.',
+  'state-not-open': ({ label }) =>
+    `“${label}” is not open to what stands around it: say so at the property first.`,
+  'no-next-words': ({ label }) => `“${label}” is words: they have no next ones.`,
+  'which-key': 'Say which key it is.',
   'only-elements-act':
     'Only elements do something when they are pressed: choose the element inside.',
   'ends-before-it-begins': 'It would be taken back before it is published: choose a later end.',

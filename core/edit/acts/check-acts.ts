@@ -1,0 +1,103 @@
+import {
+  docOf,
+  nodeIn,
+  own,
+  repeatsAround,
+  treeDocOf,
+  type Act,
+  type Acts,
+  type Documents,
+  type NodeId,
+  type Property,
+  type SetAct,
+  type Source,
+} from '../../model';
+import { say } from '../../said';
+import { type Refusal } from '../changes';
+import { gone, refuse } from '../define';
+
+/** How many acts one thing may do, and how far what is done when something fails may go on failing. */
+const MOST_ACTS = 40;
+const DEEPEST_FAILING = 5;
+
+/** Why acts cannot be written at a place: each does something to what is there; nothing where all can. */
+export function actsRefusal(
+  documents: Documents,
+  doc: string,
+  node: NodeId,
+  acts: Acts,
+  deep = 0,
+): Refusal | undefined {
+  if (deep > DEEPEST_FAILING || Object.keys(acts).length > MOST_ACTS)
+    return refuse(say('does-enough', { many: deep > DEEPEST_FAILING ? deep : MOST_ACTS }), doc);
+  for (const id of Object.keys(acts).sort()) {
+    const act = acts[id]!;
+    const why =
+      actRefusal(documents, doc, node, act) ??
+      (act.failing && actsRefusal(documents, doc, node, act.failing, deep + 1));
+    if (why) return why;
+  }
+  return undefined;
+}
+
+/** The same of all that a source gives something to do. */
+export function givenActsRefusal(
+  documents: Documents,
+  doc: string,
+  node: NodeId,
+  source: Source | null,
+): Refusal | undefined {
+  return source?.is === 'acts' ? actsRefusal(documents, doc, node, source.acts) : undefined;
+}
+
+function actRefusal(
+  documents: Documents,
+  doc: string,
+  node: NodeId,
+  act: Act,
+): Refusal | undefined {
+  if (act.do === 'set') return setRefusal(documents, doc, act);
+  if (act.do === 'ask' && act.address.is === 'value' && !isAsked(act.address.value))
+    return refuse(say('asks-no-address'), doc);
+  if (!('node' in act)) return undefined;
+  const target = nodeIn(documents, doc, act.node);
+  if (!target) return gone('the-element', doc);
+  if (target.kind !== 'element') return refuse(say('acts-on-elements'), doc);
+  const tree = treeDocOf(documents, doc)!;
+  const around = new Set(repeatsAround(tree, node));
+  return repeatsAround(tree, act.node).every((repeat) => around.has(repeat))
+    ? undefined
+    : refuse(say('acts-on-one-of-many'), doc);
+}
+
+function setRefusal(documents: Documents, doc: string, { state, to }: SetAct): Refusal | undefined {
+  const property = stateOf(documents, doc, state);
+  if (!property?.state) return refuse(say('sets-no-state'), doc);
+  if (!('is' in state) && !property.state.open)
+    return refuse(say('state-not-open', { label: property.label }), doc);
+  if (to === 'other' && property.type.kind !== 'boolean')
+    return refuse(say('other-of-two', { label: property.label }), doc);
+  if ((to === 'next' || to === 'before') && property.type.kind === 'text')
+    return refuse(say('no-next-words', { label: property.label }), doc);
+  return undefined;
+}
+
+/** The property that a state is, where an act of a document names it. */
+export function stateOf(
+  documents: Documents,
+  doc: string,
+  state: SetAct['state'],
+): Property | undefined {
+  if (!('is' in state))
+    return own(docOf(documents, 'component', state.component)?.properties ?? {}, state.property);
+  if (state.is !== 'property' || state.path !== undefined) return undefined;
+  return own(docOf(documents, 'component', doc)?.properties ?? {}, state.property);
+}
+
+/** Whether something can be asked: a path of the site, or an address of the web (URL Standard, 4.3: special schemes). */
+function isAsked(address: unknown): boolean {
+  return (
+    address === null ||
+    (typeof address === 'string' && /^(\/(?!\/)|https?:\/\/[^\s/]+)\S*$/.test(address))
+  );
+}
