@@ -1,19 +1,13 @@
-import { Type, type Static } from '@sinclair/typebox';
+import { Type } from '@sinclair/typebox';
+import { ACT_WAYS, ELEMENT_ACTS, type ActOf, type ElementActOf, type SetActOf } from './act-shapes';
 import { ID_PATTERN } from './ids';
 import { OrderKey } from './order';
-import { Source } from './source';
+import { Source, type SourceActs } from './source';
 
 const exact = { additionalProperties: false } as const;
 const Id = Type.String({ pattern: ID_PATTERN });
 
-/** Where a state is set to without a value: the next that it can have, the one before, of two the other. */
-export const ACT_WAYS = ['next', 'before', 'other'] as const;
-/** One of the ways to set a state without a value. */
-export type ActWay = (typeof ACT_WAYS)[number];
-
-/** A state of the definition around, as the property that it is; or one of the nearest instance of a component around the place. */
-export const StateRef = Type.Union([Source, Type.Object({ component: Id, property: Id }, exact)]);
-export type StateRef = Static<typeof StateRef>;
+const StateRef = Type.Union([Source, Type.Object({ component: Id, property: Id }, exact)]);
 
 /** Where a state is set to: a value, one of the ways, or what stood under a name in what was answered last. */
 const To = Type.Union([
@@ -21,9 +15,6 @@ const To = Type.Union([
   Type.Object({ answer: Type.String({ minLength: 1, maxLength: 100 }) }, exact),
   ...ACT_WAYS.map((way) => Type.Literal(way)),
 ]);
-
-/** What is done to an element of the document in which the act stands. */
-export const ELEMENT_ACTS = ['scroll', 'focus', 'open', 'close'] as const;
 
 /** The members of what each act does. */
 const DOES = [
@@ -56,41 +47,17 @@ export const ACTS_SCHEMA = Type.Recursive(
   { $id: 'Acts' },
 );
 
-interface ActBase {
-  order: string;
-  /** Only when this is yes, as it is when its turn comes. */
-  if?: Source;
-  /** What is done when it fails, and then nothing more; without, the whole fails. */
-  failing?: Acts;
-}
-
-/** A state is set. */
-export interface SetAct extends ActBase {
-  do: 'set';
-  state: StateRef;
-  to: Static<typeof To>;
-}
-
-/** Something is done to an element of the same document. */
-export interface ElementAct extends ActBase {
-  do: (typeof ELEMENT_ACTS)[number];
-  node: string;
-}
-
-/** One thing that is done. */
-export type Act =
-  | SetAct
-  | ElementAct
-  | (ActBase & { do: 'action'; action: Source })
-  | (ActBase & { do: 'go'; to: Source })
-  | (ActBase & { do: 'copy'; words: Source })
-  | (ActBase & { do: 'ask'; address: Source; post?: true })
-  | (ActBase & { do: 'wait'; seconds: Source });
-
-/** Acts by ids; done in their order. */
-export interface Acts {
-  [id: string]: Act;
-}
-
 /** The schema of acts by reference, as other schemas hold it: they stand in sources, and sources in them. */
-export const Acts = Type.Unsafe<Acts>(Type.Ref('Acts'));
+export const Acts = Type.Unsafe<SourceActs>(Type.Ref('Acts'));
+/** Acts by ids; done in their order. */
+export type Acts = SourceActs;
+/** One thing that is done. */
+export type Act = ActOf<Source>;
+/** A state is set. */
+export type SetAct = SetActOf<Source>;
+/** Something is done to an element of the same document. */
+export type ElementAct = ElementActOf<Source>;
+/** The state that an act sets. */
+export type StateRef = SetAct['state'];
+
+export { ACT_WAYS, ELEMENT_ACTS, type ActWay } from './act-shapes';

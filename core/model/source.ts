@@ -1,5 +1,5 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
-import type { Acts } from './acts';
+import type { ActOf } from './act-shapes';
 import { ID_PATTERN, NAME_PATTERN, type NodeId } from './ids';
 import { ValuePlace, VALUE_KINDS, type Typed, type WordsPiece } from './types';
 
@@ -167,7 +167,7 @@ export const SOURCE_SCHEMA = Type.Recursive(
         {
           /** What is to be done, for what takes an action: its acts mean what they mean where this stands. */
           is: Type.Literal('acts'),
-          acts: Type.Unsafe<Acts>(Type.Ref('Acts')),
+          acts: Type.Unsafe<SourceActs>(Type.Ref('Acts')),
           whenEmpty,
         },
         { additionalProperties: false },
@@ -177,6 +177,10 @@ export const SOURCE_SCHEMA = Type.Recursive(
   { $id: 'Source' },
 );
 export type Source = Static<typeof SOURCE_SCHEMA>;
+/** Acts with sources in them: an interface, which may hold what it is held by. */
+export interface SourceActs {
+  [id: string]: ActOf<Source>;
+}
 /** The schema of a source by reference, as other schemas hold it: it is recursive, so it is written once. */
 export const Source = Type.Unsafe<Source>(Type.Ref('Source'));
 /** What is shown where a source gives nothing: the default, nothing, not even the element, or another source. */
