@@ -1,73 +1,20 @@
 import {
-  FORMAT,
   ordersFor,
   text,
   type ComponentDoc,
-  type Literal,
   type Patch,
   type Property,
   type Rule,
   type Source,
-  kindOnly,
 } from '@sormet/core/model';
 import { keyFor } from '@sormet/core/edit';
-import { plant, type Branch } from '@sormet/core/ready';
+import { booking } from './booking';
 import { HOURS } from './content/mender-cards';
 import { hoursList, HOURS_TYPE } from './hours';
+import { questions } from './questions';
 import { number, ofItem, picture, property, toAddress, toPage } from './sources';
 import { styled } from './styled';
-
-/** A property as it is written here: its label, its default, and the group it stands in. */
-type Written = { label: string; byDefault: Literal; group?: string };
-
-function component(
-  id: string,
-  name: string,
-  root: Branch,
-  properties: Record<string, Written> = {},
-  slots: Record<string, string> = {},
-): ComponentDoc {
-  let next = 0;
-  const orders = ordersFor(Object.keys(properties).length);
-  const keys = new Set<string>();
-  const groups: ComponentDoc['groups'] = {};
-  const made: Record<string, Property> = {};
-  Object.entries(properties).forEach(([property, { label, byDefault, group }], i) => {
-    const key = keyFor(label, keys);
-    keys.add(key);
-    const groupId = group ? `${id}-g-${keyFor(group, new Set()).toLowerCase()}` : null;
-    if (group && groupId && !groups[groupId])
-      groups[groupId] = { label: group, order: ordersFor(Object.keys(groups).length + 1).at(-1)! };
-    made[property] = {
-      label,
-      key,
-      type: kindOnly(byDefault.type),
-      group: groupId,
-      order: orders[i]!,
-      default: byDefault,
-    };
-  });
-  const slotOrders = ordersFor(Object.keys(slots).length);
-  const { nodes } = plant(root, { parent: null, order: 'a0' }, () => `${id}-n${(next += 1)}`);
-  return {
-    id,
-    kind: 'component',
-    format: FORMAT,
-    name,
-    properties: made,
-    groups,
-    rules: {},
-    slots: Object.fromEntries(
-      Object.entries(slots).map(([slot, label], i) => [slot, { label, order: slotOrders[i]! }]),
-    ),
-    nodes,
-  };
-}
-
-/** Shared styles put on something, by the last part of their ids. */
-function on(...styles: string[]): Record<string, true> {
-  return Object.fromEntries(styles.map((each) => [`style-${each}`, true as const]));
-}
+import { component, on } from './written-component';
 
 /** A way of varying: a choice whose first option is the base. */
 interface WrittenAxis {
@@ -782,10 +729,10 @@ function sinceWords(since: string): Source {
   };
 }
 
-/** The components of the demo: the surround, six sections and six fittings. */
 /** A component that editors may put into the slots of pages. */
 const offered = (made: ComponentDoc): ComponentDoc => ({ ...made, offered: true });
 
+/** The components of the demo: the surround, sections and fittings. */
 export const components: readonly ComponentDoc[] = [
   surround,
   button,
@@ -800,4 +747,6 @@ export const components: readonly ComponentDoc[] = [
   offered(quote),
   step,
   notice,
+  booking,
+  offered(questions),
 ];

@@ -109,6 +109,24 @@ function monthBetween(repeat: string): Branch {
   };
 }
 
+/** Asks the service that books benches for one of the shed whose page it is. */
+const bookHere: Source = {
+  is: 'acts',
+  acts: {
+    asks: {
+      order: 'a0',
+      do: 'ask',
+      post: true,
+      address: {
+        is: 'words',
+        of: 'text',
+        pieces: ['/stand-in/bench?shed=', { place: 'n0' }],
+        names: { n0: ofPage('shed-number') },
+      },
+    },
+  },
+};
+
 /** The room and width of a section that is no component. */
 const plainSection: Record<string, true> = {
   'style-wide': true,
@@ -276,6 +294,20 @@ export const pages: readonly PageDoc[] = [
           ],
         },
       },
+      {
+        tag: 'section',
+        name: 'A bench of your own',
+        shared: plainSection,
+        children: [
+          { tag: 'h2', name: 'Heading', text: 'A bench for this evening' },
+          {
+            tag: 'p',
+            name: 'Text',
+            text: 'Come without booking, or keep a bench free for two hours.',
+          },
+          { component: 'booking', values: { 'booking-does': bookHere } },
+        ],
+      },
       { component: 'join-band', values: { 'join-heading': text('This shed is looking for you') } },
     ],
   }),
@@ -335,6 +367,7 @@ export const pages: readonly PageDoc[] = [
         },
       },
       { ...pagesBranch('all-sessions'), shared: plainSection },
+      { component: 'questions' },
     ],
   }),
   page({

@@ -118,7 +118,8 @@ if(o=='time'){let s=0;new IntersectionObserver(l=>{s=l.at(-1).isIntersecting}).o
 setInterval(_=>{s&&!D.hidden&&!e.matches(':hover,:focus-within')&&!matchMedia('(prefers-reduced-motion:reduce)').matches&&A(e,o,y=>y.seconds==x.seconds)},x.seconds*1e3)}
 if(o=='swipe'){let p;e.addEventListener('touchstart',v=>{p=v.touches.length==1&&v.touches[0]},{passive:true});
 e.addEventListener('touchend',v=>{if(!p)return;const q=v.changedTouches[0],h=q.clientX-p.clientX,g=q.clientY-p.clientY,
-w=Math.abs(h)>Math.abs(g)?h<0?'left':'right':g<0?'up':'down';Math.max(Math.abs(h),Math.abs(g))>40&&w==x.way&&A(e,o,y=>y.way==w)})}}));
+w=Math.abs(h)>Math.abs(g)?h<0?'left':'right':g<0?'up':'down';Math.max(Math.abs(h),Math.abs(g))>40&&w==x.way&&A(e,o,y=>y.way==w)})}
+if(o=='begin')A(e,o)}));
 `;
 
 /** Keys that nothing in the page takes are told to the frame around: there they go on working after a press in the page. */

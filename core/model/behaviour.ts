@@ -34,6 +34,7 @@ export const HAPPENINGS = [
   'view',
   'time',
   'swipe',
+  'begin',
 ] as const;
 /** What may happen to an element. */
 export type Happening = (typeof HAPPENINGS)[number];

@@ -60,6 +60,10 @@ const CONTAINERS = [
   'sub',
   'sup',
   'video',
+  'dialog',
+  'progress',
+  'meter',
+  'output',
 ];
 const VOID = new Set(['img', 'hr', 'br', 'input']);
 
@@ -101,6 +105,7 @@ const CLOSES_P = new Set([
   'dt',
   'dd',
   'details',
+  'dialog',
   'summary',
   'fieldset',
   'form',
@@ -128,6 +133,9 @@ const PHRASING = new Set([
   'select',
   'sub',
   'sup',
+  'progress',
+  'meter',
+  'output',
 ]);
 /** Elements that take phrasing content only (their content model, not just the parser). */
 const PHRASING_ONLY = new Set([
@@ -152,6 +160,9 @@ const PHRASING_ONLY = new Set([
   'button',
   'sub',
   'sup',
+  'progress',
+  'meter',
+  'output',
 ]);
 /** What a table and its parts hold, and nothing else (HTML 4.9, content models; 13.2.6.4.9 to 13.2.6.4.15). */
 const HOLDS_ONLY: Readonly<Record<string, readonly string[]>> = {
@@ -231,6 +242,8 @@ export const FORBIDDEN_AROUND: ReadonlyMap<string, readonly string[]> = new Map(
       ...(tag === 'table' ? ['caption'] : []),
       ...(INTERACTIVE.has(tag) ? ['a', 'button', 'summary'] : []),
       ...(tag === 'label' ? ['label'] : []),
+      // HTML 4.10.13 and 4.10.14, content models: neither holds another of itself.
+      ...(tag === 'progress' || tag === 'meter' ? [tag] : []),
       ...(tag === 'form' ? ['form'] : []),
       ...(CLOSES_P.has(tag) ? ['p'] : []),
       ...(tag === 'main' ? ['article', 'aside', 'footer', 'header', 'nav', 'main'] : []),

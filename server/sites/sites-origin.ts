@@ -1,6 +1,14 @@
 import express, { type Express, type Request, type Response } from 'express';
 import { LRUCache } from 'lru-cache';
-import { addressesAt, leafAt } from '@sormet/core/model';
+import {
+  addressesAt,
+  docOf,
+  FORMAT,
+  leafAt,
+  text,
+  type Documents,
+  type InstanceNode,
+} from '@sormet/core/model';
 import { fileOf, PageCompiler } from '@sormet/core/compile';
 import { escapeAttribute, escapeText } from '@sormet/core/resolve';
 import { dataWithDrafts, type Data } from '@sormet/core/value';
@@ -181,7 +189,10 @@ class Previews {
     path: string,
     tells: boolean,
   ): Promise<{ readonly html: string; readonly acts: boolean } | undefined> {
-    const { documents } = await this.store.stateAt(site.id, site.revision);
+    const { documents: stored } = await this.store.stateAt(site.id, site.revision);
+    // No page has such a path: what stands under it is a component, to be tried by itself.
+    const tried = /^\/component:([\w-]+)$/.exec(path)?.[1];
+    const documents = tried === undefined ? stored : withTried(stored, tried, path);
     // A page that has such a path itself, as it may from before lists were divided, comes before one of a list.
     const [itself] = addressesAt(documents, path, 'everything');
     const leaf = itself ? undefined : leafAt(path);
@@ -201,6 +212,32 @@ class Previews {
     for (const each of [css, script]) if (each) this.loaded.set(each.path, each.text);
     return { html, acts: script !== undefined };
   }
+}
+
+/** A site with one page more, on which a component stands by itself. */
+function withTried(documents: Documents, component: string, path: string): Documents {
+  const doc = docOf(documents, 'component', component);
+  if (!doc) return documents;
+  const body: InstanceNode = {
+    kind: 'instance',
+    place: { parent: null, order: 'a0' },
+    component,
+    values: {},
+    style: {},
+  };
+  return documents.with({
+    id: `tried-${component}`,
+    kind: 'page',
+    format: FORMAT,
+    name: doc.name,
+    path,
+    title: text(doc.name),
+    description: text(''),
+    draft: true,
+    entries: null,
+    former: {},
+    nodes: { tried: body },
+  });
 }
 
 const SCRIPT = /^\/files\/[0-9a-f]{16}\.js$/;

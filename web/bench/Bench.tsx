@@ -35,6 +35,7 @@ import { writtenRule } from '../ledger/style/lit-rule';
 import { BesidePane } from './panes/BesidePane';
 import { Columns } from './panes/Columns';
 import { EarlierPane } from './panes/EarlierPane';
+import { TryPane } from './try/TryPane';
 import { LeftSide } from './panes/LeftSide';
 import { OpenPane } from './panes/OpenPane';
 import { SelectionSaid } from './SelectionSaid';
@@ -64,20 +65,33 @@ function WithinBench(): ReactNode {
   const sync = useSync();
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
-  const { beside, earlier, folded, guides, strip, zoom, layout, selection, tab, lit, tracing } =
-    useBench(
-      'beside',
-      'earlier',
-      'folded',
-      'guides',
-      'strip',
-      'zoom',
-      'layout',
-      'selection',
-      'tab',
-      'lit',
-      'tracing',
-    );
+  const {
+    beside,
+    earlier,
+    trying,
+    folded,
+    guides,
+    strip,
+    zoom,
+    layout,
+    selection,
+    tab,
+    lit,
+    tracing,
+  } = useBench(
+    'beside',
+    'earlier',
+    'trying',
+    'folded',
+    'guides',
+    'strip',
+    'zoom',
+    'layout',
+    'selection',
+    'tab',
+    'lit',
+    'tracing',
+  );
   const doc = treeDocOf(documents, id);
   const { entries, entry, onEntry } = useEntries(doc);
   const selected = useSelected(id, entry);
@@ -145,11 +159,13 @@ function WithinBench(): ReactNode {
               earlier={earlier}
               entry={outlined.id === doc.id ? entry : undefined}
             />
+          ) : trying ? (
+            <TryPane key={doc.id + (entry?.id ?? '')} doc={doc} entry={entry} />
           ) : definition ? (
             <BesidePane definition={definition} />
           ) : null
         }
-        edited={isLookingBack ? 'neither' : isEdited ? 'definition' : 'page'}
+        edited={isLookingBack ? 'neither' : trying ? 'page' : isEdited ? 'definition' : 'page'}
         ledger={
           <div className={layout.ledger ? 'bench-ledger beside' : 'bench-ledger'}>
             <div className="ledger-line">

@@ -10,7 +10,9 @@ const ADDED =
   '[contenteditable]{outline:none;cursor:text}[data-sormet-waiting]{outline:1px dashed;outline-offset:1px}' +
   '[data-sormet-place]{display:block;min-width:120px;min-height:44px;padding:12px 14px;outline:1px dashed #4a5560;' +
   'outline-offset:-1px;background:#4a55600f;color:#4a5560;font:14px/20px sans-serif;text-align:left}' +
-  '[data-sormet-place]::before{content:attr(data-sormet-place)}';
+  '[data-sormet-place]::before{content:attr(data-sormet-place)}' +
+  // What opens only when something is pressed is worked on where it stands (HTML Living Standard, 15.3.3: hidden unless open).
+  'dialog:not([open]){display:block;position:static;margin-block:12px}';
 
 /** The attribute of an element that is held in states, with their names. */
 export const HELD = 'data-sormet-held';

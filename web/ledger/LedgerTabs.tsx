@@ -71,6 +71,6 @@ function summaryOf({ node, component }: Selected): string {
   if (node.kind !== 'instance' || !component) return '';
   const all = Object.keys(component.properties);
   const given = all.flatMap((id) => own(node.values, id) ?? []);
-  const set = given.filter(({ is }) => is === 'value').length;
+  const set = given.filter(({ is }) => is === 'value' || is === 'acts').length;
   return `${all.length - given.length} default, ${set} set here, ${given.length - set} bound`;
 }

@@ -8,6 +8,7 @@ import {
   newId,
   own,
   pointer,
+  type Acts,
   type ComponentDoc,
   type Documents,
   type Property,
@@ -87,7 +88,12 @@ export function PropertyRow({
   const worked = source?.is === 'expression' ? source : undefined;
   const byItself = isMade(made.default);
   const isVaried = saidByVariant(selected.picked, id, control) !== undefined;
-  const winner = set || around ? 'set' : bound || lifted || worked ? 'bound' : 'default';
+  const winner =
+    set || around || source?.is === 'acts'
+      ? 'set'
+      : bound || lifted || worked
+        ? 'bound'
+        : 'default';
   return (
     <tr ref={target.ref} className={target.isOver ? 'takes-field' : undefined}>
       {rows === undefined ? null : <GroupCell label={group} rows={rows} />}
@@ -119,6 +125,8 @@ export function PropertyRow({
         <div className="cell-with-actions">
           {isLoose && !set && !around ? (
             <span className="cell-words quiet">nothing is connected to it</span>
+          ) : made.type.kind === 'action' ? (
+            <ActionGiven label={made.label} acts={source?.is === 'acts' ? source.acts : {}} />
           ) : byItself && !set && !around ? (
             <span className="cell-words quiet">{madeWords(made.default)} in the definition</span>
           ) : (
@@ -186,7 +194,7 @@ export function PropertyRow({
           <span className="cell-words quiet">typed values only</span>
         ) : (
           <div className="bound-with">
-            {worked ? null : (
+            {worked || made.type.kind === 'action' ? null : (
               <BoundTo
                 label={made.label}
                 fields={() => fittingFields(documents, doc, id, made.type)}
@@ -207,7 +215,7 @@ export function PropertyRow({
                 wanted={made.type}
                 source={bound}
               />
-            ) : bound ? null : (
+            ) : bound || made.type.kind === 'action' ? null : (
               <WorkedOut
                 label={made.label}
                 doc={doc}
@@ -238,6 +246,22 @@ export function PropertyRow({
         </span>
       </td>
     </tr>
+  );
+}
+
+/** How much an action is given to do here; what that is stands under acts. */
+function ActionGiven({ label, acts }: { label: string; acts: Acts }): ReactNode {
+  const dispatch = useAppDispatch();
+  const many = Object.keys(acts).length;
+  return (
+    <button
+      type="button"
+      className="as-link"
+      aria-label={`${label}: what is done`}
+      onClick={() => dispatch(benchActions.setTab('acts'))}
+    >
+      {many === 0 ? 'say what is done' : count(many, 'act')}
+    </button>
   );
 }
 

@@ -55,6 +55,8 @@ export interface BenchState {
   readonly beside: string | null;
   /** An earlier version of what is open that lies beside it. */
   readonly earlier: Earlier | null;
+  /** Whether what is open is tried beside it, as visitors use it. */
+  readonly trying: boolean;
   readonly width: Width;
   readonly tab: LedgerTab;
   /** The rule that typing in the style ledger goes to; `null` is the nearest: here. */
@@ -104,6 +106,7 @@ const initialState: BenchState = {
   selection: null,
   beside: null,
   earlier: null,
+  trying: false,
   width: 'base',
   tab: 'values',
   lit: null,
@@ -217,10 +220,15 @@ export const benchSlice = createSlice({
     openBeside(state, { payload }: PayloadAction<string | null>) {
       state.beside = payload;
       state.earlier = null;
+      state.trying = false;
       if (payload === null && state.selection?.doc !== undefined) state.lit = null;
     },
     lookBack(state, { payload }: PayloadAction<Earlier | null>) {
       state.earlier = payload;
+    },
+    tryIt(state, { payload }: PayloadAction<boolean>) {
+      state.trying = payload;
+      if (payload) state.earlier = null;
     },
     setWidth(state, { payload }: PayloadAction<Width>) {
       state.width = payload;

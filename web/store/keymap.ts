@@ -73,6 +73,12 @@ export const SINGLE_KEYS = [
     words: 'preview the page as visitors see it, and back',
   },
   {
+    does: 'try',
+    about: 'what is seen',
+    key: 't',
+    words: 'try what is open beside it, as visitors use it, with a list of what happens; and back',
+  },
+  {
     does: 'guides',
     about: 'what is seen',
     key: 'k',

@@ -17,7 +17,7 @@ export function useViews({
   const { documents } = useDerived();
   const dispatch = useAppDispatch();
   const single = useSingleKeys();
-  const { width, folded, guides } = useBench('width', 'folded', 'guides');
+  const { width, folded, guides, trying } = useBench('width', 'folded', 'guides', 'trying');
   const layout = useLayout();
   const widths = widthsOf(documents.site);
   const stepWidth = (by: number) => {
@@ -34,6 +34,9 @@ export function useViews({
   };
   return [
     single('preview', 'the bench', 'preview', onPreview),
+    single('try', 'the bench', trying ? 'try no more' : 'try it beside', () =>
+      dispatch(benchActions.tryIt(!trying)),
+    ),
     single('guides', 'the bench', guides ? 'hide the guides' : 'show the guides', () =>
       dispatch(benchActions.showGuides(!guides)),
     ),

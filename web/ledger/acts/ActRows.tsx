@@ -61,6 +61,7 @@ export function ActRows({
         return (
           <ActRow
             key={id}
+            when={label}
             cell={cell}
             number={number}
             isInner={before !== ''}
@@ -105,6 +106,7 @@ interface Cell {
 }
 
 function ActRow({
+  when,
   cell,
   number,
   isInner,
@@ -112,6 +114,8 @@ function ActRow({
   onLater,
   onTake,
 }: {
+  /** When it is done, in words. */
+  when: string;
   cell: Cell;
   number: string;
   isInner: boolean;
@@ -196,7 +200,7 @@ function ActRow({
             </td>
           </tr>
           <ActRows
-            label={label}
+            label={when}
             doc={doc}
             node={node}
             of={`${cell.of} failing`}

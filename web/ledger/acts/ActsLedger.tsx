@@ -26,13 +26,12 @@ import { HAPPENING_WORDS, whenWords } from './act-words';
 import './acts.css';
 
 const HEADS = [
-  { name: 'When' },
-  { unseen: 'Number' },
-  'Do',
-  { name: 'What', width: 'wide' },
-  { name: 'To', width: 'wide' },
-  { name: 'Only when', width: 'wide' },
-  { unseen: 'Further' },
+  { name: 'When', width: 'act-when' },
+  { name: 'Do', width: 'act-does' },
+  { name: 'What', width: 'act-what' },
+  { name: 'To', width: 'act-what' },
+  { name: 'Only when', width: 'act-only' },
+  { unseen: 'Further', width: 'act-further' },
 ];
 
 /** What happens to something, and what is done then. Nothing runs on the canvas: the preview does. */
@@ -67,6 +66,7 @@ const OFFERED: readonly Happening[] = [
   'view',
   'time',
   'swipe',
+  'begin',
 ];
 
 function WhensOf({ doc, id, node }: { doc: TreeDoc; id: NodeId; node: ElementNode }): ReactNode {
@@ -84,9 +84,7 @@ function WhensOf({ doc, id, node }: { doc: TreeDoc; id: NodeId; node: ElementNod
         return (
           <tbody key={when}>
             <tr className="act-head">
-              <th scope="rowgroup" colSpan={2}>
-                {words}
-              </th>
+              <th scope="rowgroup">{words}</th>
               <td colSpan={4}>
                 <WhenDetails
                   when={head}
@@ -120,7 +118,7 @@ function WhensOf({ doc, id, node }: { doc: TreeDoc; id: NodeId; node: ElementNod
       })}
       <tbody>
         <tr>
-          <th scope="row" colSpan={2} className="quiet">
+          <th scope="row" className="quiet">
             when …
           </th>
           <td className="cell" colSpan={5}>
@@ -246,7 +244,7 @@ function GivenActions({
               <th scope="rowgroup" colSpan={2}>
                 {made.label}
               </th>
-              <td colSpan={5} className="quiet">
+              <td colSpan={4} className="quiet">
                 {source?.is === 'property'
                   ? 'given by whoever places this definition'
                   : source
@@ -304,7 +302,7 @@ function ByDefault({ component, node }: { component: ComponentDoc; node: NodeId 
             <th scope="rowgroup" colSpan={2}>
               {made.label}
             </th>
-            <td colSpan={5} className="quiet">
+            <td colSpan={4} className="quiet">
               where an instance gives nothing
             </td>
           </tr>

@@ -21,6 +21,7 @@ export const HAPPENING_WORDS: Readonly<Record<Happening, string>> = {
   view: 'in view',
   time: 'after a time',
   swipe: 'swiped',
+  begin: 'as the page opens',
 };
 
 /** What each act does, as it is chosen. */

@@ -1,15 +1,16 @@
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Button } from 'antd';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { docOf, pathOf } from '@sormet/core/model';
 import { widthsOf, type Width } from '@sormet/core/style';
 import { useApp, useSite } from '../../store/store';
-import { doneBy } from '../../store/keymap';
+import { useTold } from '../../frame/use-told';
+import { useEntries } from '../../bench/use-entries';
 import { useDerived, useSync } from '../../site/SiteProvider';
 import { useTitle } from '../../parts/use-title';
 import { useSummary } from '../../site/use-summary';
 import type { PreviewedFrom } from '../../store/previewed-from';
+import { usePreviewKeys } from './use-preview-keys';
 import './PreviewScreen.css';
 import '../screens.css';
 
@@ -32,14 +33,21 @@ export function PreviewScreen(): ReactNode {
       `/sites/${sync.site}/bench/${pageId}${from?.bench ?? (entry ? `?entry=${entry.id}` : '')}`,
     );
   useTitle(page ? `Preview of ${page.path}` : 'Preview', documents.site.name);
-  useHotkeys(
-    '*',
-    (event) => {
-      if (event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.key === 'Escape' || doneBy(keymap, event.key) === 'preview') back();
-    },
-    [keymap, back],
-  );
+  const frame = useRef<HTMLIFrameElement>(null);
+  const widths = widthsOf(documents.site);
+  const stepWidth = (by: number) => {
+    const next = widths[widths.findIndex(({ id }) => id === width) + by];
+    if (next) setWidth(next.id);
+  };
+  const { onEntry } = useEntries(page);
+  const press = usePreviewKeys(keymap, {
+    preview: back,
+    narrower: () => stepWidth(1),
+    wider: () => stepWidth(-1),
+    'entry before': () => onEntry(-1),
+    'entry after': () => onEntry(1),
+  });
+  useTold(frame, () => undefined, press);
   if (!page || !summary)
     return (
       <main className="page-narrow">
@@ -48,7 +56,7 @@ export function PreviewScreen(): ReactNode {
       </main>
     );
   const path = pathOf(page, entry);
-  const max = widthsOf(documents.site).find(({ id }) => id === width)?.max ?? Infinity;
+  const max = widths.find(({ id }) => id === width)?.max ?? Infinity;
   return (
     <div className="frame">
       <header className="bar">
@@ -56,7 +64,7 @@ export function PreviewScreen(): ReactNode {
         <code>{path}</code>
         {page.draft ? <span className="quiet">a draft: it is not published</span> : null}
         <div className="bar-widths" role="radiogroup" aria-label="Width">
-          {widthsOf(documents.site).map(({ id, max: each }) => (
+          {widths.map(({ id, max: each }) => (
             <button
               key={id}
               type="button"
@@ -79,6 +87,7 @@ export function PreviewScreen(): ReactNode {
         </p>
       ) : (
         <iframe
+          ref={frame}
           key={revision}
           className="preview-frame"
           title={`Preview of ${path}`}
