@@ -1,4 +1,5 @@
 import { app } from './app';
+import { behaviour } from './behaviour';
 import { canvas } from './canvas';
 import { csv } from './csv';
 import { entries } from './entries';
@@ -29,6 +30,7 @@ const BENCHMARKS: Record<string, () => Report | Promise<Report>> = {
   strip,
   csv,
   entries,
+  behaviour,
 };
 
 const args = process.argv.slice(2);

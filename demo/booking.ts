@@ -3,6 +3,7 @@ import {
   ordersFor,
   text,
   type Acts,
+  type ComponentDoc,
   type Literal,
   type SetAct,
   type Source,
@@ -54,7 +55,7 @@ const PRESSED: Acts = {
 };
 
 /** A button that does something which takes a while, and may fail. */
-export const booking = component(
+const drawn = component(
   'booking',
   'Fittings/Booking button',
   {
@@ -68,6 +69,7 @@ export const booking = component(
     }),
     children: [
       {
+        id: 'booking-button',
         tag: 'button',
         name: 'Button',
         attributes: { type: text('button') },
@@ -121,5 +123,48 @@ export const booking = component(
     },
     'booking-now': { label: 'Now', byDefault: now('idle'), type: NOW, state: {} },
     'booking-said': { label: 'Answer', byDefault: text(''), state: {} },
+  },
+);
+
+/** While it waits its button is paler; its states stand beside each other as its variants. */
+export const booking: ComponentDoc = {
+  ...drawn,
+  properties: {
+    ...drawn.properties,
+    'booking-now': { ...drawn.properties['booking-now']!, axis: true },
+  },
+  rules: {
+    'booking-pale': {
+      order: 'a0',
+      when: { axes: { 'booking-now': 'booking-waiting' } },
+      patch: { 'booking-button': { style: styled({ opacity: '0.75' }) } },
+    },
+  },
+};
+
+/** A section that books a bench: what the button inside does is its own to give. */
+export const keepBench = component(
+  'keep-bench',
+  'Sections/Keep a bench',
+  {
+    tag: 'section',
+    name: 'Keep a bench',
+    shared: on('wide', 'room', 'room-less'),
+    children: [
+      { tag: 'h2', name: 'Heading', text: property('keep-heading') },
+      { tag: 'p', name: 'Text', text: property('keep-text') },
+      { component: 'booking', values: { 'booking-does': property('keep-does') } },
+    ],
+  },
+  {
+    'keep-heading': { label: 'Heading', byDefault: text('A bench for this evening') },
+    'keep-text': {
+      label: 'Text',
+      byDefault: text('Come without booking, or keep a bench free for two hours.'),
+    },
+    'keep-does': {
+      label: 'What the button does',
+      byDefault: literal({ type: 'action', value: null }),
+    },
   },
 );

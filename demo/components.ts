@@ -8,7 +8,7 @@ import {
   type Source,
 } from '@sormet/core/model';
 import { keyFor } from '@sormet/core/edit';
-import { booking } from './booking';
+import { booking, keepBench } from './booking';
 import { HOURS } from './content/mender-cards';
 import { hoursList, HOURS_TYPE } from './hours';
 import { questions } from './questions';
@@ -748,5 +748,6 @@ export const components: readonly ComponentDoc[] = [
   step,
   notice,
   booking,
+  keepBench,
   offered(questions),
 ];

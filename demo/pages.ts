@@ -294,20 +294,7 @@ export const pages: readonly PageDoc[] = [
           ],
         },
       },
-      {
-        tag: 'section',
-        name: 'A bench of your own',
-        shared: plainSection,
-        children: [
-          { tag: 'h2', name: 'Heading', text: 'A bench for this evening' },
-          {
-            tag: 'p',
-            name: 'Text',
-            text: 'Come without booking, or keep a bench free for two hours.',
-          },
-          { component: 'booking', values: { 'booking-does': bookHere } },
-        ],
-      },
+      { component: 'keep-bench', values: { 'keep-does': bookHere } },
       { component: 'join-band', values: { 'join-heading': text('This shed is looking for you') } },
     ],
   }),

@@ -304,6 +304,14 @@ test.describe('at the bench', () => {
       },
       s: () =>
         expect(page.getByRole('tab', { name: 'Style' })).toHaveAttribute('aria-selected', 'true'),
+      a: () =>
+        expect(page.getByRole('tab', { name: 'Acts' })).toHaveAttribute('aria-selected', 'true'),
+      t: async () => {
+        const trying = page.getByRole('region', { name: 'Try' });
+        await expect(trying.locator('iframe')).toBeVisible();
+        await press('t');
+        await expect(trying).toBeHidden();
+      },
       h: () =>
         expect(page.getByRole('tab', { name: 'History' })).toHaveAttribute('aria-selected', 'true'),
       v: () =>
@@ -334,7 +342,7 @@ test.describe('at the bench', () => {
     await press('Escape');
     await expect(dialog('Keys')).toBeHidden();
     // One right after the other: a dialog that has just been closed is no longer in the way.
-    for (const key of '? g x i z k m , . ] [ o l s h v e d w u b p'.split(' ')) {
+    for (const key of '? g x i z k m , . ] [ o l s a h t v e d w u b p'.split(' ')) {
       await press(key);
       await tries[key]!();
       tried.add(key);

@@ -58,7 +58,7 @@ export class BenchHand {
     });
   }
 
-  async tab(name: 'Values' | 'Style' | 'History'): Promise<void> {
+  async tab(name: 'Values' | 'Style' | 'Acts' | 'History'): Promise<void> {
     await this.page.getByRole('tab', { name }).click();
   }
 

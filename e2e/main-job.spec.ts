@@ -163,8 +163,7 @@ test('one section is made reusable, exposed, bound and published', async ({ page
     await bench.go('place shed intro');
     await expect(canvas.locator('[contenteditable]')).toBeVisible();
     await page.keyboard.press('Escape');
-    await page.keyboard.press('Alt+ArrowUp');
-    await page.keyboard.press('Alt+ArrowUp');
+    for (let up = 0; up < 3; up += 1) await page.keyboard.press('Alt+ArrowUp');
     await page.getByRole('button', { name: 'what fits' }).click();
     const offers = page.getByRole('group', { name: 'What fits' });
     await expect(offers.locator('.fit')).toHaveCount(5);

@@ -38,6 +38,10 @@ const OTHERS: Readonly<Record<string, string>> = {
   input: 'inline-block',
   select: 'inline-block',
   textarea: 'inline-block',
+  progress: 'inline-block',
+  meter: 'inline-block',
+  // Only what is open is laid out, as a block (15.3.3).
+  dialog: 'none',
 };
 
 /** How a tag is laid out where nothing is said (HTML, 15.3: the style sheet of the user agent). */

@@ -106,6 +106,8 @@ describe('whom the style of a tag reaches', () => {
         strong: { elements: 1, pages: 0 },
         // What the list of sessions would show if there were none.
         li: { elements: 1, pages: 0 },
+        // What a booking says once it was answered, and what turns until then.
+        p: { elements: 1, pages: 0 },
         // On the first page of the sessions there is none before.
         a: { elements: 1, pages: 0 },
       };

@@ -247,7 +247,7 @@ class ActingWriter {
   ): string {
     const tag = rich === 'blocks' ? 'div' : 'span';
     const isHidden = hidden.length > 0 ? this.hidden(hidden, varying) : '';
-    return `<${tag}${isHidden} data-sormet-words data-sormet-vary="${escapeAttribute(JSON.stringify(varying))}">${html}</${tag}>`;
+    return `<${tag}${isHidden} data-sormet-words="" data-sormet-vary="${escapeAttribute(JSON.stringify(varying))}">${html}</${tag}>`;
   }
 
   /** An attribute as it is written. Words of a visitor stand in words alone: never in an address. */
@@ -271,7 +271,7 @@ class ActingWriter {
     if (PRESSED_TAGS.has(tag) || !whens.some(({ when }) => when.on === 'press')) return acts;
     this.isPressed = true;
     const role = BUTTON_TAGS.has(tag) && !has('role') ? ' role="button"' : '';
-    return `${acts} data-sormet-press${role}${has('tabindex') ? '' : ' tabindex="0"'}`;
+    return `${acts} data-sormet-press=""${role}${has('tabindex') ? '' : ' tabindex="0"'}`;
   }
 }
 

@@ -38,6 +38,7 @@ import {
   itemScope,
   onLeaf,
   rootScope,
+  type Holding,
   type Picks,
   sameFill,
   sameLeaf,
@@ -62,6 +63,7 @@ export type Made = { nodes: number };
  * The tree that a linked document shows, sharing with `before` every node that did not change.
  * @param page the entry, on pages made from entries
  * @param picks in which of its variants a definition is looked at
+ * @param holding states that are held; `before` was built with the same
  */
 export function build(
   linked: Linked,
@@ -70,9 +72,10 @@ export function build(
   before?: Built,
   made: Made = { nodes: 0 },
   picks?: Picks,
+  holding?: Holding,
 ): Built {
   const old = before?.linked.doc === linked.doc ? before : undefined;
-  const scope = rootScope(linked, data, page, old?.scope, picks);
+  const scope = rootScope(linked, data, page, old?.scope, picks, undefined, undefined, holding);
   if (old && old.linked === linked && old.scope === scope) return old;
   const root = new Builder(made).node(linked.root, scope, NO_OUTER, old?.root ?? undefined);
   return { linked, scope, root };

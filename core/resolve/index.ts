@@ -18,3 +18,4 @@ export { everywhere, type Site, type Somewhere } from './everywhere';
 export { linkedNode, standingAt, type Standing } from './scope-at';
 export { escapeAttribute, escapeText } from './escape';
 export { groundOf } from './ground';
+export { foldsIn, heardOf, type Heard } from './heard';

@@ -22,6 +22,7 @@ import {
   type TreeNode,
 } from '../model';
 import { headingLevel } from './fragments';
+import { foldsIn, heardOf } from './heard';
 import type {
   Linked,
   LinkedAttribute,
@@ -48,6 +49,7 @@ export class LinkPass {
   /** Which nodes were looked at, whether or not something came of it. */
   private readonly looked = new Set<NodeId>();
   private below: ReadonlyMap<NodeId, LinkedText['below']> | undefined;
+  private folds: ReturnType<typeof foldsIn> | undefined;
 
   /**
    * @param nodes the linked nodes of an earlier state, brought up to date in place: only the linker holds them
@@ -147,7 +149,7 @@ export class LinkPass {
     node: Stored<'element'>,
     patches: readonly NodePatch[],
   ): readonly LinkedAttribute[] {
-    return namesIn(node.attributes, patches, 'attributes').flatMap((name) => {
+    const said = namesIn(node.attributes, patches, 'attributes').flatMap((name) => {
       const type = attributeType(node.tag, name);
       if (!type) return [];
       const given = varied(own(node.attributes, name), patches, (patch) =>
@@ -155,6 +157,10 @@ export class LinkPass {
       );
       return [{ name, type, ...given }];
     });
+    const heard = node.whens && heardOf(this.doc, node, (this.folds ??= foldsIn(this.doc)));
+    if (!heard || said.some(({ name }) => name === heard.name)) return said;
+    const source: Source = { is: 'property', property: heard.property };
+    return [...said, { name: heard.name, type: TEXT, source, byRules: [] }];
   }
 
   private text(id: NodeId, { text, rich, shown: stored }: Stored<'text'>): LinkedNode {

@@ -12,6 +12,7 @@ import {
   type TreeDoc,
   type TreeNode,
 } from '../model';
+import { foldsIn } from './heard';
 import { dividedIn, LinkPass } from './link-pass';
 import { doesSomething, targetsIn } from './targets';
 import type { Linked, LinkedNode } from './linked';
@@ -122,6 +123,7 @@ export class Linker {
       return undefined;
     const tree = doc.nodes;
     if (movesHeadings(source.nodes, tree, { changed, removed })) return undefined;
+    if (folding(source) !== folding(doc)) return undefined;
     const stale = new Set<NodeId>();
     const mark = (id: NodeId | null) => {
       for (let at = id; at !== null && own(tree, at) && !stale.has(at); at = tree[at]!.place.parent)
@@ -160,6 +162,11 @@ export class Linker {
     const ids = same ? before.keys() : Object.values(doc.nodes).map(componentOf);
     for (const id of ids) if (id !== undefined) definitions.set(id, this.find(id));
   }
+}
+
+/** By which states something is shown, as one text: what changes them is heard as what unfolds it. */
+function folding(doc: TreeDoc): string {
+  return [...foldsIn(doc)].sort().join();
 }
 
 /** Whether a change may move headings before or behind rich text, or make them others: that counts its own from theirs. */

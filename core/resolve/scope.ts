@@ -1,5 +1,6 @@
 import {
   isMade,
+  literal,
   own,
   pathOf,
   type DocId,
@@ -9,6 +10,7 @@ import {
   type PropertyId,
   type SlotId,
   type TreeDoc,
+  type Typed,
 } from '../model';
 import {
   bareNames,
@@ -69,6 +71,8 @@ export interface Scope extends Names {
   readonly depth: number;
   /** The elements of its document to which acts do something, each with the repeats that it stands in. */
   readonly targets: Linked['targets'];
+  /** The states of instances of its document that are held. */
+  readonly held: Holding['instances'];
   /** Whether what a visitor may change is told from what stays: where a page is written that has states. */
   readonly acting: boolean;
 }
@@ -78,6 +82,15 @@ const NOTHING = Object.freeze({});
 /** Options of a definition's axes, by axis: in which of its variants it is looked at. */
 export type Picks = Readonly<Record<PropertyId, string>>;
 
+/** States as they are held while a document is looked at: of the definition that is opened, and of instances in its own tree. */
+export interface Holding {
+  readonly own: Readonly<Record<PropertyId, Typed>>;
+  readonly instances: Readonly<Record<NodeId, Readonly<Record<PropertyId, Typed>>>>;
+}
+
+/** That nothing is held. */
+export const NOTHING_HELD: Holding = Object.freeze({ own: NOTHING, instances: NOTHING });
+
 /** The data of a site as a document reads it: a page may be in a language of its own. */
 export function dataFor(doc: TreeDoc, site: Data): Data {
   return doc.kind === 'page' && doc.language !== undefined ? site.inLanguage(doc.language) : site;
@@ -86,6 +99,7 @@ export function dataFor(doc: TreeDoc, site: Data): Data {
 /**
  * The scope of a document that is opened by itself: a page (with the entry it is made for) or a definition with its defaults.
  * @param picks options that axes have in the place of their defaults
+ * @param holding states that are held, its own and those of instances in it
  */
 export function rootScope(
   linked: Linked,
@@ -95,11 +109,14 @@ export function rootScope(
   picks: Picks = NOTHING,
   leaf: Names['leaf'] = leafFor(linked, page),
   acting = false,
+  holding = NOTHING_HELD,
 ): Scope {
   const data = dataFor(linked.source, site);
   const names = bareNames(data);
   const self = () => scope;
   const properties = valuesOf(linked, data, names, self, (id, property, byDefault) => {
+    const held = own(holding.own, id);
+    if (held) return evaluate(literal(held), property.type, names);
     const option = own(picks, id);
     if (option === undefined) return byDefault;
     return evaluate({ is: 'value', type: 'choice', value: option }, property.type, names);
@@ -116,6 +133,7 @@ export function rootScope(
     within: { parent: null, node: '', doc: linked.doc },
     depth: 0,
     targets: linked.targets,
+    held: holding.instances,
     acting,
   };
   return before ? sameOrNew(before, scope) : scope;
@@ -140,12 +158,15 @@ function listsOf({ divided }: Linked, scope: () => Names): Names['lists'] {
 /** The scope inside an instance: its properties worked out where it stands, its slots filled from there. */
 export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope): Scope {
   const self = () => inner;
+  const heldHere = own(scope.held, node.id);
   const properties = valuesOf(
     node.component,
     scope.data,
     scope,
     self,
     (id, property, byDefault) => {
+      const held = heldHere && own(heldHere, id);
+      if (held) return evaluate(literal(held), property.type, scope);
       const value = own(node.values, id);
       const given = value ? variedAt(value, property.type, scope, byDefault) : byDefault;
       return scope.acting ? changedByVisitors(node.component.doc, id, property, given) : given;
@@ -170,6 +191,7 @@ export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope
     within: { parent: scope.within, node: node.id, doc: node.component.doc },
     depth: scope.depth,
     targets: node.component.targets,
+    held: NOTHING,
     acting: scope.acting,
   };
   return before ? sameOrNew(before, inner) : inner;

@@ -1,3 +1,4 @@
+export * from './as-seen';
 export * from './means';
 export * from './small-site';
 export * from './written-out';

@@ -81,7 +81,7 @@ test('a release goes live whole, and every address answers with what the compile
 });
 
 test('pages carry a policy, pictures one under which nothing runs', async () => {
-  const { headers, text: html } = await published('/sheds/millgate');
+  const { headers, text: html } = await published('/guides');
   expect(headers['content-security-policy']).toContain("object-src 'none'");
   const picture = /\/files\/[0-9a-f]+\.svg/.exec((await published('/')).text)![0];
   expect((await published(picture).expect(200)).headers['content-security-policy']).toContain(

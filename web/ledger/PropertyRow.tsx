@@ -19,6 +19,8 @@ import {
 } from '@sormet/core/model';
 import { unconnected } from '@sormet/core/edit';
 import type { Known } from '@sormet/core/value';
+import { heldChoices } from './states/held-values';
+import { HoldCell } from './states/HoldCell';
 import { RefusedMark, useRefused } from '../site/RefusedMark';
 import { useDerived, useSync } from '../site/SiteProvider';
 import { fieldLabel, fittingFields } from '../values/fields';
@@ -232,7 +234,17 @@ export function PropertyRow({
       </td>
       <td className="cell shows">
         <span className="shows-row">
-          <ShowValue documents={documents} value={shows} type={made.type} />
+          {made.state && heldChoices(documents, made).length > 0 ? (
+            <HoldCell
+              doc={doc.id}
+              node={id}
+              property={property}
+              made={made}
+              first={shows === null ? 'nothing' : valueWords(documents, shows as Typed, made.type)}
+            />
+          ) : (
+            <ShowValue documents={documents} value={shows} type={made.type} />
+          )}
           <span className="origin">
             {made.required && shows === null ? (
               <span className="needed">needs a value</span>

@@ -1,6 +1,13 @@
 import { Documents, treeDocOf, type EntryDoc, type Moment } from '@sormet/core/model';
 import { Reach } from '@sormet/core/reach';
-import { build, Linker, type Built, type Picks } from '@sormet/core/resolve';
+import {
+  build,
+  Linker,
+  NOTHING_HELD,
+  type Built,
+  type Holding,
+  type Picks,
+} from '@sormet/core/resolve';
 import { dataOf, dataWithDrafts, type Data } from '@sormet/core/value';
 
 /** What is worked out from the documents and brought up to date with them. */
@@ -12,7 +19,12 @@ export interface Derived {
   readonly reach: Reach;
   readonly linker: Linker;
   /** A document as it shows, for an entry where it is made from entries; worked out once for each state. */
-  readonly builtOf: (doc: string, entry: EntryDoc | undefined, picks?: Picks) => Built | undefined;
+  readonly builtOf: (
+    doc: string,
+    entry: EntryDoc | undefined,
+    picks?: Picks,
+    holding?: Holding,
+  ) => Built | undefined;
 }
 
 /** How many trees are kept to be brought up to date. */
@@ -39,7 +51,8 @@ export class Deriving {
       withDrafts: () => this.draftsOf(documents, at),
       reach: this.reach,
       linker: this.linker,
-      builtOf: (doc, entry, picks) => this.builtOf(documents, data, doc, entry, picks),
+      builtOf: (doc, entry, picks, holding) =>
+        this.builtOf(documents, data, doc, entry, picks, holding),
     };
     return this.last;
   }
@@ -60,9 +73,11 @@ export class Deriving {
     doc: string,
     entry: EntryDoc | undefined,
     picks: Picks = {},
+    holding: Holding = NOTHING_HELD,
   ): Built | undefined {
     if (!treeDocOf(documents, doc)) return undefined;
-    const key = JSON.stringify([doc, entry?.id, Object.entries(picks).sort()]);
+    const held = holding === NOTHING_HELD ? undefined : holding;
+    const key = JSON.stringify([doc, entry?.id, Object.entries(picks).sort(), held]);
     const kept = this.trees.get(key);
     if (kept?.documents === documents && kept.data === data && kept.built.scope.page === entry) {
       this.trees.delete(key);
@@ -76,6 +91,7 @@ export class Deriving {
       kept?.built,
       undefined,
       picks,
+      holding,
     );
     // What was asked for longest ago goes first.
     this.trees.delete(key);

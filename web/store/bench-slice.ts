@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { newId, type State } from '@sormet/core/model';
+import { newId, type State, type Typed } from '@sormet/core/model';
 import type { Picks } from '@sormet/core/resolve';
 import type { Width } from '@sormet/core/style';
 import { keep, kept } from './kept';
@@ -13,6 +13,14 @@ export interface Selection {
   readonly slot?: string;
   /** What is looked at inside the one instance that is selected, by its address. */
   readonly inside?: string;
+}
+
+/** A state that a canvas holds: of the definition that is looked at, or of an instance in the tree of a document. */
+export interface HeldAt {
+  readonly doc: string;
+  readonly node: string | null;
+  readonly property: string;
+  readonly value: Typed;
 }
 
 /** Where what is dragged would land: so many children before it. */
@@ -55,6 +63,8 @@ export interface BenchState {
   readonly beside: string | null;
   /** An earlier version of what is open that lies beside it. */
   readonly earlier: Earlier | null;
+  /** The states that the canvases hold: looked at, and stored nowhere. */
+  readonly held: readonly HeldAt[];
   /** Whether what is open is tried beside it, as visitors use it. */
   readonly trying: boolean;
   readonly width: Width;
@@ -106,6 +116,7 @@ const initialState: BenchState = {
   selection: null,
   beside: null,
   earlier: null,
+  held: [],
   trying: false,
   width: 'base',
   tab: 'values',
@@ -225,6 +236,19 @@ export const benchSlice = createSlice({
     },
     lookBack(state, { payload }: PayloadAction<Earlier | null>) {
       state.earlier = payload;
+    },
+    hold(
+      state,
+      { payload }: PayloadAction<Omit<HeldAt, 'value'> & { readonly value: Typed | null }>,
+    ) {
+      const { doc, node, property, value } = payload;
+      const others = state.held.filter(
+        (each) => each.doc !== doc || each.node !== node || each.property !== property,
+      );
+      state.held = value === null ? others : [...others, { doc, node, property, value }];
+    },
+    letGo(state, { payload }: PayloadAction<string>) {
+      state.held = state.held.filter(({ doc }) => doc !== payload);
     },
     tryIt(state, { payload }: PayloadAction<boolean>) {
       state.trying = payload;

@@ -4,6 +4,7 @@ import { shortName } from '@sormet/core/edit';
 import { useDerived } from '../../site/SiteProvider';
 import type { Drawn } from '../../canvas/Canvas';
 import { shortReach } from '../../words';
+import { HeldHere } from '../states/HeldHere';
 import { GuidesButton } from '../guides/GuidesButton';
 import { DrawnAt } from './DrawnAt';
 import { WholeButton } from './WholeButton';
@@ -28,6 +29,7 @@ export function DefinitionHead({
     <div className="pane-head">
       <WholeButton doc={definition.id}>Definition of {shortName(definition.name)}</WholeButton>
       <span className="pane-reach">{shortReach(reach.answer(definition.id))}</span>
+      <HeldHere doc={definition.id} />
       <span className="quiet">
         <DrawnAt width={drawn.width} chosen={chosen} onChoose={onChoose} /> ·{' '}
         <ZoomField kind="definition" scale={drawn.scale} />

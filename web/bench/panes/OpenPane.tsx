@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import type { EntryDoc, TreeDoc } from '@sormet/core/model';
 import { Canvas, UNDRAWN } from '../../canvas/Canvas';
+import { HeldHere } from '../states/HeldHere';
 import { GuidesButton } from '../guides/GuidesButton';
 import { Axes } from '../variants/Axes';
 import { LaidOver } from './LaidOver';
@@ -20,6 +21,7 @@ export function OpenPane({ doc, entry }: { doc: TreeDoc; entry: EntryDoc | undef
       {doc.kind === 'page' ? (
         <div className="pane-head">
           <WholeButton doc={doc.id}>Page</WholeButton>
+          <HeldHere doc={doc.id} />
           <span className="quiet">
             <HeldTheme /> <ZoomField kind="page" scale={drawn.scale} />
           </span>

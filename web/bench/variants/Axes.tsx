@@ -4,6 +4,7 @@ import { pickedOf } from '../../ledger/style/picked';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
+import { StatesLine } from '../states/HeldHere';
 import { asLit, axesOfDefinition } from './axes-of';
 import { AxisActs } from './AxisActs';
 import { AxisRow } from './AxisRow';
@@ -30,7 +31,7 @@ export function Axes({
   const doc = definition.id;
   const lit = picks?.doc === doc ? picks.axes : {};
   const axes = axesOfDefinition(definition);
-  if (axes.length === 0) return null;
+  if (axes.length === 0) return <StatesLine definition={definition} />;
   const picked = picks?.doc === doc ? pickedOf(definition, lit, picks.rule) : undefined;
   return (
     <OrderedVariants definition={definition} axes={axes}>
@@ -72,6 +73,7 @@ export function Axes({
           {strip ? 'one variant at a time' : 'variants side by side'}
         </button>
       </div>
+      <StatesLine definition={definition} />
       {strip ? <VariantStrip definition={definition} /> : null}
     </OrderedVariants>
   );

@@ -15,6 +15,7 @@ import {
   type NodeId,
   type TreeDoc,
 } from '@sormet/core/model';
+import { foldsIn, heardOf } from '@sormet/core/resolve';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 import { HeadedTable } from '../../parts/HeadedTable';
 import { IconButton } from '../../parts/IconButton';
@@ -116,6 +117,7 @@ function WhensOf({ doc, id, node }: { doc: TreeDoc; id: NodeId; node: ElementNod
           </tbody>
         );
       })}
+      {whens.length > 0 ? <HeardRow doc={doc} node={node} /> : null}
       <tbody>
         <tr>
           <th scope="row" className="quiet">
@@ -142,6 +144,45 @@ function WhensOf({ doc, id, node }: { doc: TreeDoc; id: NodeId; node: ElementNod
       </tbody>
     </HeadedTable>
   );
+}
+
+/** What is heard of an element that does something, by whoever does not see it. */
+function HeardRow({ doc, node }: { doc: TreeDoc; node: ElementNode }): ReactNode {
+  const said = heardWords(doc, node);
+  if (said === '') return null;
+  return (
+    <tbody>
+      <tr>
+        <th scope="row">Heard</th>
+        <td colSpan={5} className="quiet">
+          {said}
+        </td>
+      </tr>
+    </tbody>
+  );
+}
+
+function heardWords(doc: TreeDoc, node: ElementNode): string {
+  const isPressed = Object.values(node.whens ?? {}).some(({ on }) => on === 'press');
+  const heard = heardOf(doc, node, foldsIn(doc));
+  const label =
+    heard && doc.kind === 'component' ? own(doc.properties, heard.property)?.label : undefined;
+  const words = [
+    isPressed && !isControl(node.tag)
+      ? `a ${node.tag} is no control: keys reach it and press it all the same, but a button would be heard as one`
+      : '',
+    label === undefined
+      ? ''
+      : heard!.name === 'aria-expanded'
+        ? `unfolded or not goes by ${label}`
+        : `pressed or not goes by ${label}`,
+  ];
+  return words.filter(Boolean).join('; ');
+}
+
+/** What HTML makes something to press of (HTML Living Standard, 6.4.2). */
+function isControl(tag: string): boolean {
+  return ['a', 'button', 'input', 'select', 'textarea', 'summary', 'label'].includes(tag);
 }
 
 const LEAST_SECONDS = 0.1;

@@ -116,7 +116,7 @@ export function PropertyLine({
         />
         {kept.asked}
       </td>
-      <td className="cell tick">
+      <td className="cell tick tight">
         <Tick
           label={`${made.label} is a state`}
           on={made.state !== undefined}
