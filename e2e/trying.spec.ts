@@ -16,7 +16,7 @@ test('a page is tried beside the bench: what was pressed, what was asked and ans
   const button = tried(page).getByRole('button', { name: 'Book a bench' });
   await button.click();
   await expect(tried(page).getByRole('progressbar', { name: 'Booking …' })).toBeVisible();
-  await expect(tried(page).getByText('Bench 1 is yours.')).toBeVisible();
+  await expect(tried(page).locator('p', { hasText: 'Bench 1 is yours.' })).toBeVisible();
   const rows = happened(page).locator('tbody tr');
   await expect(rows.nth(0)).toContainText('pressed Book a bench');
   await expect(rows.nth(1)).toContainText('Now: idle → waiting');
@@ -32,7 +32,7 @@ test('a page is tried beside the bench: what was pressed, what was asked and ans
       .click();
     await expect(rows.getByText('answered', { exact: false })).toHaveCount(times);
   }
-  await expect(tried(page).getByText('All benches are taken.')).toBeVisible();
+  await expect(tried(page).locator('p', { hasText: 'All benches are taken.' })).toBeVisible();
   await expect(tried(page).getByRole('button', { name: 'Try again' })).toBeFocused();
   await expect(rows.last()).toContainText('Answer: “All benches are taken.”');
   // Keys go on working after a press in the page.
@@ -56,17 +56,17 @@ test('the canvas holds an instance in any state and says so, and stores nothing 
   page,
 }) => {
   const bench = new BenchHand(page);
-  await page.goto('/sites/brackenfold/bench/page-shed?entry=shed-millgate');
+  await page.goto('/sites/brackenfold/bench/keep-bench');
   await page.locator('.outline-row', { hasText: 'Booking button' }).click();
   await bench.choose('Now, held at', 'failed');
-  await expect(bench.canvas.getByRole('button', { name: 'Try again' })).toBeVisible();
+  await expect(bench.definition.getByRole('button', { name: 'Try again' })).toBeVisible();
   await bench.choose('Answer, held at', 'some words');
-  await expect(bench.canvas.getByText('Words that come while it is used')).toBeVisible();
+  await expect(bench.definition.getByText('Words that come while it is used')).toBeVisible();
   const head = page.getByText('held: Booking button · Now: failed');
   await expect(head).toBeVisible();
   await page.getByRole('button', { name: 'let go' }).click();
   await expect(head).toBeHidden();
-  await expect(bench.canvas.getByRole('button', { name: 'Book a bench' })).toBeVisible();
+  await expect(bench.definition.getByRole('button', { name: 'Book a bench' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
 });
 
@@ -107,25 +107,25 @@ test('an action is written for an instance, and what a press does for an element
   const site = await ownSite(page, 'acts');
   const bench = new BenchHand(page);
   await page.goto(`${site}/bench/page-shed?entry=shed-millgate`);
-  await page.locator('.outline-row', { hasText: 'Booking button' }).click();
+  await page.locator('.outline-row', { hasText: 'Keep a bench' }).click();
   await page.keyboard.press('a');
-  await bench.choose('What it does, act 1: how it is asked', 'to read');
-  await bench.choose('What it does, then', 'wait');
-  const seconds = page.getByRole('textbox', { name: 'What it does, act 2: what' });
+  await bench.choose('What the button does, act 1: how it is asked', 'to read');
+  await bench.choose('What the button does, then', 'wait');
+  const seconds = page.getByRole('textbox', { name: 'What the button does, act 2: what' });
   await seconds.fill('0.2');
   await seconds.press('Enter');
-  await bench.choose('What it does, act 1: what it does', 'copy');
-  const words = page.getByRole('textbox', { name: 'What it does, act 1: what' });
+  await bench.choose('What the button does, act 1: what it does', 'copy');
+  const words = page.getByRole('textbox', { name: 'What the button does, act 1: what' });
   await words.fill('A bench at Millgate');
-  await page.getByRole('button', { name: 'What it does, act 1: later' }).click();
+  await page.getByRole('button', { name: 'What the button does, act 1: later' }).click();
   await bench.saved();
   await page.reload();
-  await page.locator('.outline-row', { hasText: 'Booking button' }).click();
+  await page.locator('.outline-row', { hasText: 'Keep a bench' }).click();
   await bench.tab('Acts');
   await expect(
-    page.getByRole('combobox', { name: 'What it does, act 1: what it does' }),
+    page.getByRole('combobox', { name: 'What the button does, act 1: what it does' }),
   ).toHaveText('wait');
-  await expect(page.getByRole('textbox', { name: 'What it does, act 2: what' })).toHaveValue(
-    'A bench at Millgate',
-  );
+  await expect(
+    page.getByRole('textbox', { name: 'What the button does, act 2: what' }),
+  ).toHaveValue('A bench at Millgate');
 });

@@ -8,6 +8,7 @@ import { NameRow } from './NameRow';
 import { PartRow } from './PartRow';
 import { LiftGroups } from './property/LiftGroups';
 import { TagRow } from './TagRow';
+import { HeldRows } from './states/HeldRows';
 import type { Selected } from './use-selected';
 import { useWhatFits } from './WhatFits';
 
@@ -60,6 +61,9 @@ export function ElementValues({ selected }: { selected: Selected }): ReactNode {
               row={row}
             />
           ))}
+          {selected.component ? (
+            <HeldRows doc={doc.id} node={id} component={selected.component} />
+          ) : null}
           <AddAttribute selected={selected} />
         </tbody>
       </HeadedTable>
