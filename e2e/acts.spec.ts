@@ -1,6 +1,13 @@
 import { expect, type Page } from '@playwright/test';
 import { PageCompiler } from '@sormet/core/compile';
-import { addressesOf, literal, text, type Acts, type Source } from '@sormet/core/model';
+import {
+  addressesOf,
+  literal,
+  text,
+  type Acts,
+  type ActsWhen,
+  type Source,
+} from '@sormet/core/model';
 import { Linker, prepare, type Held } from '@sormet/core/resolve';
 import type { Branch } from '@sormet/core/ready';
 import { documentsOf, loading, means, page as pageDoc } from '@sormet/core/test';
@@ -189,4 +196,144 @@ test('elements are opened, closed, focused and scrolled to; a link is followed; 
   await expect(page.getByText('Far away')).toBeFocused();
   await page.getByRole('button', { name: 'go' }).click();
   await expect(page).toHaveURL(`${HOST}/#far`);
+});
+
+test('words are copied; what the browser does not allow fails, and what is done then is done', async ({
+  page,
+  context,
+}) => {
+  const copying = doing('copy', {
+    a: {
+      order: 'a0',
+      do: 'copy',
+      words: text('A bench & "more"'),
+      failing: { b: { order: 'a0', do: 'open', node: 'fold' } },
+    },
+  });
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await open(page, [copying, fold('fold', 'Refused')]);
+  await page.evaluate(() => {
+    const written: string[] = [];
+    Object.defineProperty(navigator, 'clipboard', {
+      value: {
+        writeText: (words: string) => {
+          written.push(words);
+          document.title = words;
+          return written.length > 1 ? Promise.reject(new Error('no')) : Promise.resolve();
+        },
+      },
+    });
+  });
+  await page.getByRole('button', { name: 'copy' }).click();
+  await expect(page).toHaveTitle('A bench & "more"');
+  await expect(page.getByText('in Refused')).toBeHidden();
+  await page.getByRole('button', { name: 'copy' }).click();
+  await expect(page.getByText('in Refused')).toBeVisible();
+});
+
+/** Something that can be opened. */
+const fold = (id: string, name: string): Branch => ({
+  id,
+  tag: 'details',
+  children: [
+    { tag: 'summary', text: name },
+    { tag: 'p', text: `in ${name}` },
+  ],
+});
+
+/** An element that opens a fold when something happens to it. */
+const opening = (when: Omit<ActsWhen, 'order' | 'acts'>, id: string, more: Branch): Branch => ({
+  ...more,
+  whens: {
+    only: { ...when, order: 'a0', acts: { a: { order: 'a0', do: 'open', node: id } } },
+  },
+});
+
+test.describe('whatever happens', () => {
+  test.use({ hasTouch: true });
+
+  test('is told apart: keys, the pointer, what is changed, seen and swiped, time, and the opening of the page', async ({
+    page,
+  }) => {
+    const box = (words: string): Branch => ({ tag: 'button', text: words });
+    await open(page, [
+      opening({ on: 'begin' }, 'begun', box('begin')),
+      opening({ on: 'key', key: 'ArrowRight' }, 'keyed', box('key')),
+      opening({ on: 'enter' }, 'entered', box('enter')),
+      opening({ on: 'leave' }, 'left', box('leave')),
+      opening({ on: 'change' }, 'changed', {
+        tag: 'input',
+        attributes: { 'aria-label': text('change'), type: text('checkbox') },
+      }),
+      opening({ on: 'swipe', way: 'left' }, 'swiped', box('swipe')),
+      opening({ on: 'time', seconds: 0.3 }, 'timed', box('time')),
+      fold('begun', 'Begun'),
+      fold('keyed', 'Keyed'),
+      fold('entered', 'Entered'),
+      fold('left', 'Left'),
+      fold('changed', 'Changed'),
+      fold('swiped', 'Swiped'),
+      fold('timed', 'Timed'),
+      fold('seen', 'Seen'),
+      { tag: 'div', style: { height: { css: '3000px' } } },
+      opening({ on: 'view' }, 'seen', { tag: 'p', text: 'far away' }),
+    ]);
+    const inside = (name: string) => page.getByText(`in ${name}`);
+    await expect(inside('Begun')).toBeVisible();
+    await expect(inside('Timed')).toBeVisible();
+    await page.getByRole('button', { name: 'key' }).focus();
+    await page.keyboard.press('ArrowLeft');
+    await expect(inside('Keyed')).toBeHidden();
+    await page.keyboard.press('ArrowRight');
+    await expect(inside('Keyed')).toBeVisible();
+    await page.getByRole('button', { name: 'enter' }).hover();
+    await expect(inside('Entered')).toBeVisible();
+    await page.getByRole('button', { name: 'leave' }).hover();
+    await expect(inside('Left')).toBeHidden();
+    await page.mouse.move(5, 600);
+    await expect(inside('Left')).toBeVisible();
+    await page.getByRole('checkbox', { name: 'change' }).check();
+    await expect(inside('Changed')).toBeVisible();
+    await expect(inside('Seen')).toBeHidden();
+    await page.getByText('far away').scrollIntoViewIfNeeded();
+    await expect(inside('Seen')).toBeVisible();
+    // Touch Events (W3C), as a finger makes them.
+    const swiped = page.getByRole('button', { name: 'swipe' });
+    await swiped.scrollIntoViewIfNeeded();
+    const { x, y } = (await swiped.boundingBox())!;
+    const session = await page.context().newCDPSession(page);
+    const finger = async (way: number) => {
+      await session.send('Input.dispatchTouchEvent', {
+        type: 'touchStart',
+        touchPoints: [{ x: x + 20, y: y + 8 }],
+      });
+      await session.send('Input.dispatchTouchEvent', {
+        type: 'touchMove',
+        touchPoints: [{ x: x + 20 + way, y: y + 9 }],
+      });
+      await session.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    };
+    await finger(80);
+    await expect(inside('Swiped')).toBeHidden();
+    await finger(-80);
+    await expect(inside('Swiped')).toBeVisible();
+  });
+
+  test('nothing goes by time where less motion is asked for, or somebody is at it', async ({
+    page,
+  }) => {
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await open(page, [
+      opening({ on: 'time', seconds: 0.2 }, 'timed', { tag: 'button', text: 'time' }),
+      fold('timed', 'Timed'),
+    ]);
+    await page.waitForTimeout(900);
+    await expect(page.getByText('in Timed')).toBeHidden();
+    await page.getByRole('button', { name: 'time' }).focus();
+    await page.emulateMedia({ reducedMotion: 'no-preference' });
+    await page.waitForTimeout(900);
+    await expect(page.getByText('in Timed')).toBeHidden();
+    await page.getByRole('button', { name: 'time' }).blur();
+    await expect(page.getByText('in Timed')).toBeVisible();
+  });
 });

@@ -176,6 +176,7 @@ function every(): ComponentDoc {
   };
   Object.assign(doc.nodes['every-head']!, { chosen: { tag: read('tag') } });
   Object.assign(doc.nodes['every-there']!, { whens: ON_PRESS });
+  Object.assign(doc.nodes['every-line']!, { whens: ON_ALL });
   Object.assign(doc.nodes['every-root']!, {
     chosen: { theme: read('theme'), style: read('style') },
   });

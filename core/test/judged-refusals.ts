@@ -19,6 +19,7 @@ import {
   type Documents,
   type Property,
   type SetAct,
+  type Source,
   type Slot,
   type Times,
   type TreeNode,
@@ -704,8 +705,20 @@ function slotIsFull(refused: Refused): boolean {
   });
 }
 
-function badAttribute({ given, node }: Refused): boolean {
-  const name = tokensOf(given.refusal.path!).at(-1)!;
+function badAttribute({ given, node, tree, args }: Refused): boolean {
+  const tokens = tokensOf(given.refusal.path!);
+  // What a rule says of an element: only the edit says which attribute it is.
+  if (tokens[0] === 'rules') {
+    const element = own(tree.nodes, tokens[3]!);
+    const { control, source: said } = args as { control: Control; source: Source };
+    return (
+      element?.kind === 'element' &&
+      control.of === 'attribute' &&
+      said.is === 'value' &&
+      attributeFault(element.tag, control.name, said.value as string) !== null
+    );
+  }
+  const name = tokens.at(-1)!;
   const source = node.kind === 'element' ? node.attributes[name] : undefined;
   return (
     node.kind === 'element' &&

@@ -1,6 +1,7 @@
 import { Type } from '@sinclair/typebox';
-import { docOf, isMade, nodeIn, own, Source } from '../../model';
+import { docOf, isMade, nodeIn, own, rootOf, Source } from '../../model';
 import { say } from '../../said';
+import { givenActsRefusal } from '../acts/check-acts';
 import { exact, Id } from '../args';
 import { changeTo } from '../changes';
 import { propertyOf } from '../control';
@@ -11,9 +12,14 @@ import { componentName } from '../names';
 export const setDefault = defineEdit({
   args: Type.Object({ component: Id, property: Id, value: Source }, exact),
   run(documents, { component, property, value }) {
-    if (!propertyOf(documents, component, property)) return gone('the-property', component);
-    if (value.is !== 'value' && value.is !== 'acts' && !isMade(value))
+    const made = propertyOf(documents, component, property);
+    if (!made) return gone('the-property', component);
+    const isAction = made.type.kind === 'action';
+    if (value.is !== 'value' && !isMade(value) && !(value.is === 'acts' && isAction))
       return refuse(say('default-is-a-value'), component);
+    const { nodes } = docOf(documents, 'component', component)!;
+    const refusal = givenActsRefusal(documents, component, rootOf(nodes), value);
+    if (refusal) return refusal;
     return changeTo(documents, component, ['properties', property, 'default'], value);
   },
   told: (documents, { component, property }) => {
