@@ -81,6 +81,8 @@ async function timed(page: Page): Promise<Row[]> {
       : (['hand', 'ours'] as const)) {
       await page.goto('about:blank');
       await page.setContent(body);
+      // What tsx puts around functions that have names.
+      await page.evaluate('globalThis.__name = (made) => made');
       const took = await page.evaluate(pressedInPage, {
         script: which === 'ours' ? script!.text : null,
         presses: PRESSES,
