@@ -1,4 +1,4 @@
-import { literal, type Source } from '../model';
+import { literal, nodeIn, type Act, type Source } from '../model';
 import { asset, component, documentsOf, foldingDocs, page } from '../test';
 import { after } from '../test/after';
 import { asSeen } from '../test/as-seen';
@@ -55,7 +55,8 @@ test('what begins between two steps is that, and no act sets it there again', ()
         doc: 'folding',
         node: 'folding-to',
         when: 'press',
-        acts: {
+        gone: ['act-0'],
+        set: {
           busy: {
             order: 'a0',
             do: 'set',
@@ -80,4 +81,37 @@ test('what begins between two steps is that, and no act sets it there again', ()
   expect(html).toContain(
     'data-sormet-acts="[[&quot;press&quot;,[[&quot;s&quot;,&quot;folding.folding-now&quot;,1]]]]"',
   );
+});
+
+test('words of a state that nothing sets are there as they are, whatever else the page does', () => {
+  const [folded, folding] = foldingDocs as [(typeof foldingDocs)[0], (typeof foldingDocs)[0]];
+  const words = { ...folding.properties['folding-words']!, state: {} };
+  const documents = documentsOf(
+    folded,
+    { ...folding, properties: { ...folding.properties, 'folding-words': words } },
+    page('home', '/', { tag: 'main', children: [{ component: 'folding' }] }),
+  );
+  const template = prepare(new Linker().link(documents, 'home'), dataOf(documents));
+  const { html, does } = template.write(undefined, template.first(undefined));
+  expect(html).toContain('\uE000folding.folding-words\uE001');
+  // A mark stands in their place for the script: it has to have the part that puts them there.
+  expect(does?.more).toBe(true);
+});
+
+test('two windows that change different acts of one element leave each other’s as they are', () => {
+  const act = (value: string): Act => ({
+    order: 'a0',
+    do: 'set',
+    state: { is: 'property', property: 'folding-now' },
+    to: { value: literal({ type: 'choice', value }) },
+  });
+  const args = { doc: 'folding', node: 'folding-back', when: 'press', gone: [] };
+  const documents = after(
+    documentsOf(...foldingDocs),
+    { name: 'setActs', args: { ...args, set: { mine: act('busy') } } },
+    { name: 'setActs', args: { ...args, set: { yours: act('idle') }, gone: ['act-1'] } },
+  );
+  const node = nodeIn(documents, 'folding', 'folding-back');
+  const acts = node?.kind === 'element' ? node.whens!['press']!.acts : {};
+  expect(Object.keys(acts).sort()).toEqual(['act-0', 'mine', 'yours']);
 });

@@ -73,7 +73,8 @@ class ActingWriter {
 
   /** What of a script is needed for what was written. */
   get does(): Does {
-    return { more: this.acts.isMore, happenings: this.happens, keys: this.isPressed };
+    const more = this.acts.isMore || this.around.hasWords;
+    return { more, happenings: this.happens, keys: this.isPressed };
   }
 
   /** The number by which acts find an element in the page. */

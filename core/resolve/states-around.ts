@@ -34,6 +34,8 @@ export function hasWordsOfStates(text: string): boolean {
 /** The states around a place of a page that is written, by name, and what goes by them. */
 export class StatesAround {
   private states: ReadonlyMap<string, Around> = new Map();
+  /** Whether any of them was words: in their place stands a mark that a script has to replace. */
+  hasWords = false;
 
   constructor(private readonly run: Run) {}
 
@@ -59,6 +61,7 @@ export class StatesAround {
       const first = this.known(source);
       const value = held(name) ?? first;
       if (!values) {
+        this.hasWords = true;
         const words = value?.type === 'text' ? (value.value ?? '') : '';
         const filled: Known = { type: 'text', value: placeOfWords(name) };
         all.set(name, { type, values, worked: [null, filled], isOpen });

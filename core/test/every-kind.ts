@@ -72,7 +72,12 @@ const ON_PRESS: Whens = {
         do: 'action',
         action: read('action'),
         if: read('boolean'),
-        failing: { seen: { order: 'a0', do: 'scroll', node: 'every-head' } },
+        failing: {
+          seen: { order: 'a0', do: 'scroll', node: 'every-head' },
+          reached: { order: 'a1', do: 'focus', node: 'every-head' },
+          opened: { order: 'a2', do: 'open', node: 'every-head' },
+          closed: { order: 'a3', do: 'close', node: 'every-head' },
+        },
       },
       asked: { order: 'a1', do: 'ask', address: text('/ask'), post: true },
       gone: { order: 'a2', do: 'go', to: read('link') },

@@ -1380,7 +1380,10 @@ class Chooser {
         const whens = stored.kind === 'element' ? (stored.whens ?? {}) : {};
         const when = choices.of([...Object.keys(whens).sort(), `when-${choices.below(3)}`])!;
         const args = { doc: doc.id, node, when };
-        if (name === 'setActs') return { name, args: { ...args, acts: this.acts(doc, 0) } };
+        if (name === 'setActs') {
+          const gone = choices.below(3) === 0 ? [`act-${choices.below(5)}`] : [];
+          return { name, args: { ...args, set: this.acts(doc, 0), gone } };
+        }
         const { on, way } = choices.of([
           ...HAPPENINGS.map((each) => ({ on: each, way: undefined })),
           ...SWIPES.map((each) => ({ on: 'swipe' as const, way: each })),

@@ -14,7 +14,7 @@ import { exact, Id } from '../args';
 import { changeTo, isRefusal, type Refusal } from '../changes';
 import { defineEdit, gone, refuse } from '../define';
 import { named } from '../names';
-import { actsRefusal } from './check-acts';
+import { actsRefusal, MOST_ACTS } from './check-acts';
 
 /** How many things one element may answer to. */
 const MOST_WHENS = 20;
@@ -51,16 +51,29 @@ export const setWhen = defineEdit({
     say(set ? 'does-something' : 'does-no-more', { what: named(documents, doc, node) }),
 });
 
-/** Says all that an element does when something happens to it. */
+/** Says some of what an element does when something happens to it, and takes other acts away; the rest stays as it is. */
 export const setActs = defineEdit({
-  args: Type.Object({ doc: Id, node: Id, when: Id, acts: Acts }, exact),
-  run(documents, { doc, node, when, acts }) {
+  args: Type.Object(
+    { doc: Id, node: Id, when: Id, set: Acts, gone: Type.Array(Id, { maxItems: MOST_ACTS }) },
+    exact,
+  ),
+  run(documents, { doc, node, when, set, gone: without }) {
     const element = actingElement(documents, doc, node);
     if (isRefusal(element)) return element;
-    if (!own(element.whens ?? {}, when)) return gone('what-it-does', doc);
-    const refusal = actsRefusal(documents, doc, node, acts);
+    const before = own(element.whens ?? {}, when);
+    if (!before) return gone('what-it-does', doc);
+    const refusal = actsRefusal(documents, doc, node, set);
     if (refusal) return refusal;
-    return changeTo(documents, doc, ['nodes', node, 'whens', when, 'acts'], acts);
+    const where = ['nodes', node, 'whens', when, 'acts'];
+    const taken = without.filter((id) => own(before.acts, id) && !own(set, id));
+    const many = new Set([...Object.keys(before.acts), ...Object.keys(set)]).size - taken.length;
+    if (many > MOST_ACTS) return refuse(say('does-enough', { many: MOST_ACTS }), doc);
+    return [
+      ...taken.flatMap((id) => changeTo(documents, doc, [...where, id], undefined)),
+      ...Object.keys(set)
+        .sort()
+        .flatMap((id) => changeTo(documents, doc, [...where, id], set[id])),
+    ];
   },
   told: (documents, { doc, node }) => say('set-acts', { what: named(documents, doc, node) }),
 });

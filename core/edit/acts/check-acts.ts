@@ -17,7 +17,7 @@ import { type Refusal } from '../changes';
 import { gone, refuse } from '../define';
 
 /** How many acts one thing may do, and how far what is done when something fails may go on failing. */
-const MOST_ACTS = 40;
+export const MOST_ACTS = 40;
 const DEEPEST_FAILING = 5;
 
 /** Why acts cannot be written at a place: each does something to what is there; nothing where all can. */
@@ -94,10 +94,10 @@ export function stateOf(
   return own(docOf(documents, 'component', doc)?.properties ?? {}, state.property);
 }
 
-/** Whether something can be asked: a path of the site, or an address of the web (URL Standard, 4.3: special schemes). */
+/** Whether something can be asked: what has a scheme has that of the web (URL Standard, 4.1 and 4.4, which leaves out spaces and controls). */
 function isAsked(address: unknown): boolean {
-  return (
-    address === null ||
-    (typeof address === 'string' && /^(\/(?!\/)|https?:\/\/[^\s/]+)\S*$/.test(address))
-  );
+  if (typeof address !== 'string') return true;
+  // oxlint-disable-next-line no-control-regex -- those are what is left out
+  const scheme = /^([a-z][a-z0-9+.-]*):/i.exec(address.replace(/[\u0000-\u0020]/g, ''))?.[1];
+  return scheme === undefined || /^https?$/i.test(scheme);
 }

@@ -109,7 +109,7 @@ function WhensOf({ doc, id, node }: { doc: TreeDoc; id: NodeId; node: ElementNod
               acts={made.acts}
               onGive={(acts, group) =>
                 sync.edit(
-                  { name: 'setActs', args: { ...args, when, acts } },
+                  { name: 'setActs', args: { ...args, when, ...changedActs(made.acts, acts) } },
                   { group: group === null ? null : `${session} ${when} ${group}` },
                 )
               }
@@ -144,6 +144,14 @@ function WhensOf({ doc, id, node }: { doc: TreeDoc; id: NodeId; node: ElementNod
       </tbody>
     </HeadedTable>
   );
+}
+
+/** What another window may have done to other acts stays: only those are said that changed. */
+function changedActs(before: Acts, now: Acts): { set: Acts; gone: string[] } {
+  return {
+    set: Object.fromEntries(Object.entries(now).filter(([id, act]) => own(before, id) !== act)),
+    gone: Object.keys(before).filter((id) => !own(now, id)),
+  };
 }
 
 /** What is heard of an element that does something, by whoever does not see it. */
