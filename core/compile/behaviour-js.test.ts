@@ -4,7 +4,9 @@ import { behaviourJs } from '.';
 const yesNo = [false, true];
 const all = yesNo.flatMap((more) =>
   yesNo.flatMap((happenings) =>
-    yesNo.flatMap((keys) => yesNo.map((tells) => ({ more, happenings, keys, tells }))),
+    yesNo.flatMap((keys) =>
+      yesNo.flatMap((wrong) => yesNo.map((tells) => ({ more, happenings, keys, wrong, tells }))),
+    ),
   ),
 );
 
@@ -22,7 +24,7 @@ test('what is published tells nobody what happens in it; a preview does', () => 
 });
 
 test('a page loads no part that it does not need', () => {
-  const less = { more: false, happenings: false, keys: false };
+  const less = { more: false, happenings: false, keys: false, wrong: false };
   const little = behaviourJs(less);
   expect(little).not.toContain('fetch(');
   expect(little).not.toContain('setInterval');
@@ -31,7 +33,7 @@ test('a page loads no part that it does not need', () => {
 });
 
 test('nothing in it makes HTML of words: what they are put into is escaped, and no text becomes a script', () => {
-  const whole = behaviourJs({ more: true, happenings: true, keys: true });
+  const whole = behaviourJs({ more: true, happenings: true, keys: true, wrong: false });
   expect(whole).not.toMatch(/eval|Function\(|document\.write|insertAdjacentHTML|outerHTML/);
   expect(whole.match(/innerHTML=/g)).toHaveLength(1);
 });

@@ -62,10 +62,12 @@ if(t){if(!K.e){const e=K.e=D.createElement('div');e.setAttribute('role','status'
 e.style.cssText='position:absolute;width:1px;height:1px;overflow:hidden;clip-path:inset(50%);white-space:nowrap';D.body.append(e)}
 K.e.textContent=t}},
 G=(e,v,f)=>{if(v&&v.n)v=v.t[I(e,v.n)];return typeof v=='string'?X(e,v,f):v},
-C=n=>D.querySelector('['+N+'at="'+n+'"]'),
+C=n=>{const a=[...D.querySelectorAll('['+N+'at~="'+n+'"]')],v=a.filter(x=>x.checkVisibility());
+return v.find(x=>x.matches('[aria-selected=true],[aria-current]:not([aria-current=false])'))||v.find(x=>x.tabIndex>=0)||v[0]||a[0]},
 O={
-s(e,n,t,c){if(t&&t.a){const x=t.a.split('.').reduce((o,k)=>Object(o)===o&&Object.hasOwn(o,k)?o[k]:null,c.r),w=x===null||typeof x=='object'?'':''+x;
-return t.m?void(Object.hasOwn(t.m,w)&&W(e,n,t.m[w])):O.t(e,n,w)}
+s(e,n,t,c){if(t&&(t.a||'f'in Object(t))){let x=t.a?t.a.split('.').reduce((o,k)=>Object(o)===o&&Object.hasOwn(o,k)?o[k]:null,c.r):C(t.f);
+if(!t.a&&x)x=x.type=='checkbox'?x.checked:x.name&&x.type=='radio'?D.querySelector('[name="'+CSS.escape(x.name)+'"]:checked')?.value??'':x.value;
+const w=x===null||typeof x=='object'?'':''+x;return t.m?void(Object.hasOwn(t.m,w)&&W(e,n,t.m[w])):O.t(e,n,w)}
 if(t&&'v'in Object(t))return O.t(e,n,G(e,t.v));W(e,n,G(e,t))},
 t(e,n,w){const[v,r]=F(e,n);if(v[3]!==w){T('set',{name:n,words:w});v[3]=w;v[0]=+!!w;R.add(r)}},
 d(e,l,_,c){T('action',{});return J(e,G(e,l),c)},
@@ -75,11 +77,13 @@ f(e,n){const t=C(n);if(t){P();t.focus();if(D.activeElement!=t){t.tabIndex=-1;t.f
 o(e,n){const t=C(n);if(t){P();T('open',{});t.showModal?t.open||t.showModal():t.popover?t.showPopover():'open'in t&&(t.open=true)}},
 c(e,n){const t=C(n);if(t){T('close',{});t.close?t.close():t.popover?t.hidePopover():'open'in t&&(t.open=false)}},
 y(e,w){return navigator.clipboard.writeText(G(e,w))},
-async q(e,a,p,c){const u=new URL(G(e,a,encodeURIComponent),location);if(!/^https?:$/.test(u.protocol))throw Error('address');
-T('ask',{to:u.pathname+u.search,post:p});let x;c.r={};
-try{x=await fetch(u,{method:p?'POST':'GET',headers:{accept:'application/json'},signal:AbortSignal.timeout(3e4)});
+async a(c,u,p,body){T('ask',{to:u.pathname+u.search,post:p});let x;c.r={};
+try{x=await fetch(u,{method:p?'POST':'GET',body,headers:{accept:'application/json'},signal:AbortSignal.timeout(3e4)});
 const j=await x.json().catch(_=>0);if(Object(j)===j)c.r=j}catch(y){T('unanswered',{});throw y}
 T('answered',{status:x.status});if(!x.ok)throw Error(x.status)},
+q(e,a,p,c){const u=new URL(G(e,a,encodeURIComponent),location);if(!/^https?:$/.test(u.protocol))throw Error('address');return O.a(c,u,p)},
+k(e,n){const t=C(n),x=t&&[t,...t.querySelectorAll('input,select,textarea')].find(x=>x.willValidate&&!x.validity.valid);if(x){P();x.reportValidity();throw Error('wrong')}},
+m(e,n,_,c){O.k(e,n);const t=C(n);if(t&&t.hasAttribute(N+'form'))return O.a(c,new URL(t.action),1,new URLSearchParams(new FormData(t))).then(_=>t.reset())},
 w(e,s){const n=Math.max(0,G(e,s));T('wait',{seconds:n});return new Promise(r=>setTimeout(r,n*1e3))}},
 J=(e,l,c)=>{const g=i=>{for(;i<l.length;i++){const[o,a,b,q,f]=l[i];if(q&&!G(e,q))continue;
 const no=x=>{if(!f)throw x;T('failed',{});return J(e,f,c)};let r;
@@ -108,7 +112,7 @@ const KEYS = `D.addEventListener('keydown',v=>{const e=v.target;if((v.key=='Ente
  * What else may happen than a press. Time passes only while it disturbs nobody: not while somebody is at it, it is out of sight,
  * or less motion is asked for (WCAG 2.2, 2.2.2).
  */
-const HAPPENINGS = `for(const o of['change','submit'])D.addEventListener(o,v=>{for(let e=B(v.target);e;e=B(e.parentElement))A(e,o)});
+const HAPPENINGS = `for(const o of['change','submit'])D.addEventListener(o,v=>{for(let e=B(v.target);e;e=B(e.parentElement))A(e,o,x=>(x.stop&&v.preventDefault(),1))});
 D.addEventListener('keydown',v=>{for(let e=B(v.target);e;e=B(e.parentElement))A(e,'key',x=>x.key==v.key&&!v.ctrlKey&&!v.metaKey&&!v.altKey&&(v.preventDefault(),1))});
 D.querySelectorAll('['+N+'acts]').forEach(e=>Q(e,'acts').forEach(([o,,x])=>{
 if(o=='enter')e.addEventListener('pointerenter',_=>A(e,o));
@@ -122,6 +126,14 @@ w=Math.abs(h)>Math.abs(g)?h<0?'left':'right':g<0?'up':'down';Math.max(Math.abs(h
 if(o=='begin')A(e,o)}));
 `;
 
+/**
+ * Words of one's own for what is wrong with a field (HTML Living Standard, 4.10.21.3: `setCustomValidity`). They stand until
+ * something in the form is another: what is wrong then is asked anew.
+ */
+const WRONG = `D.addEventListener('invalid',v=>{const e=v.target,w=e.getAttribute(N+'wrong');w&&!e.validity.customError&&e.setCustomValidity(w)},true);
+D.addEventListener('input',v=>{const f=v.target.form||v.target;[v.target,...f.querySelectorAll('['+N+'wrong]')].forEach(e=>e.setCustomValidity&&e.setCustomValidity(''))});
+`;
+
 /** Keys that nothing in the page takes are told to the frame around: there they go on working after a press in the page. */
 export const KEYS_TOLD = `addEventListener('keydown',v=>{if(!v.defaultPrevented&&!v.ctrlKey&&!v.metaKey&&!v.altKey&&!v.target.closest('input,select,textarea,[contenteditable]'))
 parent.postMessage({sormet:'key',key:v.key},'*')});
@@ -133,14 +145,16 @@ function untold(script: string): string {
 }
 
 /** The script of a page that does something. */
-export function behaviourJs({ more, happenings, keys, tells = false }: Script): string {
+export function behaviourJs({ more, happenings, keys, wrong, tells = false }: Script): string {
   // What else may happen is told apart by the part that does more.
   const declared = [
     COMMON,
     ...(more || happenings ? [MORE] : [WORDLESS, PRESSES]),
     ...(tells ? [TELLS] : []),
   ].join(',\n');
-  const done = [BEGIN, keys ? KEYS : '', happenings ? HAPPENINGS : '', tells ? KEYS_TOLD : ''];
+  const done = [BEGIN, keys ? KEYS : '', happenings ? HAPPENINGS : ''];
+  if (wrong) done.push(WRONG);
+  if (tells) done.push(KEYS_TOLD);
   const script = `(()=>{
 const ${declared};
 ${done.join('')}})()`;

@@ -129,7 +129,7 @@ export class PageCompiler {
   private script(does: Does | undefined): Script | undefined {
     const tells = this.means.tells ?? false;
     if (!does && !tells) return undefined;
-    const key = does ? `${does.more} ${does.happenings} ${does.keys}` : '';
+    const key = does ? `${does.more} ${does.happenings} ${does.keys} ${does.wrong}` : '';
     const known = this.scripts.get(key);
     if (known) return known;
     const text = does ? behaviourJs({ ...does, tells }) : KEYS_TOLD;

@@ -254,7 +254,16 @@ export function canBeExposed({ source }: ControlRow): boolean {
   return source === undefined || source.is === 'value';
 }
 
-const WORDS: Record<string, string> = { href: 'address', src: 'picture', alt: 'alternative text' };
+const WORDS: Record<string, string> = {
+  href: 'address',
+  src: 'picture',
+  alt: 'alternative text',
+  sends: 'comes to the inbox',
+  afterwards: 'words afterwards',
+  'leads-to': 'page afterwards',
+  wrong: 'words when it is wrong',
+  trap: 'trap for robots',
+};
 
 /** What an attribute is called where people see it. */
 export function attributeWord(name: string, tag: string): string {

@@ -52,4 +52,4 @@ export { rulesNaming } from './rules/options';
 export { modifiersWorn, wearersOf } from './style/wearing';
 export { STYLED_TAGS } from './style/styled-tags';
 export { declaredWith } from './soundness/tokens';
-export { stateOf } from './acts/check-acts';
+export { OF_MANY, stateOf } from './acts/check-acts';

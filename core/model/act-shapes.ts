@@ -4,7 +4,7 @@ export const ACT_WAYS = ['next', 'before', 'other'] as const;
 export type ActWay = (typeof ACT_WAYS)[number];
 
 /** What is done to an element of the document in which the act stands. */
-export const ELEMENT_ACTS = ['scroll', 'focus', 'open', 'close'] as const;
+export const ELEMENT_ACTS = ['scroll', 'focus', 'open', 'close', 'check', 'send'] as const;
 
 /**
  * What acts are, whatever a source is: sources hold acts, and acts hold sources. `source` closes the circle, `acts` says the
@@ -25,8 +25,8 @@ type StateOf<S> = S | { component: string; property: string };
 export interface SetActOf<S> extends ActBase<S> {
   do: 'set';
   state: StateOf<S>;
-  /** To a value, one of the ways, or what stood under a name in what was answered last. */
-  to: { value: S } | { answer: string } | ActWay;
+  /** To a value, one of the ways, what stood under a name in what was answered last, or what a field of a form says. */
+  to: { value: S } | { answer: string } | { field: string } | ActWay;
 }
 
 /** Something is done to an element of the same document. */

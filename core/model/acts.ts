@@ -9,10 +9,11 @@ const Id = Type.String({ pattern: ID_PATTERN });
 
 const StateRef = Type.Union([Source, Type.Object({ component: Id, property: Id }, exact)]);
 
-/** Where a state is set to: a value, one of the ways, or what stood under a name in what was answered last. */
+/** Where a state is set to: a value, one of the ways, what stood under a name in what was answered last, what a field says. */
 const To = Type.Union([
   Type.Object({ value: Source }, exact),
   Type.Object({ answer: Type.String({ minLength: 1, maxLength: 100 }) }, exact),
+  Type.Object({ field: Id }, exact),
   ...ACT_WAYS.map((way) => Type.Literal(way)),
 ]);
 

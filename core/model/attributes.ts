@@ -38,7 +38,16 @@ const OWN: Readonly<Record<string, Readonly<Record<string, TypeSpec>>>> = {
   dialog: { open: BOOLEAN },
   progress: { value: NUMBER, max: NUMBER },
   meter: { value: NUMBER, min: NUMBER, max: NUMBER, low: NUMBER, high: NUMBER, optimum: NUMBER },
-  form: { action: LINK, method: TEXT },
+  form: {
+    sends: BOOLEAN,
+    afterwards: TEXT,
+    'leads-to': LINK,
+    action: LINK,
+    method: TEXT,
+    autocomplete: TEXT,
+    novalidate: BOOLEAN,
+  },
+  fieldset: { disabled: BOOLEAN, name: TEXT },
   label: { for: TEXT },
   button: { type: TEXT, disabled: BOOLEAN, name: TEXT, value: TEXT },
   input: {
@@ -50,13 +59,59 @@ const OWN: Readonly<Record<string, Readonly<Record<string, TypeSpec>>>> = {
     disabled: BOOLEAN,
     checked: BOOLEAN,
     autocomplete: TEXT,
+    inputmode: TEXT,
+    readonly: BOOLEAN,
+    min: TEXT,
+    max: TEXT,
+    step: TEXT,
+    minlength: NUMBER,
+    maxlength: NUMBER,
+    pattern: TEXT,
+    wrong: TEXT,
+    trap: BOOLEAN,
   },
-  select: { name: TEXT, required: BOOLEAN, disabled: BOOLEAN, autocomplete: TEXT },
+  select: {
+    name: TEXT,
+    required: BOOLEAN,
+    disabled: BOOLEAN,
+    multiple: BOOLEAN,
+    autocomplete: TEXT,
+    wrong: TEXT,
+  },
   option: { value: TEXT, selected: BOOLEAN, disabled: BOOLEAN },
   th: { scope: TEXT, colspan: NUMBER, rowspan: NUMBER, abbr: TEXT, headers: TEXT },
   td: { colspan: NUMBER, rowspan: NUMBER, headers: TEXT },
-  textarea: { name: TEXT, placeholder: TEXT, rows: NUMBER, required: BOOLEAN, disabled: BOOLEAN },
+  textarea: {
+    name: TEXT,
+    placeholder: TEXT,
+    rows: NUMBER,
+    required: BOOLEAN,
+    disabled: BOOLEAN,
+    readonly: BOOLEAN,
+    minlength: NUMBER,
+    maxlength: NUMBER,
+    autocomplete: TEXT,
+    wrong: TEXT,
+  },
 };
+
+/**
+ * Attributes that HTML does not have: that a form is sent to the site's own inbox, what is said and where one is led afterwards,
+ * the words for what is wrong with a field, and that a field is a trap for robots, which fill in what nobody sees. They are
+ * written under these names.
+ */
+const OURS: Readonly<Record<string, string>> = {
+  sends: 'data-sormet-form',
+  afterwards: 'data-sormet-afterwards',
+  'leads-to': 'data-sormet-leads-to',
+  wrong: 'data-sormet-wrong',
+  trap: 'data-sormet-trap',
+};
+
+/** The name under which an attribute is written in HTML. */
+export function writtenName(name: string): string {
+  return own(OURS, name) ?? name;
+}
 
 /** Those of an element's own that people set all the time; the others are added by name. */
 const USUAL: Readonly<Record<string, readonly string[]>> = {
@@ -67,12 +122,12 @@ const USUAL: Readonly<Record<string, readonly string[]>> = {
   ol: ['start'],
   details: ['open', 'name'],
   progress: ['value', 'max'],
-  form: ['action', 'method'],
+  form: ['sends', 'afterwards', 'leads-to'],
   label: ['for'],
   button: ['type'],
-  input: ['type', 'name', 'required'],
-  textarea: ['name', 'required'],
-  select: ['name', 'required'],
+  input: ['type', 'name', 'required', 'wrong'],
+  textarea: ['name', 'required', 'wrong'],
+  select: ['name', 'required', 'wrong'],
   option: ['value'],
   th: ['scope'],
 };
@@ -135,6 +190,7 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   loading: ['lazy', 'eager'],
   decoding: ['sync', 'async', 'auto'],
   preload: ['none', 'metadata', 'auto'],
+  inputmode: ['none', 'text', 'decimal', 'numeric', 'tel', 'search', 'email', 'url'],
 };
 
 /** The same where it depends on the element. */
@@ -142,7 +198,7 @@ const OWN_WORDS: Readonly<Record<string, Readonly<Record<string, readonly string
   ol: { type: ['1', 'a', 'A', 'i', 'I'] },
   th: { scope: ['col', 'row', 'colgroup', 'rowgroup'] },
   button: { type: ['button', 'submit', 'reset'] },
-  form: { method: ['get', 'post'] },
+  form: { method: ['get', 'post'], autocomplete: ['on', 'off'] },
   input: {
     type: [
       'text',

@@ -16,6 +16,8 @@ export const StateOf = Type.Object(
     step: Type.Optional(Type.Number({ exclusiveMinimum: 0 })),
     /** Whether behind the last comes the first. */
     round: Type.Optional(Type.Literal(true)),
+    /** Of a number: the repeat of the definition whose items it counts, from 1; there is one value for each. */
+    among: Type.Optional(Id),
     /** Whether what stands around its instance, or in its slots, may set it, too. */
     open: Type.Optional(Type.Literal(true)),
   },

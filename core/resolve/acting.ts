@@ -1,7 +1,9 @@
+import { writtenName } from '../model';
 import { positionIn, type Data, type Known, type Run } from '../value';
 import { escapeAttribute } from './escape';
 import { classesOf, customsOf, textHtml, type ActingStep, type Program } from './program';
-import { levelIn, writtenAttribute, type AttributeAt } from './semantics';
+import type { AttributeAt } from './attribute-at';
+import { levelIn, writtenAttribute } from './semantics';
 import { hasWordsOfStates, StatesAround, type Begun } from './states-around';
 import type { TargetAt } from './target-at';
 import { ToldActs } from './told-acts';
@@ -48,7 +50,11 @@ export interface Does {
   readonly happenings: boolean;
   /** Whether something that is no control of HTML is pressed: it is by keys, too. */
   readonly keys: boolean;
+  /** Whether a field has words of its own for what is wrong with it. */
+  readonly wrong: boolean;
 }
+
+const WRONG = writtenName('wrong');
 
 class ActingWriter {
   private instances = 0;
@@ -61,6 +67,7 @@ class ActingWriter {
   private readonly rounds: number[] = [];
   private happens = false;
   private isPressed = false;
+  private wrong = false;
 
   constructor(
     private readonly data: Data,
@@ -74,7 +81,7 @@ class ActingWriter {
   /** What of a script is needed for what was written. */
   get does(): Does {
     const more = this.acts.isMore || this.around.hasWords;
-    return { more, happenings: this.happens, keys: this.isPressed };
+    return { more, happenings: this.happens, keys: this.isPressed, wrong: this.wrong };
   }
 
   /** The number by which acts find an element in the page. */
@@ -185,7 +192,9 @@ class ActingWriter {
     } else inner = this.all(children, []);
     if (Object.keys(rooted).length > 0)
       open += ` data-sormet-states="${escapeAttribute(JSON.stringify(rooted))}"`;
-    open += this.doing(step, tag, (name) => attributes.some((each) => each.name === name));
+    const says = new Set(attributes.map(({ name }) => name));
+    this.wrong ||= says.has(WRONG);
+    open += this.doing(step, tag, (name) => says.has(name));
     if (varying.length > 0)
       open += ` data-sormet-vary="${escapeAttribute(JSON.stringify(varying))}"`;
     return step.isVoid ? `${open}>` : `${open}>${inner}</${tag}>`;
@@ -260,12 +269,13 @@ class ActingWriter {
 
   /** What an element does, as its script is told, and by what other acts find it. */
   private doing(
-    { whens, target }: Extract<ActingStep, { is: 'element' }>,
+    { whens, targets }: Extract<ActingStep, { is: 'element' }>,
     tag: string,
     has: (name: string) => boolean,
   ): string {
-    const at = target ? ` data-sormet-at="${this.idOf(target)}"` : '';
-    const told = this.acts.told(whens);
+    const ids = targets.map((target) => this.idOf(target)).join(' ');
+    const at = ids === '' ? '' : ` data-sormet-at="${ids}"`;
+    const told = this.acts.told(whens, has('action'));
     if (told === '') return at;
     this.happens ||= whens.some(({ when }) => when.on !== 'press');
     const acts = `${at} data-sormet-acts="${escapeAttribute(told)}"`;

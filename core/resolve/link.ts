@@ -13,6 +13,7 @@ import {
   type TreeNode,
 } from '../model';
 import { foldsIn } from './heard';
+import { countedIn } from './counted';
 import { dividedIn, LinkPass } from './link-pass';
 import { doesSomething, targetsIn } from './targets';
 import type { Linked, LinkedNode } from './linked';
@@ -91,6 +92,7 @@ export class Linker {
       workedOut: inOrderOfReading(properties),
       types: Object.fromEntries(properties.map(({ id, property }) => [id, property.type])),
       divided: dividedIn(doc),
+      counted: countedIn(doc),
       height: root.kind === 'instance' ? root.component.height + 1 : 0,
       targets: targetsIn(doc),
       acts:

@@ -1,3 +1,4 @@
+import type { Targets } from './targets';
 import type {
   ActsWhen,
   DocId,
@@ -181,12 +182,14 @@ export interface Linked {
   readonly types: Readonly<Record<PropertyId, TypeSpec>>;
   /** The queries of its lists that are divided over several pages, by their repeats. */
   readonly divided: Readonly<Record<NodeId, Query>>;
+  /** The queries of the repeats whose items its states count, by those repeats. */
+  readonly counted: Readonly<Record<NodeId, Query>>;
   /** The height of the root: 0 for an element, one more than its component's for an instance. */
   readonly height: number;
   /** Whether anything in it, however deep, has states or does something. */
   readonly acts: boolean;
-  /** Its elements to which acts do something, each with the repeats it stands in. */
-  readonly targets: Readonly<Record<NodeId, readonly NodeId[]>>;
+  /** Its elements to which acts do something. */
+  readonly targets: Targets;
   /** Whether anything in it, however deep, reads data beside the entries in scope. */
   readonly readsData: boolean;
   /** The document this was made from. */

@@ -12,15 +12,9 @@ import { escapeAttribute } from './escape';
 import { writtenContent } from './fragments';
 import type { LinkedText } from './linked';
 import type { ClassAt, CustomAt } from './look-at';
-import {
-  contentOf,
-  customText,
-  levelIn,
-  writtenAttribute,
-  type AttributeAt,
-  type Level,
-} from './semantics';
+import { contentOf, customText, levelIn, writtenAttribute, type Level } from './semantics';
 import type { Scope } from './scope';
+import type { AttributeAt } from './attribute-at';
 import type { TargetAt } from './target-at';
 import { holds, type Test } from './varied';
 
@@ -66,7 +60,7 @@ export type ActingStep =
       readonly customs: readonly CustomAt[];
       readonly whens: readonly WhenAt[];
       /** Where it is found by acts that do something to it; nothing for most. */
-      readonly target: TargetAt | undefined;
+      readonly targets: readonly TargetAt[];
       readonly children: Program;
     }
   | {
@@ -80,8 +74,8 @@ export type ActingStep =
 export interface StateAt {
   readonly name: string;
   readonly type: TypeSpec;
-  /** Nothing for words, which have no end of them. */
-  readonly values: readonly Known[] | undefined;
+  /** Nothing for words, which have no end of them; of what counts items, as many as there are on the page that is written. */
+  readonly values: readonly Known[] | ((run: Run) => readonly Known[]) | undefined;
   readonly first: Result;
   readonly isRound: boolean;
   /** Whether what is written elsewhere may set it, too. */

@@ -7,6 +7,7 @@ import {
   own,
   RICH,
   TEXT,
+  writtenName,
   type Source,
   type TypeSpec,
   type Written,
@@ -23,6 +24,8 @@ import {
   type Run,
   type Waiting,
 } from '../value';
+import { addSending } from './sent-forms';
+import type { AttributeAt } from './attribute-at';
 import { fitted, headingLevel, TITLE_LEVEL, type Content } from './fragments';
 import type { LinkedElement, LinkedInstance, LinkedText, TagBy, Varied } from './linked';
 import { lookAt, type CustomAt, type LookAt } from './look-at';
@@ -109,13 +112,6 @@ export function focusOfGround(custom: string): string {
   return `${custom}-focus`;
 }
 
-/** An attribute with the value it has at a place. */
-export interface AttributeAt {
-  readonly name: string;
-  readonly type: TypeSpec;
-  readonly value: Result;
-}
-
 /** An element as it is at one place, as far as that is known before a page is written. */
 export interface ElementAt {
   readonly attributes: readonly AttributeAt[];
@@ -142,8 +138,9 @@ export function elementAt(node: LinkedElement, scope: Scope): ElementAt | null {
       else if (value.mayHide) tests.push({ value, passes: 'unhidden' });
     } else if (value === HIDE || (value === null && required)) return null;
     if (required) needed = undefined;
-    attributes.push({ name, type, value });
+    attributes.push({ name: writtenName(name), type, value });
   }
+  if (node.tag === 'form') addSending(attributes, node.id, scope);
   if (needed !== undefined) return null;
   addBeside(node.tag, attributes, scope.data);
   for (const child of node.children) {

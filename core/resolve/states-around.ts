@@ -57,7 +57,8 @@ export class StatesAround {
     const all = new Map(outer);
     const now = new Map(before);
     const begun: Record<string, Begun> = {};
-    for (const { name, type, values, first: source, isRound, isOpen } of states) {
+    for (const { name, type, values: those, first: source, isRound, isOpen } of states) {
+      const values = typeof those === 'function' ? those(this.run) : those;
       const first = this.known(source);
       const value = held(name) ?? first;
       if (!values) {

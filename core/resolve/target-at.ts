@@ -11,26 +11,38 @@ export interface TargetAt {
   readonly depth: number;
 }
 
-/** Where an element is found by acts, as it stands at a place. */
-export function targetAt(node: NodeId, { within, depth }: Scope): TargetAt {
-  return { key: `${withinKey(within)}#${node}`, depth };
+type Place = Pick<Scope, 'within' | 'depth'>;
+
+/** Under what an element is found by acts, as it stands at a place: for each from outside of how many repeats it is meant. */
+export function targetsAt(node: NodeId, scope: Scope): readonly TargetAt[] {
+  return (own(scope.targets, node)?.levels ?? []).map((level) => {
+    let place: Place = scope;
+    for (let out = 0; out < level; out += 1) place = outOfRound(place);
+    return named(node, place, level);
+  });
 }
 
 /**
  * Which element acts mean that are written at a place: that of the same instance, in the same round of the repeats around both.
- * Nothing where it is gone, or stands in a repeat that the acts do not stand in: then no one element is meant.
+ * Where it stands in repeats that the acts do not stand in, it is one of several. Nothing where it is gone.
  */
 export function targetMeant(node: NodeId, scope: Scope): TargetAt | undefined {
-  const around = own(scope.targets, node);
+  const around = own(scope.targets, node)?.around;
   if (!around) return undefined;
-  let { within, depth } = scope;
+  let place: Place = scope;
   const rounds = new Set<NodeId>();
-  for (let at: Within | null = within; at && at.entry !== undefined; at = at.parent)
+  for (let at: Within | null = scope.within; at && at.entry !== undefined; at = at.parent)
     rounds.add(at.node);
-  if (around.some((repeat) => !rounds.has(repeat))) return undefined;
-  while (within.entry !== undefined && !around.includes(within.node)) {
-    if (within.entry === '') depth -= 1;
-    within = within.parent!;
-  }
-  return { key: `${withinKey(within)}#${node}`, depth };
+  const level = around.filter((repeat) => !rounds.has(repeat)).length;
+  while (place.within.entry !== undefined && !around.includes(place.within.node))
+    place = outOfRound(place);
+  return named(node, place, level);
+}
+
+function outOfRound({ within, depth }: Place): Place {
+  return { within: within.parent!, depth: within.entry === '' ? depth - 1 : depth };
+}
+
+function named(node: NodeId, { within, depth }: Place, level: number): TargetAt {
+  return { key: `${withinKey(within)}#${node}*${level}`, depth };
 }

@@ -30,7 +30,9 @@ type To =
   | At<number>
   | { readonly v: At<string> }
   /** A name in what was answered, and where a state of so many values is with each of them. */
-  | { readonly a: string; readonly m?: Readonly<Record<string, number>> };
+  | { readonly a: string; readonly m?: Readonly<Record<string, number>> }
+  /** The element that is asked what it says, and the same. */
+  | { readonly f: number; readonly m?: Readonly<Record<string, number>> };
 
 /**
  * One act: what is done, to what, how; only when; what is done where it fails. See `core/compile/behaviour-js.ts`, which does it.
@@ -47,7 +49,7 @@ type Step = readonly [
 type Told = readonly [
   on: ActsWhen['on'],
   steps: readonly Step[],
-  more?: { key?: string; seconds?: number; way?: string; again?: 1 },
+  more?: { key?: string; seconds?: number; way?: string; again?: 1; stop?: 1 },
 ];
 
 /** Actions given on and on end somewhere: a component cannot contain itself. What goes round all the same ends here. */
@@ -61,6 +63,8 @@ const LETTERS = {
   focus: 'f',
   open: 'o',
   close: 'c',
+  check: 'k',
+  send: 'm',
   copy: 'y',
   ask: 'q',
   wait: 'w',
@@ -78,8 +82,11 @@ export class ToldActs {
     private readonly idOf: (target: TargetAt) => number,
   ) {}
 
-  /** What an element does, `''` where that is nothing. */
-  told(whens: readonly { readonly when: ActsWhen; readonly at: Scope }[]): string {
+  /**
+   * What an element does, `''` where that is nothing.
+   * @param isSent whether it is a form that goes somewhere by itself, unless its acts send it
+   */
+  told(whens: readonly { readonly when: ActsWhen; readonly at: Scope }[], isSent: boolean): string {
     const told = whens.flatMap(({ when, at }): Told[] => {
       const steps = this.steps(when.acts, at, 0);
       if (steps.length === 0) return [];
@@ -89,6 +96,7 @@ export class ToldActs {
         ...(on === 'time' ? { seconds: seconds ?? 5 } : {}),
         ...(on === 'swipe' ? { way: way ?? 'left' } : {}),
         ...(again ? { again: 1 as const } : {}),
+        ...(on === 'submit' && (!isSent || sends(steps)) ? { stop: 1 as const } : {}),
       };
       return [Object.keys(more).length > 0 ? [on, steps, more] : [on, steps]];
     });
@@ -178,10 +186,13 @@ export class ToldActs {
     const state = this.around.of(name);
     if (!state || (!isOwn && !state.isOpen)) return undefined;
     if (typeof to === 'string') return state.values ? ['s', name, to] : undefined;
-    if ('answer' in to) {
+    if (!('value' in to)) {
       this.isMore = true;
       const places = this.around.placesByWords(name);
-      return ['s', name, places ? { a: to.answer, m: places } : { a: to.answer }];
+      const by = places ? { m: places } : {};
+      if ('answer' in to) return ['s', name, { a: to.answer, ...by }];
+      const field = targetMeant(to.field, at);
+      return field && ['s', name, { f: this.idOf(field), ...by }];
     }
     if (!state.values) {
       this.isMore = true;
@@ -204,6 +215,11 @@ export class ToldActs {
   private href(known: Known): string {
     return known?.type === 'link' && known.value ? this.data.href(known.value) : '';
   }
+}
+
+/** Whether a form is sent among steps, however deep. */
+function sends(steps: readonly Step[]): boolean {
+  return JSON.stringify(steps).includes(`["${LETTERS.send}",`);
 }
 
 function isYes(known: Known): boolean {

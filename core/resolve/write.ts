@@ -1,4 +1,4 @@
-import { own, type DocId, type EntryDoc, type NodeId } from '../model';
+import { own, type DocId, type EntryDoc, type NodeId, type StateOf, type TypeSpec } from '../model';
 import {
   Later,
   LaterItem,
@@ -44,7 +44,7 @@ import {
   type ElementAt,
 } from './semantics';
 import { sharedClassOf } from './look';
-import { targetAt } from './target-at';
+import { targetsAt } from './target-at';
 import { NO_LOOK, type LookAt } from './look-at';
 import { type Test } from './varied';
 import {
@@ -165,7 +165,7 @@ function writerOf(
   };
 }
 
-const DOES_LITTLE: Does = { more: false, happenings: false, keys: false };
+const DOES_LITTLE: Does = { more: false, happenings: false, keys: false, wrong: false };
 
 /**
  * The HTML of a prepared body, for an entry where the page is made from entries.
@@ -321,7 +321,7 @@ function writeActingElement(
     attributes,
     customs: focus ? [...customs, focus] : customs,
     whens: node.whens.map((when) => ({ when, at: scope })),
-    target: own(scope.targets, node.id) && targetAt(node.id, scope),
+    targets: targetsAt(node.id, scope),
     children: children.steps,
   };
   if (tests.length === 0) parts.add(element);
@@ -329,14 +329,30 @@ function writeActingElement(
 }
 
 /** The states of an instance at a place. */
-function statesAt({ component }: LinkedInstance, { properties }: Scope): StateAt[] {
+function statesAt({ component }: LinkedInstance, scope: Scope): StateAt[] {
+  const { properties } = scope;
   return component.properties.flatMap(({ id, property: { state, type } }): StateAt[] => {
     if (!state || !mayBeState(type, state)) return [];
     const name = stateName(component.doc, id);
     const { round: isRound = false, open: isOpen = false } = state;
-    const values = valuesOfState(type, state);
+    const values = allOfState(type, state, component, scope);
     return [{ name, type, values, first: properties[id] ?? null, isRound, isOpen }];
   });
+}
+
+/** All that a state can be at a place: where it counts the items of a repeat, as many as are shown there. */
+function allOfState(
+  type: TypeSpec,
+  state: StateOf,
+  { counted }: Linked,
+  scope: Scope,
+): StateAt['values'] {
+  const query = state.among === undefined ? undefined : own(counted, state.among);
+  if (!query) return valuesOfState(type, state, 0);
+  const found = runQuery(query, scope);
+  const items = query.perPage === undefined ? found : divided(found, query.perPage);
+  if (typeof items !== 'function') return valuesOfState(type, state, items.length);
+  return (run) => valuesOfState(type, state, items(run).length)!;
 }
 
 /** The class attribute: written where every class is known, else made of those that hold for a page. */

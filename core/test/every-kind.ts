@@ -77,6 +77,8 @@ const ON_PRESS: Whens = {
           reached: { order: 'a1', do: 'focus', node: 'every-head' },
           opened: { order: 'a2', do: 'open', node: 'every-head' },
           closed: { order: 'a3', do: 'close', node: 'every-head' },
+          checked: { order: 'a4', do: 'check', node: 'every-head' },
+          sent: { order: 'a5', do: 'send', node: 'every-head' },
         },
       },
       asked: { order: 'a1', do: 'ask', address: text('/ask'), post: true },

@@ -273,6 +273,7 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
       args['property'] as string
     ]!;
     const { step = 1 } = args['state'] as { step?: number };
+    if ('among' in (args['state'] as object) && type.kind === 'number') return false;
     if (type.kind !== 'number') return !['boolean', 'choice', 'text'].includes(type.kind);
     const { least = -Infinity, most = Infinity } = type;
     return !((most - least) / step < 24);
@@ -301,9 +302,23 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
         ),
     ),
   'acts-on-elements': ({ args, before }) =>
-    actsGiven(args).some(
-      (act) => 'node' in act && nodeIn(before, args['doc'] as string, act.node)?.kind !== 'element',
-    ),
+    actsGiven(args)
+      .flatMap(namedByAct)
+      .some((node) => nodeIn(before, args['doc'] as string, node)?.kind !== 'element'),
+  'sends-forms': ({ args, before }) =>
+    actsGiven(args).some((act) => {
+      const node = act.do === 'send' ? nodeIn(before, args['doc'] as string, act.node) : undefined;
+      return node?.kind === 'element' && node.tag !== 'form';
+    }),
+  'counts-no-list': ({ args, before }) => {
+    const { nodes } = docOf(before, 'component', args['component'] as string)!;
+    const { among } = args['state'] as { among: string };
+    const around = (id: string): string[] => {
+      const { parent } = nodes[id]!.place;
+      return parent === null ? [] : [nodes[parent]!.kind, ...around(parent)];
+    };
+    return nodes[among]?.kind !== 'repeat' || around(among).includes('repeat');
+  },
   'acts-on-one-of-many': ({ args, before }) => {
     const { nodes } = treeDocOf(before, args['doc'] as string)!;
     const repeats = (id: string): string[] => {
@@ -312,12 +327,14 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
       const inner = nodes[parent]!.kind === 'repeat' && slot !== NONE ? [parent] : [];
       return [...inner, ...repeats(parent)];
     };
-    return actsGiven(args).some(
-      (act) =>
-        'node' in act &&
-        nodes[act.node] &&
-        repeats(act.node).some((each) => !repeats(args['node'] as string).includes(each)),
-    );
+    return actsGiven(args)
+      .filter((act) => act.do !== 'focus' && act.do !== 'scroll')
+      .flatMap(namedByAct)
+      .some(
+        (node) =>
+          nodes[node] &&
+          repeats(node).some((each) => !repeats(args['node'] as string).includes(each)),
+      );
   },
   'only-elements-act': ({ args, before }) =>
     nodeIn(before, args['doc'] as string, args['node'] as string)!.kind !== 'element',
@@ -778,6 +795,12 @@ function actsGiven(args: Record<string, unknown>): Act[] {
   };
   look(args);
   return found;
+}
+
+/** The elements that an act names: to which it does something, of which it asks what it says. */
+function namedByAct(act: Act): string[] {
+  if ('node' in act) return [act.node];
+  return act.do === 'set' && typeof act.to === 'object' && 'field' in act.to ? [act.to.field] : [];
 }
 
 interface StateSet {

@@ -279,7 +279,15 @@ class Chooser {
             : { is: 'property', property: mine };
         if (!state) break;
         const value = mine === undefined ? text('so') : properties[mine]!.default;
-        const to = choices.of(['next', 'before', 'other', { value }, { answer: 'said' }] as const)!;
+        const field = this.actedOn(doc, false);
+        const to = choices.of([
+          'next',
+          'before',
+          'other',
+          { value },
+          { answer: 'said' },
+          { field },
+        ] as const)!;
         return { order, do: 'set', state, to };
       }
       case 'action': {
@@ -303,9 +311,28 @@ class Chooser {
       case 'wait':
         break;
       default:
-        return { order, do: does, node: choices.of(Object.keys(doc.nodes).sort())! };
+        return { order, do: does, node: this.actedOn(doc, does === 'send') };
     }
     return { order, do: 'wait', seconds: this.usual({ kind: 'number' }) };
+  }
+
+  /** What a state counts: mostly a list; now and then what is none. */
+  private repeated({ nodes }: TreeDoc): string {
+    const all = Object.keys(nodes).sort();
+    return (
+      this.choices.of(all.filter((each) => nodes[each]!.kind === 'repeat')) ?? this.choices.of(all)!
+    );
+  }
+
+  /** What an act names: mostly an element, a form where it is sent; now and then what it cannot be. */
+  private actedOn({ nodes }: TreeDoc, isForm: boolean): string {
+    const { choices } = this;
+    const all = Object.keys(nodes).sort();
+    const fit = all.filter((each) => {
+      const node = nodes[each]!;
+      return node.kind === 'element' && (!isForm || node.tag === 'form');
+    });
+    return (choices.below(5) === 0 ? undefined : choices.of(fit)) ?? choices.of(all)!;
   }
 
   /** What people set for the most part: words, a choice, what the site holds. */
@@ -1358,6 +1385,7 @@ class Chooser {
           { round: true as const },
           { step: 2 },
           { open: true as const },
+          { among: this.repeated(component) },
         ])!;
         return { name, args: { component: component.id, property, state } };
       }

@@ -17,10 +17,10 @@ export function runs(command, args, env = {}) {
 }
 
 /**
- * What the tests of the interface are told: two of their files run at once, each on a server of its own.
+ * What the tests of the interface are told: some of their files run at once, more than there are processors since most of a test is waiting, each on a server of its own.
  * @param folder where all that they leave is kept
  */
-export async function interfaceTests(folder, workers = 2) {
+export async function interfaceTests(folder, workers = 3) {
   const ports = async () =>
     (await Promise.all(Array.from({ length: workers }, freePort))).join(',');
   return {

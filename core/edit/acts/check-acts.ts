@@ -56,16 +56,39 @@ function actRefusal(
   node: NodeId,
   act: Act,
 ): Refusal | undefined {
-  if (act.do === 'set') return setRefusal(documents, doc, act);
+  if (act.do === 'set') {
+    const { to } = act;
+    const isField = typeof to === 'object' && 'field' in to;
+    return (
+      setRefusal(documents, doc, act) ??
+      (isField ? targetRefusal(documents, doc, node, to.field, false) : undefined)
+    );
+  }
   if (act.do === 'ask' && act.address.is === 'value' && !isAsked(act.address.value))
     return refuse(say('asks-no-address'), doc);
   if (!('node' in act)) return undefined;
   const target = nodeIn(documents, doc, act.node);
+  if (act.do === 'send' && target?.kind === 'element' && target.tag !== 'form')
+    return refuse(say('sends-forms'), doc);
+  return targetRefusal(documents, doc, node, act.node, OF_MANY.has(act.do));
+}
+
+/** What is done to the current one of several, where acts stand outside of the repeat that makes them. */
+export const OF_MANY: ReadonlySet<Act['do']> = new Set(['focus', 'scroll']);
+
+function targetRefusal(
+  documents: Documents,
+  doc: string,
+  node: NodeId,
+  of: NodeId,
+  isOfMany: boolean,
+): Refusal | undefined {
+  const target = nodeIn(documents, doc, of);
   if (!target) return gone('the-element', doc);
   if (target.kind !== 'element') return refuse(say('acts-on-elements'), doc);
   const tree = treeDocOf(documents, doc)!;
   const around = new Set(repeatsAround(tree, node));
-  return repeatsAround(tree, act.node).every((repeat) => around.has(repeat))
+  return isOfMany || repeatsAround(tree, of).every((repeat) => around.has(repeat))
     ? undefined
     : refuse(say('acts-on-one-of-many'), doc);
 }

@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { docOf, own, StateOf } from '../../model';
+import { docOf, own, repeatsAround, StateOf } from '../../model';
 import { say } from '../../said';
 import { mayBeState } from '../../value';
 import { exact, Id } from '../args';
@@ -18,6 +18,13 @@ export const setState = defineEdit({
     if (!made) return gone('the-property', component);
     if (state && !mayBeState(made.type, state))
       return refuse(say('state-without-end', { label: made.label }), component);
+    const among = state?.among;
+    if (among !== undefined && made.type.kind === 'number') {
+      const doc = docOf(documents, 'component', component)!;
+      const isList = own(doc.nodes, among)?.kind === 'repeat';
+      if (!isList || repeatsAround(doc, among).length > 0)
+        return refuse(say('counts-no-list', { label: made.label }), component);
+    }
     return changeTo(documents, component, ['properties', property, 'state'], state ?? undefined);
   },
   told: (documents, { component, property, state }) =>

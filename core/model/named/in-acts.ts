@@ -1,4 +1,5 @@
 import type { Act, Acts, SetAct, StateRef } from '../acts';
+import type { NodeId } from '../ids';
 import type { Source } from '../source';
 import { mapRecord, type At, type Naming } from './naming';
 
@@ -39,23 +40,36 @@ function mapDoes(act: Act, on: Naming, at: At, mapSource: MapSource): Act | unde
     case 'wait':
       return source(act, 'seconds');
     default: {
-      const node = on.node ? on.node(act.node) : act.node;
+      const node = nodeNow(act.node, on);
       return node === act.node ? act : node === undefined ? undefined : { ...act, node };
     }
   }
 }
 
+function nodeNow(node: NodeId, on: Naming): NodeId | undefined {
+  return on.node ? on.node(node) : node;
+}
+
 function mapSet(act: SetAct, on: Naming, at: At, mapSource: MapSource): SetAct | undefined {
   const state = mapState(act.state, on, at, mapSource);
-  const { to } = act;
-  const value =
-    typeof to === 'object' && 'value' in to
-      ? mapSource(to.value, on, [...at, 'to', 'value'])
-      : undefined;
-  const hasValue = typeof to === 'object' && 'value' in to;
-  if (!state || (hasValue && !value)) return undefined;
-  if (state === act.state && (!hasValue || value === to.value)) return act;
-  return { ...act, state, to: value ? { value } : to };
+  const to = mapTo(act.to, on, at, mapSource);
+  if (!state || !to) return undefined;
+  return state === act.state && to === act.to ? act : { ...act, state, to };
+}
+
+function mapTo(
+  to: SetAct['to'],
+  on: Naming,
+  at: At,
+  mapSource: MapSource,
+): SetAct['to'] | undefined {
+  if (typeof to === 'string' || 'answer' in to) return to;
+  if ('field' in to) {
+    const field = nodeNow(to.field, on);
+    return field === to.field ? to : field === undefined ? undefined : { field };
+  }
+  const value = mapSource(to.value, on, [...at, 'to', 'value']);
+  return value === to.value ? to : value && { value };
 }
 
 function mapState(state: StateRef, on: Naming, at: At, mapSource: MapSource): StateRef | undefined {

@@ -13,7 +13,12 @@ const PROPERTY: Members<Property> = {
   order: plain,
   default: (source, on, at) => mapSource(source, on, at),
   axis: plain,
-  state: plain,
+  state: (state, on) => {
+    if (state.among === undefined || !on.node) return state;
+    const { among, ...rest } = state;
+    const now = on.node(among);
+    return now === among ? state : now === undefined ? rest : { ...rest, among: now };
+  },
   typedOnly: plain,
   required: plain,
   help: plain,

@@ -10,6 +10,8 @@ export const REFUSALS = {
   'only-elements-act': {},
   'acts-on-elements': {},
   'acts-on-one-of-many': {},
+  'sends-forms': {},
+  'counts-no-list': { label: 'text' },
   'asks-no-address': {},
   'state-not-open': { label: 'text' },
   'no-next-words': { label: 'text' },

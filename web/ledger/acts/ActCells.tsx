@@ -15,7 +15,7 @@ import {
   type SetAct,
   type TreeDoc,
 } from '@sormet/core/model';
-import { nodeName, stateOf } from '@sormet/core/edit';
+import { nodeName, OF_MANY, stateOf } from '@sormet/core/edit';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 import { useDerived } from '../../site/SiteProvider';
 import { sourceWords } from '../../values/source-words';
@@ -111,7 +111,7 @@ export function WhatCell({ label, doc, node, of, act, onGive }: CellProps): Reac
         </span>
       );
     default: {
-      const elements = elementsFor(doc, node);
+      const elements = elementsFor(doc, node, act.do);
       return (
         <ChoiceCell
           label={given.label}
@@ -128,14 +128,23 @@ export function WhatCell({ label, doc, node, of, act, onGive }: CellProps): Reac
   }
 }
 
-/** The elements of a document to which acts of a place can do something: those that are one there. */
-export function elementsFor(doc: TreeDoc, node: NodeId): NodeId[] {
+/** What somebody fills in. */
+const FIELDS: ReadonlySet<string> = new Set(['input', 'select', 'textarea']);
+
+/**
+ * The elements of a document to which an act of a place can be done: those that are one there; of what is focused or scrolled
+ * to, also those of which there are several, one of them current; of what is sent, forms.
+ */
+export function elementsFor(doc: TreeDoc, node: NodeId, does?: Act['do']): NodeId[] {
   const around = new Set(repeatsAround(doc, node));
-  return withDescendants(doc.nodes, rootOf(doc.nodes)).filter(
-    (id) =>
-      own(doc.nodes, id)?.kind === 'element' &&
-      repeatsAround(doc, id).every((repeat) => around.has(repeat)),
-  );
+  return withDescendants(doc.nodes, rootOf(doc.nodes)).filter((id) => {
+    const element = own(doc.nodes, id);
+    if (element?.kind !== 'element' || (does === 'send' && element.tag !== 'form')) return false;
+    return (
+      (does !== undefined && OF_MANY.has(does)) ||
+      repeatsAround(doc, id).every((repeat) => around.has(repeat))
+    );
+  });
 }
 
 /** Where to: what a state is set to, how something is asked. */
@@ -167,13 +176,18 @@ function SetTo({ label, doc, node, of, act, onGive }: CellProps & { act: SetAct 
   const ways = waysOf(documents, property);
   const isWords = property.type.kind === 'text';
   const key = keyOfTo(to);
+  const fields = elementsFor(doc, node).filter((id) => {
+    const element = doc.nodes[id]!;
+    return element.kind === 'element' && FIELDS.has(element.tag);
+  });
   const options = [
     ...ways.map((way) => ({ value: way.key, label: way.words })),
     { value: 'answer', label: 'what was answered' },
+    ...(fields.length > 0 ? [{ value: 'field', label: 'what a field says' }] : []),
     { value: 'source', label: isWords ? 'words' : 'another value' },
   ];
   const isListed = ways.some((way) => way.key === key);
-  const chosen = isListed || key === 'answer' ? key : 'source';
+  const chosen = isListed || key === 'answer' || key === 'field' ? key : 'source';
   return (
     <span className="act-to">
       <ChoiceCell
@@ -182,6 +196,7 @@ function SetTo({ label, doc, node, of, act, onGive }: CellProps & { act: SetAct 
         options={options}
         onChoose={(next) => {
           if (next === 'answer') return onGive({ ...act, to: { answer: 'said' } });
+          if (next === 'field') return onGive({ ...act, to: { field: fields[0]! } });
           const way = ways.find((each) => each.key === next);
           onGive({ ...act, to: way?.to ?? { value: property.default } });
         }}
@@ -195,6 +210,17 @@ function SetTo({ label, doc, node, of, act, onGive }: CellProps & { act: SetAct 
           onChange={({ target: { value } }) => {
             if (value !== '') onGive({ ...act, to: { answer: value } }, 'answer');
           }}
+        />
+      ) : typeof to === 'object' && 'field' in to ? (
+        <ChoiceCell
+          label={`${label}: which field`}
+          chosen={to.field}
+          placeholder="a field that is gone"
+          options={fields.map((value) => ({
+            value,
+            label: nodeName(documents, doc.nodes[value]!, doc),
+          }))}
+          onChoose={(field) => onGive({ ...act, to: { field } })}
         />
       ) : typeof to === 'object' && chosen === 'source' ? (
         <GivenSource
@@ -217,7 +243,7 @@ export function newAct(
   order: string,
   states: ReturnType<typeof statesFor>,
   actions: readonly string[],
-  elements: readonly NodeId[],
+  elements: (does: Act['do']) => readonly NodeId[],
   ways: (state: ReturnType<typeof statesFor>[number]) => SetAct['to'],
 ): Act | undefined {
   const words = literal({ type: 'text', value: '' });
@@ -241,7 +267,7 @@ export function newAct(
     case 'wait':
       return { order, do: kind, seconds: literal({ type: 'number', value: 1 }) };
     default: {
-      const [element] = elements;
+      const [element] = elements(kind);
       return element === undefined ? undefined : { order, do: kind, node: element };
     }
   }

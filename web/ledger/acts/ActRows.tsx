@@ -274,13 +274,24 @@ function useActs(doc: TreeDoc, node: NodeId) {
     type.kind === 'action' ? [id] : [],
   );
   const make = (kind: Act['do'], order: string) =>
-    newAct(kind, order, states, actions, elementsFor(doc, node), ({ property }) => {
-      const [way] = waysOf(documents, property);
-      return way?.to ?? { value: property.default };
-    });
+    newAct(
+      kind,
+      order,
+      states,
+      actions,
+      (does) => elementsFor(doc, node, does),
+      ({ property }) => {
+        const [way] = waysOf(documents, property);
+        return way?.to ?? { value: property.default };
+      },
+    );
+  const isForm = elementsFor(doc, node, 'send').length > 0;
   const options = (Object.keys(DOES_WORDS) as Act['do'][])
     .filter(
-      (kind) => (kind !== 'set' || states.length > 0) && (kind !== 'action' || actions.length > 0),
+      (kind) =>
+        (kind !== 'set' || states.length > 0) &&
+        (kind !== 'action' || actions.length > 0) &&
+        (kind !== 'send' || isForm),
     )
     .map((value) => ({ value, label: DOES_WORDS[value] }));
   return { options, make };

@@ -35,11 +35,20 @@ export const DOES_WORDS: Readonly<Record<Act['do'], string>> = {
   focus: 'focus',
   open: 'open',
   close: 'close',
+  check: 'check the fields of',
+  send: 'send',
   copy: 'copy',
 };
 
 /** Acts that may fail: what they reach may not be there, or say no. */
-export const MAY_FAIL: ReadonlySet<Act['do']> = new Set(['action', 'ask', 'copy', 'go']);
+export const MAY_FAIL: ReadonlySet<Act['do']> = new Set([
+  'action',
+  'ask',
+  'copy',
+  'go',
+  'check',
+  'send',
+]);
 
 /** When acts are done, with what is said of it besides. */
 export function whenWords({ on, key, seconds, way }: ActsWhen): string {
@@ -82,6 +91,12 @@ export function actWords(documents: Documents, doc: TreeDoc, act: Act): string {
 function toWords(documents: Documents, doc: TreeDoc, act: Extract<Act, { do: 'set' }>): string {
   const { to } = act;
   if (typeof to === 'object' && 'answer' in to) return `“${to.answer}” of what was answered`;
+  if (typeof to === 'object' && 'field' in to) {
+    const field = own(doc.nodes, to.field);
+    return field
+      ? `what ${nodeName(documents, field, doc)} says`
+      : 'what a field said that is gone';
+  }
   const property = stateOf(documents, doc.id, act.state);
   const way = property && waysOf(documents, property).find(({ key }) => key === keyOfTo(to));
   if (way) return way.words;

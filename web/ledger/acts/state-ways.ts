@@ -104,6 +104,7 @@ export function waysOf(documents: Documents, { type, state }: Property): Way[] {
 export function keyOfTo(to: SetAct['to']): string {
   if (typeof to === 'string') return to;
   if ('answer' in to) return 'answer';
+  if ('field' in to) return 'field';
   const value = writtenIn(to.value);
   return value ? `${value.type} ${JSON.stringify(value.value)}` : 'source';
 }

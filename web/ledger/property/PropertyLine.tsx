@@ -3,13 +3,18 @@ import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import {
   inOrder,
   newId,
+  repeatsAround,
+  rootOf,
+  withDescendants,
   type ComponentDoc,
+  type Documents,
   type Property,
   type PropertyId,
+  type StateOf,
 } from '@sormet/core/model';
-import { emptyLiteral, unconnected } from '@sormet/core/edit';
+import { emptyLiteral, nodeName, unconnected } from '@sormet/core/edit';
 import { mayBeState } from '@sormet/core/value';
-import { useSync } from '../../site/SiteProvider';
+import { useDerived, useSync } from '../../site/SiteProvider';
 import { ChoiceCell } from '../../parts/ChoiceCell';
 import { DraftField } from '../../values/DraftField';
 import { useLiveText } from '../../parts/use-live-text';
@@ -23,6 +28,21 @@ import { WorkedOut } from '../WorkedOut';
 import { StateDetails } from './StateDetails';
 import { TypeCell } from './TypeCell';
 import { useKeptToTyped } from './use-kept-to-typed';
+
+/** The lists of a definition that a state may count: those that stand in no other. */
+function listsOf(documents: Documents, component: ComponentDoc) {
+  return withDescendants(component.nodes, rootOf(component.nodes))
+    .filter(
+      (id) => component.nodes[id]!.kind === 'repeat' && repeatsAround(component, id).length === 0,
+    )
+    .map((value) => ({ value, label: nodeName(documents, component.nodes[value]!, component) }));
+}
+
+/** What makes a property a state: a number without a least and a most counts a list; nothing where it cannot be one. */
+function firstState({ type }: Property, lists: ReturnType<typeof listsOf>): StateOf | undefined {
+  if (mayBeState(type, {})) return {};
+  return type.kind === 'number' && lists[0] ? { among: lists[0].value } : undefined;
+}
 
 /** One property of a definition: named, keyed, typed, grouped, helped, and where it stands. */
 export function PropertyLine({
@@ -44,6 +64,9 @@ export function PropertyLine({
   const args = { component: component.id, property: id };
   const { groups } = component;
   const kept = useKeptToTyped(component, id);
+  const { documents } = useDerived();
+  const lists = listsOf(documents, component);
+  const first = firstState(made, lists);
   const set = (change: { required: boolean }) =>
     sync.edit({ name: 'setProperty', args: { ...args, set: change } });
   const isLoose = unconnected(component).has(id);
@@ -120,13 +143,16 @@ export function PropertyLine({
         <Tick
           label={`${made.label} is a state`}
           on={made.state !== undefined}
-          canBe={made.state !== undefined || mayBeState(made.type, {})}
-          onTick={(on) => sync.edit({ name: 'setState', args: { ...args, state: on ? {} : null } })}
+          canBe={made.state !== undefined || first !== undefined}
+          onTick={(on) =>
+            sync.edit({ name: 'setState', args: { ...args, state: on ? (first ?? null) : null } })
+          }
         />
         {made.state ? (
           <StateDetails
             label={made.label}
             type={made.type}
+            lists={lists}
             state={made.state}
             onGive={(state) => sync.edit({ name: 'setState', args: { ...args, state } })}
           />

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import type { StateOf, TypeSpec } from '@sormet/core/model';
+import type { NodeId, StateOf, TypeSpec } from '@sormet/core/model';
+import { ChoiceCell } from '../../parts/ChoiceCell';
 import { ValueCell } from '../../values/ValueCell';
 
 const STEP = { kind: 'number', least: 0.000001 } as const;
@@ -8,11 +9,14 @@ const STEP = { kind: 'number', least: 0.000001 } as const;
 export function StateDetails({
   label,
   type,
+  lists,
   state,
   onGive,
 }: {
   label: string;
   type: TypeSpec;
+  /** The lists of the definition whose items a number may count. */
+  lists: readonly { readonly value: NodeId; readonly label: string }[];
   state: StateOf;
   onGive: (state: StateOf) => void;
 }): ReactNode {
@@ -20,7 +24,22 @@ export function StateDetails({
   const { open, round } = state;
   return (
     <span className="state-details">
-      {type.kind === 'number' ? (
+      {type.kind === 'number' && (lists.length > 0 || state.among !== undefined) ? (
+        <ChoiceCell
+          label={`${label}: what it counts`}
+          chosen={state.among ?? 'nothing'}
+          placeholder="a list that is gone"
+          options={[
+            { value: 'nothing', label: 'from least to most' },
+            ...lists.map((list) => ({ value: list.value, label: `each of ${list.label}` })),
+          ]}
+          onChoose={(among) => {
+            const { among: ___, ...rest } = state;
+            onGive(among === 'nothing' ? rest : { ...rest, among });
+          }}
+        />
+      ) : null}
+      {type.kind === 'number' && state.among === undefined ? (
         <label>
           by{' '}
           <ValueCell

@@ -40,12 +40,17 @@ export function PreviewScreen(): ReactNode {
     if (next) setWidth(next.id);
   };
   const { onEntry } = useEntries(page);
+  /** The page that was pressed in goes away: what is pressed while the other one loads is heard here. */
+  const toEntry = (by: 1 | -1) => {
+    frame.current?.blur();
+    onEntry(by);
+  };
   const press = usePreviewKeys(keymap, {
     preview: back,
     narrower: () => stepWidth(1),
     wider: () => stepWidth(-1),
-    'entry before': () => onEntry(-1),
-    'entry after': () => onEntry(1),
+    'entry before': () => toEntry(-1),
+    'entry after': () => toEntry(1),
   });
   useTold(frame, () => undefined, press);
   if (!page || !summary)

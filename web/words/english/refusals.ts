@@ -8,7 +8,7 @@ export const refusals: WordsOf<typeof REFUSALS> = {
   'not-for-editors':
     'That is the designer’s: editors set values, fill slots with the sections that are offered, and write content.',
   'state-without-end': ({ label }) =>
-    `“${label}” can be anything: a state is yes or no, one of some options, words, or a number between a least and a most of at most 24 steps.`,
+    `“${label}” can be anything: a state is yes or no, one of some options, words, or a number between a least and a most of at most 24 steps, or one that counts what a list shows.`,
   'sets-no-state':
     'What an act sets is a state, of this definition or of a component around: make the property a state first.',
   'other-of-two': ({ label }) => `“${label}” is not yes or no: it has no other.`,
@@ -17,6 +17,9 @@ export const refusals: WordsOf<typeof REFUSALS> = {
     'Only elements of the same page or component are scrolled to, focused, opened or closed.',
   'acts-on-one-of-many':
     'It stands once for each of a list: from outside of the list no one of them is meant.',
+  'sends-forms': 'Only forms are sent: choose the form.',
+  'counts-no-list': ({ label }) =>
+    `“${label}” counts what one list of this component shows, which stands in no other list.`,
   'asks-no-address':
     'What is asked is a path of this site, as /bench, or an address that begins with https://.',
   'state-not-open': ({ label }) =>
