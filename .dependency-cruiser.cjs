@@ -1,6 +1,7 @@
 /** Imports point one way: web and server to core; inside core, a folder only to those before it; inside web too. */
 const CORE = [
   'said',
+  'forms',
   'locale',
   'model',
   'expression',

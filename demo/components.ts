@@ -11,6 +11,7 @@ import { keyFor } from '@sormet/core/edit';
 import { booking, keepBench } from './booking';
 import { HOURS } from './content/mender-cards';
 import { hoursList, HOURS_TYPE } from './hours';
+import { contact } from './contact';
 import { questions } from './questions';
 import { number, ofItem, picture, property, toAddress, toPage } from './sources';
 import { styled } from './styled';
@@ -750,4 +751,5 @@ export const components: readonly ComponentDoc[] = [
   booking,
   keepBench,
   offered(questions),
+  offered(contact),
 ];

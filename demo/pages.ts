@@ -219,6 +219,7 @@ export const pages: readonly PageDoc[] = [
           },
         ],
       },
+      { component: 'contact' },
       { component: 'join-band', values: { 'join-heading': text('Open the door with us') } },
     ],
   }),

@@ -306,3 +306,71 @@ export type OpenFamily = Static<typeof OpenFamily>;
 
 /** The families of fonts that ship with the program. */
 export const OpenFamilies = Type.Object({ families: Type.Array(OpenFamily) }, exact);
+
+/** What a visitor sent with a form of a site. */
+export const Message = Type.Object(
+  {
+    id: Type.String(),
+    at: Type.String(),
+    /** The page that it was sent from. */
+    path: Type.String(),
+    /** What the form is called there. */
+    form: Type.String(),
+    /** What was said, under what each field was called; in the order of the form. */
+    fields: Type.Array(Type.Object({ label: Type.String(), value: Type.String() }, exact)),
+    /** Why it may be of a robot: it filled in what nobody sees, or sent sooner than anybody types. */
+    held: Type.Union([Type.Literal('trap'), Type.Literal('quick'), Type.Null()]),
+    read: Type.Boolean(),
+  },
+  exact,
+);
+export type Message = Static<typeof Message>;
+
+/** Messages of a site, newest first, and how many of each kind there are in all. */
+export const MessageList = Type.Object(
+  {
+    messages: Type.Array(Message),
+    /** Whether there are older ones. */
+    more: Type.Boolean(),
+    all: Type.Integer(),
+    unread: Type.Integer(),
+    held: Type.Integer(),
+  },
+  exact,
+);
+export type MessageList = Static<typeof MessageList>;
+
+const MessageIds = Type.Array(Type.String({ pattern: ID_PATTERN }), { minItems: 1, maxItems: 500 });
+
+/** Messages that should be read, unread, or held back no longer. */
+export const MarkRequest = Type.Object(
+  {
+    ids: MessageIds,
+    set: Type.Union([
+      Type.Object({ read: Type.Boolean() }, exact),
+      Type.Object({ held: Type.Literal(false) }, exact),
+    ]),
+  },
+  exact,
+);
+export type MarkRequest = Static<typeof MarkRequest>;
+
+/** Messages that should be removed for good. */
+export const RemoveMessages = Type.Object({ ids: MessageIds }, exact);
+export type RemoveMessages = Static<typeof RemoveMessages>;
+
+/** A mail that the stand-in holds in place of sending it. */
+export const Mail = Type.Object(
+  {
+    id: Type.String(),
+    at: Type.String(),
+    recipient: Type.String(),
+    subject: Type.String(),
+    body: Type.String(),
+  },
+  exact,
+);
+export type Mail = Static<typeof Mail>;
+
+/** The mails that the stand-in holds, newest first. */
+export const MailList = Type.Object({ mails: Type.Array(Mail) }, exact);

@@ -119,5 +119,7 @@ function wrongNumber(field: Field, value: string): Wrong | undefined {
   if (step === undefined) return undefined;
   const base = least ?? (field.begins === undefined ? 0 : (numberOf(type, field.begins) ?? 0));
   const steps = (number - base) / step;
-  return Math.abs(steps - Math.round(steps)) < 1e-9 * Math.max(1, Math.abs(steps)) ? undefined : 'step';
+  return Math.abs(steps - Math.round(steps)) < 1e-9 * Math.max(1, Math.abs(steps))
+    ? undefined
+    : 'step';
 }

@@ -77,6 +77,18 @@ export const LanguageTag = Type.String({
   says: 'language-form',
 });
 
+/** What becomes of the messages that visitors send: to which address mail tells of them, after how many days they are removed. */
+export const Inbox = Type.Object(
+  {
+    mail: Type.Optional(
+      Type.String({ pattern: '^[^@\\s]+@[^@\\s]+$', maxLength: 200, says: 'mail-form' }),
+    ),
+    days: Type.Optional(Type.Integer({ minimum: 1, maximum: 3650 })),
+  },
+  { additionalProperties: false },
+);
+export type Inbox = Static<typeof Inbox>;
+
 /** What holds for the whole site: its name and address, its language, widths, fonts, the theme it stands in. */
 export const SiteDoc = document('site', {
   name: Label,
@@ -87,6 +99,8 @@ export const SiteDoc = document('site', {
   timeZone: Type.Optional(
     Type.String({ pattern: TIME_ZONE_PATTERN, maxLength: 60, says: 'time-zone-form' }),
   ),
+  /** What becomes of the messages that visitors send. */
+  inbox: Type.Optional(Inbox),
   surround: Type.Union([Id, Type.Null()]),
   /** The theme of every page; without one, tokens have the values they were given. */
   theme: Type.Optional(Id),

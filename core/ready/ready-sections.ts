@@ -10,6 +10,27 @@ const address = (href: string): Literal => ({
 const ANY_PICTURE: Source = { is: 'value', type: 'image', value: null };
 const yes = literal({ type: 'boolean', value: true });
 
+/** A field that nobody sees, nor hears: who fills it in is a robot (common practice, no published source). */
+export const TRAP: Branch = {
+  tag: 'label',
+  name: 'Trap for robots',
+  style: { display: { css: 'none', refs: {} } },
+  children: [
+    { tag: 'span', text: 'Leave this empty' },
+    {
+      tag: 'input',
+      name: 'Left empty',
+      attributes: {
+        type: text('text'),
+        name: text('leave'),
+        trap: yes,
+        autocomplete: text('off'),
+        tabindex: literal({ type: 'number', value: -1 }),
+      },
+    },
+  ],
+};
+
 /** The parts that ready sections are put together from, with the shared styles of a site. */
 class Parts {
   constructor(private readonly styles: ReadyStyles) {}
@@ -331,7 +352,7 @@ export const READY_SECTIONS: readonly ReadySection[] = [
     p.section('Form', ['Section room'], p.heading('Write to us'), {
       tag: 'form',
       name: 'Form',
-      attributes: { action: address('mailto:hello@example.com'), method: text('post') },
+      attributes: { sends: yes, afterwards: text('Thank you. We shall write back soon.') },
       ...p.on('Stack'),
       children: [
         ...(
@@ -363,11 +384,12 @@ export const READY_SECTIONS: readonly ReadySection[] = [
             {
               tag: 'textarea',
               name: 'Words',
-              attributes: { name: text('words') },
+              attributes: { name: text('words'), required: yes },
               ...p.on('Field'),
             },
           ],
         },
+        TRAP,
         {
           tag: 'div',
           children: [

@@ -1502,6 +1502,7 @@ class Chooser {
           { slug: `site-${step}` },
           { language: choices.of(['en', 'de-AT'])! },
           { timeZone: choices.of([null, 'Pacific/Auckland', 'Europe/Nowhere']) ?? null },
+          { inbox: choices.of([null, { mail: 'client@example.com' }, { days: 90 }])! },
           { surround: component?.id ?? null },
           { surround: null },
           { theme: this.theme() ?? null },

@@ -10,6 +10,7 @@ import { entriesRouter } from './entries-router';
 import { filesRouter } from './files-router';
 import { fontsRouter } from './fonts-router';
 import { historyRouter } from './history-router';
+import { messagesRouter } from './messages-router';
 import { publishingRouter } from './publishing-router';
 import { sitesRouter } from './sites-router';
 
@@ -27,7 +28,14 @@ export function api(parts: ApiParts): Router {
   });
   router.use('/fonts', fontsRouter());
   router.use('/sites', sitesRouter(parts));
-  for (const subject of [editsRouter, entriesRouter, historyRouter, publishingRouter, filesRouter])
+  for (const subject of [
+    editsRouter,
+    entriesRouter,
+    historyRouter,
+    publishingRouter,
+    filesRouter,
+    messagesRouter,
+  ])
     router.use('/sites/:site', subject(parts));
   router.use((request) => {
     throw new Problem(

@@ -16,6 +16,7 @@ import { FileParts1764500000000 } from './file-parts-table';
 import { FirstTables1764000000000 } from './first-tables';
 import { HistoryDocuments1764400000000 } from './history-documents-table';
 import { Keyframes1764200000000 } from './keyframes-table';
+import { Messages1765200000000 } from './messages-tables';
 import { Moments1765000000000 } from './moment-columns';
 import { RemovedSites1764300000000 } from './removed-sites';
 import { Standing1764600000000 } from './standing-column';
@@ -64,6 +65,7 @@ export async function connect(url: string, migrate = true): Promise<DataSource> 
       CodesForSentences1764900000000,
       Moments1765000000000,
       EntryDates1765100000000,
+      Messages1765200000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -6,6 +6,7 @@ import { say } from '@sormet/core/said';
 import { SiteEntity, type SiteRow } from '../database/entities';
 import type { SiteStore } from '../database/site-store';
 import { Problem } from '../http/problem';
+import { removeAllOld } from '../messages/inbox';
 import { storeSite } from '../load-site';
 import { freeAddress, withFreeAddress } from './free-address';
 
@@ -47,10 +48,11 @@ export async function removeSite(store: SiteStore, site: SiteRow, name: string):
   await store.database.getRepository(SiteEntity).update({ id: site.id }, { removed: new Date() });
 }
 
-/** Deletes removed sites for good whose time is over. Done by the server from time to time, not while somebody reads. */
+/** Deletes removed sites for good whose time is over, and messages that no site keeps any longer. Done by the server from time to time, not while somebody reads. */
 export async function deleteExpired(store: SiteStore): Promise<void> {
   const over = new Date(Date.now() - KEPT_DAYS * DAY);
   await store.database.getRepository(SiteEntity).delete({ removed: LessThan(over) });
+  await removeAllOld(store.database.manager);
 }
 
 /** The sites that were removed and can be brought back. */

@@ -20,6 +20,7 @@ import { sha256 } from '../files/sha256';
 import { findFile } from '../files/stored-files';
 import { FILE_POLICY, pagePolicy } from '../http/policies';
 import { sendProblem } from '../http/problem';
+import { SentForms, sentPlace } from '../messages/sent-forms';
 import { BENCH_PATH, BenchBooking } from '../stand-ins/bench-booking';
 import type { KnownSite, LiveReleases } from './live-releases';
 
@@ -49,8 +50,9 @@ export interface SitesParts {
 export function sitesOrigin(parts: SitesParts): Express {
   const { live, port } = parts;
   const app = express().disable('x-powered-by').disable('etag');
-  const previews = new Previews(parts.store, parts.framedBy);
   const booking = new BenchBooking(parts.thinks);
+  const forms = new SentForms(parts.store);
+  const previews = new Previews(parts.store, parts.framedBy, forms);
   const policy = pagePolicy(parts.framedBy);
   app.use(async (request, response) => {
     response.set({
@@ -62,17 +64,22 @@ export function sitesOrigin(parts: SitesParts): Express {
     const { slug, preview } = hostParts(request.hostname);
     const path = normalised(request.path);
     if (path === BENCH_PATH) return booking.answer(request, response);
-    if (request.method !== 'GET' && request.method !== 'HEAD')
+    const sent = request.method === 'POST' ? sentPlace(request) : undefined;
+    if (request.method !== 'GET' && request.method !== 'HEAD' && sent === undefined)
       return void response.status(405).end();
     if (slug !== undefined) {
       const site = await live.site(slug);
       if (!site) return notFound(response);
-      return preview
-        ? previews.send(site, path, request, response)
-        : publishedFile(parts, site, path, request, response);
+      if (!preview) return publishedFile(parts, forms, site, path, request, response);
+      if (sent === undefined) return previews.send(site, path, request, response);
+      const page = await previews.page(site, path, false);
+      if (!page) return notFound(response);
+      if (page.acts) response.set('content-security-policy', pagePolicy(parts.framedBy, true));
+      return forms.take({ site, path, html: page.html, isKept: false }, sent, request, response);
     }
     const published = await live.published();
-    if (published.length === 1) return publishedFile(parts, published[0]!, path, request, response);
+    if (published.length === 1)
+      return publishedFile(parts, forms, published[0]!, path, request, response);
     return void response.type('html').send(listOf(published, port));
   });
   app.use(sendProblem);
@@ -97,6 +104,7 @@ function normalised(path: string): string {
 
 async function publishedFile(
   { store, live, framedBy }: SitesParts,
+  forms: SentForms,
   site: KnownSite,
   path: string,
   request: Request,
@@ -122,6 +130,22 @@ async function publishedFile(
         : { 'content-security-policy': FILE_POLICY }),
     });
   const kept = await live.file(entry.sha256, entry.mediaType);
+  const sent = sentPlace(request);
+  if (request.method === 'POST' && !(isPage && kept)) return void response.status(405).end();
+  if (kept && isPage) {
+    if (request.method === 'POST') {
+      head();
+      const html = kept.bytes.toString();
+      return forms.take({ site, path, html, isKept: true }, sent!, request, response);
+    }
+    forms.senders.opens(request.ip ?? '', site.id, path);
+    const { sent: place } = request.query;
+    const after = typeof place === 'string' ? forms.after(kept.bytes.toString(), place) : undefined;
+    if (after !== undefined) {
+      head();
+      return void response.set('cache-control', 'no-store').send(after);
+    }
+  }
   if (kept) {
     head();
     return sendBytes(request, response, kept.bytes);
@@ -143,6 +167,7 @@ class Previews {
   constructor(
     private readonly store: SiteStore,
     private readonly framedBy: readonly string[],
+    private readonly forms: SentForms,
   ) {}
 
   async send(site: KnownSite, path: string, request: Request, response: Response): Promise<void> {
@@ -155,8 +180,10 @@ class Previews {
     const isFramed = request.headers['sec-fetch-dest'] === 'iframe';
     const page = await this.page(site, path, isFramed);
     if (page === undefined) return notFound(response);
+    const { sent } = request.query;
+    const after = typeof sent === 'string' ? this.forms.after(page.html, sent) : undefined;
     if (page.acts) response.set('content-security-policy', pagePolicy(this.framedBy, true));
-    response.type('html').send(page.html);
+    response.type('html').send(after ?? page.html);
   }
 
   /**
@@ -184,7 +211,7 @@ class Previews {
   }
 
   /** The HTML of the newest state of a page; what it loads is kept. Nothing where there is none. */
-  private async page(
+  async page(
     site: KnownSite,
     path: string,
     tells: boolean,

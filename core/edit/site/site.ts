@@ -3,6 +3,7 @@ import {
   DEFAULT_ZONE,
   docOf,
   isTheme,
+  Inbox,
   isTimeZone,
   own,
   SiteDoc,
@@ -26,6 +27,7 @@ export const setSite = defineEdit({
         Type.Object({ slug: SiteDoc.properties.slug }, exact),
         Type.Object({ language: SiteDoc.properties.language }, exact),
         Type.Object({ timeZone: Type.Union([TimeZone, Type.Null()]) }, exact),
+        Type.Object({ inbox: Type.Union([Inbox, Type.Null()]) }, exact),
         Type.Object({ surround: Type.Union([Id, Type.Null()]) }, exact),
         Type.Object({ theme: Type.Union([Id, Type.Null()]) }, exact),
         Type.Object({ icon: Type.Union([Id, Type.Null()]) }, exact),
@@ -35,6 +37,7 @@ export const setSite = defineEdit({
   ),
   run(documents, { set }) {
     const { id } = documents.site;
+    if ('inbox' in set) return changeTo(documents, id, ['inbox'], keptInbox(set.inbox));
     const [member, value] = Object.entries(set)[0]!;
     if ('icon' in set && set.icon !== null && !docOf(documents, 'asset', set.icon))
       return gone('the-picture', id);
@@ -55,6 +58,7 @@ export const setSite = defineEdit({
       return set.theme === null
         ? say('left-without-theme')
         : say('put-site-in-theme', { theme: themeName(documents, set.theme) });
+    if ('inbox' in set) return say('set-inbox');
     const [member, value] = Object.entries(set)[0]!;
     if (member === 'icon') return say('set-icon');
     if ('timeZone' in set) return say('set-time-zone', { zone: set.timeZone ?? DEFAULT_ZONE });
@@ -62,6 +66,11 @@ export const setSite = defineEdit({
     return say('set-of-site', { what, value: value ?? '' });
   },
 });
+
+/** What is said of an inbox; nothing where that is nothing. */
+function keptInbox(inbox: Inbox | null): Inbox | undefined {
+  return inbox && Object.keys(inbox).length > 0 ? inbox : undefined;
+}
 
 /** Gives the site a narrower width, or another largest viewport to one; `null` takes it away. */
 export const setWidth = defineEdit({

@@ -94,6 +94,7 @@ export const HISTORY = {
   'left-without-theme': {},
   'put-site-in-theme': { theme: 'text' },
   'set-icon': {},
+  'set-inbox': {},
   'took-width': { max: 'number' },
   'added-width': { max: 'number' },
   'changed-width': { before: 'number', max: 'number' },

@@ -103,6 +103,7 @@ export const history: WordsOf<typeof HISTORY> = {
   'made-surround': ({ component }) => `made ${component} the surround of new pages`,
   'left-without-theme': 'left the site in no theme',
   'put-site-in-theme': ({ theme }) => `put the whole site in the theme ${theme}`,
+  'set-inbox': 'set what becomes of messages',
   'set-icon': 'set the icon of the site',
   'took-width': ({ max }) => `took away the width of ${max} px`,
   'made-rich': ({ what }) => `made the text of ${what} rich`,
