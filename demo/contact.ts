@@ -32,7 +32,7 @@ export const contact = component(
         tag: 'form',
         name: 'Form',
         attributes: { sends: yes, afterwards: property('contact-afterwards') },
-        style: styled({ display: 'grid', 'row-gap': '{space 3}', 'max-width': '34rem' }),
+        style: styled({ display: 'grid', 'row-gap': '{space 3}', 'max-width': '34rem', 'margin-top': '{space 4}' }),
         children: [
           field('Your name', {
             tag: 'input',
@@ -101,6 +101,7 @@ export const contact = component(
                 tag: 'button',
                 name: 'Send',
                 attributes: { type: text('submit') },
+                shared: on('button', 'button-main', 'button-usual'),
                 text: property('contact-button'),
               },
             ],

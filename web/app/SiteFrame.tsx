@@ -18,6 +18,7 @@ const TITLES: Readonly<Record<string, string>> = {
   styles: 'Styles',
   content: 'Content',
   files: 'Files',
+  messages: 'Messages',
   releases: 'Releases',
   settings: 'Settings',
 };
@@ -29,6 +30,7 @@ const CHAPTERS_OF: Readonly<Record<string, string>> = {
   styles: 'tokens-themes-and-shared-styles',
   content: 'content',
   files: 'words-and-pictures',
+  messages: 'looking-and-publishing#messages',
   releases: 'looking-and-publishing#publish',
   settings: 'sites-and-pages#settings',
 };
@@ -61,6 +63,7 @@ export function SiteFrame(): ReactNode {
           <NavLink to={`${base}/styles`}>Styles</NavLink>
           <NavLink to={`${base}/content`}>Content</NavLink>
           <NavLink to={`${base}/files`}>Files</NavLink>
+          <NavLink to={`${base}/messages`}>Messages</NavLink>
           <NavLink to={`${base}/releases`}>Releases</NavLink>
           <NavLink to={`${base}/settings`}>Settings</NavLink>
           <NavLink to={`${base}/edit`}>Editors</NavLink>

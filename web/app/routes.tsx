@@ -70,6 +70,10 @@ export const routes = createBrowserRouter([
                 ...screen(siteScreens, 'FilesScreen'),
               },
               {
+                path: 'messages',
+                ...screen(siteScreens, 'MessagesScreen'),
+              },
+              {
                 path: 'releases',
                 ...screen(siteScreens, 'ReleasesScreen'),
               },

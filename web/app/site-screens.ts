@@ -7,6 +7,7 @@ export { ContentScreen, FieldsScreen } from '../screens/content/ContentScreen';
 export { EditingScreen } from '../screens/editing/EditingScreen';
 export { FilesScreen } from '../screens/files/FilesScreen';
 export { LibraryScreen } from '../screens/library/LibraryScreen';
+export { MessagesScreen } from '../screens/messages/MessagesScreen';
 export { PagesScreen } from '../screens/pages/PagesScreen';
 export { PreviewScreen } from '../screens/preview/PreviewScreen';
 export { ReleasesScreen } from '../screens/releases/ReleasesScreen';

@@ -5,9 +5,13 @@ import type {
   HistoryEntry,
   HistoryLine,
   LastChanges,
+  Mail,
+  MarkRequest,
+  MessageList,
   OpenFamily,
   PlanAnswer,
   ReleaseSummary,
+  RemoveMessages,
   RemovedSite,
   SiteRequest,
   SiteSummary,
@@ -70,7 +74,7 @@ function post<T>(path: string, body: unknown): Promise<T> {
   return send('POST', path, body);
 }
 
-function send<T>(method: 'POST' | 'DELETE', path: string, body: unknown): Promise<T> {
+function send<T>(method: 'POST' | 'DELETE' | 'PATCH', path: string, body: unknown): Promise<T> {
   return request(path, {
     method,
     headers: { 'content-type': 'application/json' },
@@ -78,7 +82,28 @@ function send<T>(method: 'POST' | 'DELETE', path: string, body: unknown): Promis
   });
 }
 
+/** Which messages of a site are shown. */
+export type ShownMessages = 'inbox' | 'unread' | 'held';
+
+function messagesAsked(shown: ShownMessages, search: string): string {
+  return new URLSearchParams({ shown, ...(search === '' ? {} : { search }) }).toString();
+}
+
+/** Where the messages that are shown are taken out as a table. */
+export function csvOfMessages(site: string, shown: ShownMessages, search: string): string {
+  return `/api/sites/${site}/messages.csv?${messagesAsked(shown, search)}`;
+}
+
 export const api = {
+  messages: (id: string, shown: ShownMessages, search: string, before?: string) =>
+    request<MessageList>(
+      `/sites/${id}/messages?${messagesAsked(shown, search)}${before === undefined ? '' : `&before=${before}`}`,
+    ),
+  markMessages: (id: string, marks: MarkRequest) =>
+    send<void>('PATCH', `/sites/${id}/messages`, marks),
+  removeMessages: (id: string, ids: RemoveMessages) =>
+    post<void>(`/sites/${id}/messages/remove`, ids),
+  mails: (id: string) => request<{ mails: Mail[] }>(`/sites/${id}/mails`),
   sites: () => request<{ sites: SiteSummary[]; removed: RemovedSite[] }>('/sites'),
   makeSite: (site: SiteRequest) => post<SiteSummary>('/sites', site),
   removeSite: (id: string, name: string) => send<void>('DELETE', `/sites/${id}`, { name }),

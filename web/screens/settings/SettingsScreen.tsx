@@ -11,8 +11,9 @@ import {
   newId,
   own,
   type Documents,
+  type Inbox,
 } from '@sormet/core/model';
-import { shortName } from '@sormet/core/edit';
+import { shortName, type NamedEdit } from '@sormet/core/edit';
 import { keyParts, widthsOf } from '@sormet/core/style';
 import { count, languageName, languageSample } from '../../words';
 import { Keys } from '../../parts/Keys';
@@ -98,6 +99,36 @@ export function SettingsScreen(): ReactNode {
               }
             />
           </Row>
+          <Row label="messages to" note="mail tells of each to this address; without one, none does">
+            <DraftField
+              mono
+              label="Address that is told of messages"
+              stored={site.inbox?.mail ?? ''}
+              edit={(mail) => inboxWith(site.inbox, { mail })}
+            />
+          </Row>
+          <Row label="messages kept" note="after so many days messages are removed for good">
+            <ChoiceCell
+              label="How long messages are kept"
+              chosen={String(site.inbox?.days ?? '')}
+              options={[
+                { value: '', label: 'until they are removed' },
+                ...[
+                  ...new Set([
+                    30,
+                    90,
+                    180,
+                    365,
+                    730,
+                    ...(site.inbox?.days ? [site.inbox.days] : []),
+                  ]),
+                ]
+                  .sort((a, b) => a - b)
+                  .map((days) => ({ value: String(days), label: count(days, 'day') })),
+              ]}
+              onChoose={(days) => sync.edit(inboxWith(site.inbox, { days: Number(days) }))}
+            />
+          </Row>
           <Row label="surround" note="around every new page; a page can have another">
             <ChoiceCell
               label="Surround of new pages"
@@ -164,6 +195,16 @@ export function SettingsScreen(): ReactNode {
       <Keys />
     </>
   );
+}
+
+/** What becomes of messages, one member of it another: no words and no days are none. */
+function inboxWith(inbox: Inbox | undefined, set: { mail: string } | { days: number }): NamedEdit {
+  const { mail, days } = { ...inbox, ...set };
+  const now = {
+    ...(mail?.trim() ? { mail: mail.trim() } : {}),
+    ...(days ? { days } : {}),
+  };
+  return { name: 'setSite', args: { set: { inbox: now } } };
 }
 
 function Row({
