@@ -1,5 +1,5 @@
 import { literal, text, yesNo } from '@sormet/core/model';
-import { TRAP, type Branch } from '@sormet/core/ready';
+import { trap, type Branch } from '@sormet/core/ready';
 import { property } from './sources';
 import { styled } from './styled';
 import { component, on } from './written-component';
@@ -32,7 +32,12 @@ export const contact = component(
         tag: 'form',
         name: 'Form',
         attributes: { sends: yes, afterwards: property('contact-afterwards') },
-        style: styled({ display: 'grid', 'row-gap': '{space 3}', 'max-width': '34rem', 'margin-top': '{space 4}' }),
+        style: styled({
+          display: 'grid',
+          'row-gap': '{space 3}',
+          'max-width': '34rem',
+          'margin-top': '{space 4}',
+        }),
         children: [
           field('Your name', {
             tag: 'input',
@@ -93,7 +98,7 @@ export const contact = component(
               { tag: 'span', text: 'Tell me when a shed opens near me' },
             ],
           },
-          TRAP,
+          trap({ style: styled({ display: 'none' }) }),
           {
             tag: 'div',
             children: [

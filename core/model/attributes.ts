@@ -15,6 +15,7 @@ const GLOBAL: Readonly<Record<string, TypeSpec>> = {
   title: TEXT,
   role: TEXT,
   tabindex: NUMBER,
+  popover: TEXT,
 };
 
 /** Attributes by element. A picture also gets its size, a link its address, when they are written. */
@@ -49,7 +50,16 @@ const OWN: Readonly<Record<string, Readonly<Record<string, TypeSpec>>>> = {
   },
   fieldset: { disabled: BOOLEAN, name: TEXT },
   label: { for: TEXT },
-  button: { type: TEXT, disabled: BOOLEAN, name: TEXT, value: TEXT },
+  button: {
+    type: TEXT,
+    disabled: BOOLEAN,
+    name: TEXT,
+    value: TEXT,
+    command: TEXT,
+    commandfor: TEXT,
+    popovertarget: TEXT,
+    popovertargetaction: TEXT,
+  },
   input: {
     type: TEXT,
     name: TEXT,
@@ -111,6 +121,42 @@ const OURS: Readonly<Record<string, string>> = {
 /** The name under which an attribute is written in HTML. */
 export function writtenName(name: string): string {
   return own(OURS, name) ?? name;
+}
+
+/**
+ * The attributes that hold the id of an element, or its ids (HTML Living Standard, 3.2.6.1; WAI-ARIA 1.2, 6.3: ID reference);
+ * and those that hold a name which nothing else on the page has: of `details` that are open one at a time.
+ */
+const REFERRING: ReadonlySet<string> = new Set([
+  'id',
+  'for',
+  'aria-labelledby',
+  'aria-describedby',
+  'aria-controls',
+  'aria-details',
+  'aria-owns',
+  'aria-errormessage',
+  'aria-activedescendant',
+  'commandfor',
+  'popovertarget',
+]);
+
+/** Whether an attribute of an element may name elements of its document, in place of ids that somebody thinks of. */
+export function mayRefer(tag: string, name: string): boolean {
+  return REFERRING.has(name) || (tag === 'details' && name === 'name');
+}
+
+/** How an element is named in an attribute that refers: `#` and its node. What stands there is written as an id that nothing else on the page has. */
+export function referring(node: string): string {
+  return `#${node}`;
+}
+
+/** The nodes that the words of an attribute name; nothing for words that are ids themselves. */
+export function referredIn(words: string): string[] | undefined {
+  const all = words.split(' ');
+  return all.every((each) => each.startsWith('#') && each.length > 1)
+    ? all.map((each) => each.slice(1))
+    : undefined;
 }
 
 /** Those of an element's own that people set all the time; the others are added by name. */
@@ -186,6 +232,7 @@ const ARIA: Readonly<Record<string, readonly string[] | 'number' | null>> = {
 /** Words that other attributes take alone (HTML, at the attribute). */
 const WORDS: Readonly<Record<string, readonly string[]>> = {
   dir: ['ltr', 'rtl', 'auto'],
+  popover: ['auto', 'hint', 'manual'],
   target: ['_self', '_blank', '_parent', '_top'],
   loading: ['lazy', 'eager'],
   decoding: ['sync', 'async', 'auto'],
@@ -197,7 +244,18 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
 const OWN_WORDS: Readonly<Record<string, Readonly<Record<string, readonly string[]>>>> = {
   ol: { type: ['1', 'a', 'A', 'i', 'I'] },
   th: { scope: ['col', 'row', 'colgroup', 'rowgroup'] },
-  button: { type: ['button', 'submit', 'reset'] },
+  button: {
+    type: ['button', 'submit', 'reset'],
+    command: [
+      'show-modal',
+      'close',
+      'request-close',
+      'show-popover',
+      'hide-popover',
+      'toggle-popover',
+    ],
+    popovertargetaction: ['show', 'hide', 'toggle'],
+  },
   form: { method: ['get', 'post'], autocomplete: ['on', 'off'] },
   input: {
     type: [

@@ -12,6 +12,7 @@ export {
 export * from './new-entry';
 export * from './scales';
 export { LOOKS, type Look, type LookName } from './looks';
-export { TRAP } from './ready-sections';
+export { trap } from './trap';
+export { writtenComponent, type WrittenProperty } from './written-component';
 export { pagesBranch, pagesOfList } from './pages-of-list';
 export { DIVIDED_BY, headingBetween, type HeadingBy } from './heading-between';

@@ -14,10 +14,10 @@ import { READY_SECTIONS } from './ready-sections';
 const demo = brackenfold().documents;
 
 function placed(documents: Documents, key: string): { documents: Documents; component: string } {
-  const { branch, styles } = STARTERS.find((each) => each.key === key)!.make(documents);
+  const { branch, styles, components } = STARTERS.find((each) => each.key === key)!.make(documents);
   const component = emptyComponent(`Sections/${key}`);
   const { nodes } = plant(branch, { parent: null, order: 'a0' }, newId);
-  const done = doEdit(documents.with(...styles), {
+  const done = doEdit(documents.with(...styles, ...components), {
     name: 'addComponent',
     args: { component: { ...component, nodes } },
   });

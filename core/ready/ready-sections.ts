@@ -1,5 +1,6 @@
 import { literal, text, type Literal, type Source } from '../model';
 import type { Branch } from './branches';
+import { trap } from './trap';
 import type { ReadyStyles } from './ready-styles';
 
 const address = (href: string): Literal => ({
@@ -9,27 +10,6 @@ const address = (href: string): Literal => ({
 });
 const ANY_PICTURE: Source = { is: 'value', type: 'image', value: null };
 const yes = literal({ type: 'boolean', value: true });
-
-/** A field that nobody sees, nor hears: who fills it in is a robot (common practice, no published source). */
-export const TRAP: Branch = {
-  tag: 'label',
-  name: 'Trap for robots',
-  style: { display: { css: 'none', refs: {} } },
-  children: [
-    { tag: 'span', text: 'Leave this empty' },
-    {
-      tag: 'input',
-      name: 'Left empty',
-      attributes: {
-        type: text('text'),
-        name: text('leave'),
-        trap: yes,
-        autocomplete: text('off'),
-        tabindex: literal({ type: 'number', value: -1 }),
-      },
-    },
-  ],
-};
 
 /** The parts that ready sections are put together from, with the shared styles of a site. */
 class Parts {
@@ -389,7 +369,7 @@ export const READY_SECTIONS: readonly ReadySection[] = [
             },
           ],
         },
-        TRAP,
+        trap(p.on('Out of sight')),
         {
           tag: 'div',
           children: [

@@ -133,6 +133,7 @@ const READY: readonly ReadyStyle[] = [
     name: 'Picture',
     says: { width: '100%', height: 'auto', 'border-radius': '~radius[6px]' },
   },
+  { name: 'Out of sight', says: { display: 'none' } },
   { name: 'Plain list', says: { 'list-style-type': 'none' } },
   {
     name: 'Lead',

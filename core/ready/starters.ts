@@ -1,4 +1,14 @@
-import { newId, own, text, type Documents, type Literal, type StyleDoc } from '../model';
+import {
+  allOf,
+  newId,
+  own,
+  text,
+  type ComponentDoc,
+  type Documents,
+  type Literal,
+  type StyleDoc,
+} from '../model';
+import { BEHAVING, READY_FOLDER } from './behaving';
 import type { Branch } from './branches';
 import { READY_SECTIONS } from './ready-sections';
 import { ReadyStyles } from './ready-styles';
@@ -14,13 +24,15 @@ const address = (href: string): Literal => ({
 export interface Started {
   readonly branch: Branch;
   readonly styles: readonly StyleDoc[];
+  /** The definitions that the site lacks for it. */
+  readonly components: readonly ComponentDoc[];
 }
 
 /** Something the shelf offers to begin from. */
 export interface Starter {
   readonly key: string;
   readonly label: string;
-  readonly folder: 'Ready sections' | 'Elements';
+  readonly folder: 'Ready sections' | 'Elements' | 'Ready that do something';
   /** What else it is called, by people of the trade and in HTML. */
   readonly also: readonly string[];
   readonly make: (documents: Documents, makeId?: () => string) => Started;
@@ -35,7 +47,26 @@ export const STARTERS: readonly Starter[] = [
     also: own(WORDS_FOR, key) ?? [],
     make(documents, makeId = newId) {
       const styles = new ReadyStyles(documents, makeId);
-      return { branch: make(styles), styles: styles.made };
+      return { branch: make(styles), styles: styles.made, components: [] };
+    },
+  })),
+  ...BEHAVING.map(({ key, label, make }): Starter => ({
+    key,
+    label,
+    folder: 'Ready that do something',
+    also: own(WORDS_FOR, key) ?? [],
+    make(documents, makeId = newId) {
+      // The one that was made of it before is placed again.
+      const name = `${READY_FOLDER}/${label}`;
+      const there = allOf(documents, 'component').find((each) => each.name === name);
+      if (there) return { branch: { component: there.id }, styles: [], components: [] };
+      const styles = new ReadyStyles(documents, makeId);
+      const component = make(makeId(), styles);
+      return {
+        branch: { component: component.id },
+        styles: styles.made,
+        components: [component],
+      };
     },
   })),
   element('heading', 'Heading', { tag: 'h2', text: 'Heading' }),
@@ -172,6 +203,6 @@ function element(key: string, label: string, branch: Branch): Starter {
     label,
     folder: 'Elements',
     also: own(WORDS_FOR, key) ?? [],
-    make: () => ({ branch, styles: [] }),
+    make: () => ({ branch, styles: [], components: [] }),
   };
 }

@@ -71,6 +71,8 @@ export interface Scope extends Names {
   readonly depth: number;
   /** The elements of its document to which acts do something, each with the repeats that it stands in. */
   readonly targets: Linked['targets'];
+  /** The document that is written there. */
+  readonly tree: Linked['source'];
   /** The states of instances of its document that are held. */
   readonly held: Holding['instances'];
   /** Whether what a visitor may change is told from what stays: where a page is written that has states. */
@@ -133,6 +135,7 @@ export function rootScope(
     within: { parent: null, node: '', doc: linked.doc },
     depth: 0,
     targets: linked.targets,
+    tree: linked.source,
     held: holding.instances,
     acting,
   };
@@ -191,6 +194,7 @@ export function instanceScope(node: LinkedInstance, scope: Scope, before?: Scope
     within: { parent: scope.within, node: node.id, doc: node.component.doc },
     depth: scope.depth,
     targets: node.component.targets,
+    tree: node.component.source,
     held: NOTHING,
     acting: scope.acting,
   };

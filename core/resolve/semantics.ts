@@ -4,7 +4,9 @@ import {
   BOOLEAN,
   ICON,
   kindOf,
+  mayRefer,
   own,
+  referredIn,
   RICH,
   TEXT,
   writtenName,
@@ -24,10 +26,18 @@ import {
   type Run,
   type Waiting,
 } from '../value';
+import { uniqueIds } from './unique-id';
 import { addSending } from './sent-forms';
 import type { AttributeAt } from './attribute-at';
 import { fitted, headingLevel, TITLE_LEVEL, type Content } from './fragments';
-import type { LinkedElement, LinkedInstance, LinkedText, TagBy, Varied } from './linked';
+import type {
+  LinkedAttribute,
+  LinkedElement,
+  LinkedInstance,
+  LinkedText,
+  TagBy,
+  Varied,
+} from './linked';
 import { lookAt, type CustomAt, type LookAt } from './look-at';
 import type { PartAt, Scope } from './scope';
 import { holds, isYes, testsOf, variedAt, type Test } from './varied';
@@ -131,7 +141,7 @@ export function elementAt(node: LinkedElement, scope: Scope): ElementAt | null {
   let needed = node.tag === 'img' || node.tag === 'video' ? 'src' : undefined;
   for (const attribute of node.attributes) {
     const { name, type } = attribute;
-    const value = variedAt(attribute, type, scope);
+    const value = referredAt(node.tag, attribute, scope) ?? variedAt(attribute, type, scope);
     const required = name === needed;
     if (value instanceof Later) {
       if (required) tests.push({ value, passes: 'there' });
@@ -150,6 +160,14 @@ export function elementAt(node: LinkedElement, scope: Scope): ElementAt | null {
     if (value instanceof Later && value.mayHide) tests.push({ value, passes: 'unhidden' });
   }
   return { attributes, tests, focus: focusOf(node.tag, attributes, scope.data) };
+}
+
+/** The ids that an attribute gives where it names elements; nothing where it says something else. */
+function referredAt(tag: string, attribute: LinkedAttribute, scope: Scope): Result | undefined {
+  const { name, source, byRules } = attribute;
+  if (byRules.length > 0 || source?.is !== 'value' || source.type !== 'text') return undefined;
+  const nodes = source.value !== null && mayRefer(tag, name) ? referredIn(source.value) : undefined;
+  return nodes && uniqueIds(nodes, scope);
 }
 
 /** What an element says of where its picture is cropped, as far as that is known; nothing where no picture of the site says anything. */

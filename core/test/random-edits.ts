@@ -134,7 +134,7 @@ const WIDTHS = ['base', 'base', 'w960', 'w600', 'w900'];
 
 /** A branch that needs no styles of its own. */
 function alone(branch: Branch): Started {
-  return { branch, styles: [] };
+  return { branch, styles: [], components: [] };
 }
 
 /** One edit that was done in a run. */
@@ -749,9 +749,12 @@ class Chooser {
     const { choices, documents, doc, id, step } = this;
     switch (name) {
       case 'place': {
-        const { branch, styles } = this.started();
+        const { branch, styles, components } = this.started();
         const { root, nodes } = plant(branch, this.place(), id);
-        return { name, args: { doc: doc.id, root, nodes, styles: [...styles] } };
+        return {
+          name,
+          args: { doc: doc.id, root, nodes, styles: [...styles], components: [...components] },
+        };
       }
       case 'paste': {
         // From any document to any place of another, with whatever does not fit there.

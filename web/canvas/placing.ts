@@ -33,7 +33,8 @@ export function idOf(placeable: Placeable): string {
 
 /** What a placeable puts into a tree, with the shared styles that the site lacks for it. */
 function startedOf(documents: Documents, placeable: Exclude<Placeable, { is: 'slot' }>): Started {
-  if (placeable.is === 'component') return { branch: { component: placeable.id }, styles: [] };
+  if (placeable.is === 'component')
+    return { branch: { component: placeable.id }, styles: [], components: [] };
   const starter = STARTERS.find(({ key }) => key === placeable.key);
   if (!starter) throw new Error(`There is nothing to begin from named ${placeable.key}.`);
   return starter.make(documents);
@@ -42,9 +43,9 @@ function startedOf(documents: Documents, placeable: Exclude<Placeable, { is: 'sl
 /** Whether a slot lets something in that can be placed: what is told where one chooses what to place in it. */
 export function fitsSlot(documents: Documents, slot: Slot, placeable: Placeable): boolean {
   if (placeable.is === 'slot') return true;
-  const { branch } = startedOf(documents, placeable);
+  const { branch, components } = startedOf(documents, placeable);
   const { root, nodes } = plant(branch, { parent: 'around', order: 'a0' });
-  return slotTakes(documents, slot, nodes, root);
+  return slotTakes(documents.with(...components), slot, nodes, root);
 }
 
 /** A slot after those there are, with a name that none of them has. */
@@ -118,13 +119,19 @@ function placingEdit(
       }
     );
   }
-  const { branch, styles } = startedOf(documents, placeable);
+  const { branch, styles, components } = startedOf(documents, placeable);
   const { root, nodes } = plant(branch, at, newId);
   const filled = withPictures(nodes, placeholderPicture(documents));
   return {
     edit: {
       name: 'place',
-      args: { doc, root, nodes: filled, ...(styles.length > 0 ? { styles: [...styles] } : {}) },
+      args: {
+        doc,
+        root,
+        nodes: filled,
+        ...(styles.length > 0 ? { styles: [...styles] } : {}),
+        ...(components.length > 0 ? { components: [...components] } : {}),
+      },
     },
     node: root,
   };

@@ -5,6 +5,7 @@ import {
   own,
   Place,
   rootOf,
+  ComponentDoc,
   StyleDoc,
   Tree,
   treeDocOf,
@@ -20,7 +21,7 @@ import { documentName, named, nodeName } from '../names';
 /** How many nodes one edit moves or removes. */
 const MOST_AT_ONCE = 500;
 
-/** Puts nodes that belong together into a tree, with the shared styles that were made for them. */
+/** Puts nodes that belong together into a tree, with the shared styles and definitions that were made for them. */
 export const place = defineEdit({
   args: Type.Object(
     {
@@ -28,10 +29,11 @@ export const place = defineEdit({
       root: Id,
       nodes: Tree,
       styles: Type.Optional(Type.Array(StyleDoc, { maxItems: 50 })),
+      components: Type.Optional(Type.Array(ComponentDoc, { maxItems: 10 })),
     },
     exact,
   ),
-  run(documents, { doc, root, nodes, styles = [] }) {
+  run(documents, { doc, root, nodes, styles = [], components = [] }) {
     const tree = treeDocOf(documents, doc);
     if (!tree) return gone('the-document', doc);
     const placed = own(nodes, root);
@@ -39,9 +41,10 @@ export const place = defineEdit({
     if (!own(tree.nodes, placed.place.parent)) return gone('place-to-stand', doc);
     for (const id in nodes)
       if (own(tree.nodes, id)) return refuse(say('node-id-taken'), doc, `/nodes/${id}`);
-    for (const { id } of styles) if (documents.get(id)) return refuse(say('id-taken'), id);
+    const made = [...styles, ...components];
+    for (const { id } of made) if (documents.get(id)) return refuse(say('id-taken'), id);
     return [
-      ...styles.map((style): Change => ({ doc: style.id, path: '', now: style })),
+      ...made.map((each): Change => ({ doc: each.id, path: '', now: each })),
       ...Object.keys(nodes).flatMap((id) => changeTo(documents, doc, ['nodes', id], nodes[id])),
     ];
   },

@@ -9,6 +9,7 @@ import {
   type Ref,
   type TreeNode,
 } from '../tree';
+import { mayRefer, referredIn, referring } from '../attributes';
 import { mapActs } from './in-acts';
 import { mapSource } from './in-sources';
 import {
@@ -33,6 +34,27 @@ const sources: Member<Readonly<Record<string, Source>>, unknown> = (record, on, 
   mapRecord(record, at, (value, where, name) => {
     const now = mapSource(value, on, where);
     return now && [name, now];
+  });
+
+/** The attributes of an element: some name elements of the same tree. */
+const attributes: Member<Readonly<Record<string, Source>>, { readonly tag?: string }> = (
+  record,
+  on,
+  at,
+  { tag = '' },
+) =>
+  mapRecord(record, at, (value, where, name) => {
+    const { node } = on;
+    if (!node || value.is !== 'value' || value.type !== 'text' || !mayRefer(tag, name)) {
+      const now = mapSource(value, on, where);
+      return now && [name, now];
+    }
+    const nodes = referredIn(value.value ?? '');
+    if (!nodes) return [name, value];
+    const now = nodes.flatMap((each) => node(each) ?? []);
+    if (now.length === 0) return undefined;
+    const words = now.map(referring).join(' ');
+    return [name, words === value.value ? value : { ...value, value: words }];
   });
 
 const block: Member<Block, unknown> = (value, on, at) => mapBlock(value, on, at);
@@ -73,7 +95,7 @@ const ELEMENT: Members<Element> = {
   place: plain,
   name: plain,
   tag: plain,
-  attributes: sources,
+  attributes,
   style: block,
   shared,
   theme,

@@ -1,6 +1,6 @@
 import { allOf, docOf, rootOf, type ComponentDoc, type Documents } from '@sormet/core/model';
 import { folderOf, shortName } from '@sormet/core/edit';
-import { STARTERS } from '@sormet/core/ready';
+import { STARTERS, type Starter } from '@sormet/core/ready';
 import type { ShelfPart } from './kept-shelf';
 import type { Placeable } from '../../canvas/placing';
 
@@ -20,7 +20,7 @@ export interface Item {
 
 /** Everything there is to place: ready sections first, then components by folder, elements last. */
 export function itemsOf(documents: Documents, doc: string): Item[] {
-  const starters = (folder: 'Ready sections' | 'Elements'): Item[] =>
+  const starters = (folder: Starter['folder']): Item[] =>
     STARTERS.filter((starter) => starter.folder === folder).map(({ key, label, also }) => ({
       id: key,
       label,
@@ -55,6 +55,7 @@ export function itemsOf(documents: Documents, doc: string): Item[] {
   };
   return [
     ...starters('Ready sections'),
+    ...starters('Ready that do something'),
     ...components,
     ...starters('Elements'),
     ...(docOf(documents, 'component', doc) ? [slot] : []),

@@ -20,9 +20,9 @@ export function useShown(placeable: Placeable): { documents: Documents; built: B
     const starter = STARTERS.find(({ key }) => key === placeable.key);
     if (!starter) return undefined;
     const component = emptyComponent('Sections/Picture');
-    const { branch, styles } = starter.make(documents);
+    const { branch, styles, components } = starter.make(documents);
     const { nodes } = plant(branch, { parent: null, order: 'a0' });
-    const done = doEdit(documents.with(...styles), {
+    const done = doEdit(documents.with(...styles, ...components), {
       name: 'addComponent',
       args: {
         component: { ...component, nodes: withPictures(nodes, placeholderPicture(documents)) },

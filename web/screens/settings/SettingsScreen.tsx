@@ -99,7 +99,10 @@ export function SettingsScreen(): ReactNode {
               }
             />
           </Row>
-          <Row label="messages to" note="mail tells of each to this address; without one, none does">
+          <Row
+            label="messages to"
+            note="mail tells of each to this address; without one, none does"
+          >
             <DraftField
               mono
               label="Address that is told of messages"
