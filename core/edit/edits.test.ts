@@ -94,12 +94,12 @@ const made = {
 describe('placing, moving, removing', () => {
   test('a ready section comes in with ids of its own, and every one of them is sound', () => {
     for (const { make } of STARTERS) {
-      const { branch, styles } = make(start);
+      const { branch, styles, components } = make(start);
       const { root, nodes } = plant(branch, placeAt(home.nodes, 'root', 0), newId);
-      const args = { doc: 'home', root, nodes, styles: [...styles] };
+      const args = { doc: 'home', root, nodes, styles: [...styles], components: [...components] };
       const documents = after(start, { name: 'place', args });
       // Placed once more, it finds the styles it brought.
-      expect(make(documents).styles).toEqual([]);
+      expect(make(documents)).toMatchObject({ styles: [], components: [] });
       const allowed = childrenOf((documents.get('home') as PageDoc).nodes).of('root')[0];
       expect(allowed).toBe(root);
     }

@@ -501,6 +501,15 @@ const REASONS: Partial<Record<Code, (refused: Refused) => boolean>> = {
     );
     return /"is":"(field|property)"/.test(JSON.stringify(inside));
   },
+  'acts-read-around': ({ args, before }) => {
+    const { nodes } = treeDocOf(before, args['doc'] as string)!;
+    return Object.entries(nodes).some(
+      ([id, node]) =>
+        (id === args['node'] || ancestorsOf(nodes, id).includes(args['node'] as string)) &&
+        'whens' in node &&
+        /"is":"(field|property|position|begins|leaf)"/.test(JSON.stringify(node.whens)),
+    );
+  },
   'part-name-taken': ({ args, before }) => {
     const { nodes } = docOf(before, 'component', args['component'] as string)!;
     const name = (args['name'] as string).toLowerCase();

@@ -136,6 +136,7 @@ function liftReads(
       );
       if (path[0] === 'style' || path[0] === 'chosen')
         return refuse(say('declaration-reads-around'));
+      if (path[0] === 'whens') return refuse(say('acts-read-around'));
       if (!row || node.kind === 'repeat') return refuse(say('repeats-by-outside'));
       order = orderBetween(order, null);
       properties[property] = {

@@ -32,6 +32,8 @@ export const CAROUSEL: Behaving = {
       string,
     ];
     const isShown = (repeat: string) => workedOut('n0 == n1', held('now'), numberIn(repeat));
+    const named = (repeat: string) =>
+      workedOut('string(n0) + ": " + n1', numberIn(repeat), ofItem(repeat, 'heading'));
     const button = styled({
       'min-width': '44px',
       'min-height': '44px',
@@ -121,7 +123,7 @@ export const CAROUSEL: Behaving = {
                         name: 'Dot',
                         attributes: {
                           type: text('button'),
-                          'aria-label': ofItem(dots, 'heading'),
+                          'aria-label': named(dots),
                           'aria-disabled': isShown(dots),
                         },
                         style: {
@@ -159,11 +161,7 @@ export const CAROUSEL: Behaving = {
                     attributes: {
                       role: text('group'),
                       'aria-roledescription': text('slide'),
-                      'aria-label': workedOut(
-                        'n0 + " of " + n1',
-                        workedOut('string(n0)', numberIn(slides)),
-                        workedOut('string(n0.size())', held('slides')),
-                      ),
+                      'aria-label': named(slides),
                     },
                     shared: styles.on('Framed'),
                     shown: isShown(slides),

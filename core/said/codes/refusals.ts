@@ -37,6 +37,7 @@ export const REFUSALS = {
   'holds-slot-of-definition': {},
   'reads-more-than-expected': {},
   'declaration-reads-around': {},
+  'acts-read-around': {},
   'repeats-by-outside': {},
   'plain-entry-chosen': {},
   'root-is-placed': {},

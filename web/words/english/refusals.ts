@@ -48,6 +48,8 @@ export const refusals: WordsOf<typeof REFUSALS> = {
   'only-placed-becomes-component': 'An element or an instance can become a component.',
   'holds-slot-of-definition': 'It holds a slot of the definition around; that stays where it is.',
   'reads-more-than-expected': 'It reads more of its surroundings than was expected.',
+  'acts-read-around':
+    'What something in it does when it is pressed reads what stands around it, which a component does not know: take that away first.',
   'declaration-reads-around':
     'One of its declarations reads its surroundings; that cannot be handed in yet.',
   'repeats-by-outside':
