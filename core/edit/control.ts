@@ -31,6 +31,7 @@ import {
   type TreeNode,
   type TypeSpec,
   usualAttributesOf,
+  yesNo,
 } from '../model';
 import { type Control, sourceAt } from '../resolve';
 import { FED, feedableType, keyParts } from '../style';
@@ -367,7 +368,8 @@ export function defaultOf(
     const { whenEmpty: _, ...literal } = held;
     return literal;
   }
-  return emptyLiteral(type);
+  // An attribute that is yes or no is not there where nobody says that it is.
+  return control.of === 'attribute' && type.kind === 'boolean' ? yesNo(false) : emptyLiteral(type);
 }
 
 /** A key for a label: `Heading text` gives `headingText`; a number is put behind one that is taken. */

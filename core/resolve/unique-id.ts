@@ -1,4 +1,12 @@
-import { own, repeatsAround, sameJson, type NodeId, type Tree } from '../model';
+import {
+  own,
+  referredIn,
+  repeatsAround,
+  sameJson,
+  writtenIn,
+  type NodeId,
+  type Tree,
+} from '../model';
 import { Later, type Result } from '../value';
 import type { Scope, Within } from './scope';
 
@@ -32,7 +40,11 @@ export function uniqueIds(nodes: readonly NodeId[], scope: Scope): Result {
 
 /** The way down to an element; of repeats that are known only when a page is written, how deep they stand. */
 function uniqueId(node: NodeId, scope: Scope): (string | number)[] | undefined {
-  if (!own(scope.tree.nodes, node)) return undefined;
+  const target = own(scope.tree.nodes, node);
+  if (!target) return undefined;
+  const typed = target.kind === 'element' ? writtenIn(target.attributes['id'])?.value : undefined;
+  // An id that somebody thought of is the one by which it is found.
+  if (typeof typed === 'string' && typed !== '' && !referredIn(typed)) return [typed];
   const around = repeatsAround(scope.tree, node);
   const rounds = new Set<NodeId>();
   const twins = new Set<NodeId>();

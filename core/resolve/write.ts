@@ -1,4 +1,12 @@
-import { own, type DocId, type EntryDoc, type NodeId, type StateOf, type TypeSpec } from '../model';
+import {
+  own,
+  type DocId,
+  type EntryDoc,
+  type NodeId,
+  type StateOf,
+  type TypeSpec,
+  writtenName,
+} from '../model';
 import {
   Later,
   LaterItem,
@@ -322,11 +330,54 @@ function writeActingElement(
     customs: focus ? [...customs, focus] : customs,
     whens: node.whens.map((when) => ({ when, at: scope })),
     targets: targetsAt(node.id, scope),
-    children: children.steps,
+    children: withoutWhatStays(children.steps, scope.data),
   };
   if (tests.length === 0) parts.add(element);
   else parts.add({ is: 'when', tests, then: [element] });
 }
+
+/**
+ * What stands in an element, with what no visitor and no entry changes as it is written: nothing of it is asked about again. What
+ * may be hidden stays what it is: that is told of an element, not of its words.
+ */
+function withoutWhatStays(steps: readonly Step[], data: Data): Program {
+  const all: Step[] = [];
+  for (const step of steps) {
+    const html = stays(step, data);
+    const last = all.length - 1;
+    const before = all[last];
+    if (html === undefined) all.push(step);
+    else if (typeof before === 'string') all[last] = before + html;
+    else all.push(html);
+  }
+  return all;
+}
+
+/** The HTML of a step that comes to the same on every page, whatever is done there; nothing where it may not. */
+function stays(step: Step, data: Data): string | undefined {
+  if (typeof step === 'string') return step;
+  if (step.is === 'words') return step.html;
+  if (step.is !== 'element') return undefined;
+  const { tags, isVoid, attributes, customs, whens, targets, children } = step;
+  const [inner = '', ...more] = children;
+  const isPlain =
+    tags.length === 1 && tags[0]!.tests.length === 0 && whens.length === 0 && targets.length === 0;
+  if (!isPlain || more.length > 0 || typeof inner !== 'string') return undefined;
+  let open = `<${tags[0]!.tag}`;
+  const className = classStep(step);
+  const style = styleStep(customs, data);
+  if (typeof className !== 'string' || typeof style !== 'string') return undefined;
+  open += className;
+  for (const { name, value } of attributes) {
+    if (value instanceof Later || name === WRONG) return undefined;
+    open += attributeText(name, value, data);
+  }
+  open += `${style}>`;
+  return isVoid ? open : `${open}${inner}</${tags[0]!.tag}>`;
+}
+
+/** Words for what is wrong are a part of the script: a page is asked whether it has any. */
+const WRONG = writtenName('wrong');
 
 /** The states of an instance at a place. */
 function statesAt({ component }: LinkedInstance, scope: Scope): StateAt[] {
@@ -356,7 +407,7 @@ function allOfState(
 }
 
 /** The class attribute: written where every class is known, else made of those that hold for a page. */
-function classStep({ classes }: LookAt): Step {
+function classStep({ classes }: Pick<LookAt, 'classes'>): Step {
   if (classes.every((each) => typeof each === 'string'))
     return classes.length === 0 ? '' : ` class="${classes.join(' ')}"`;
   return { is: 'classes', classes };

@@ -1,9 +1,17 @@
 import type { ReactNode } from 'react';
 import { X } from 'lucide-react';
-import { attributeWords, literal, type Source } from '@sormet/core/model';
-import { useSync } from '../site/SiteProvider';
+import {
+  attributeWords,
+  literal,
+  mayRefer,
+  referredIn,
+  treeDocOf,
+  type Source,
+} from '@sormet/core/model';
+import { useDerived, useSync } from '../site/SiteProvider';
 import { ChoiceCell } from '../parts/ChoiceCell';
 import { DraftField } from '../values/DraftField';
+import { ReferenceCell } from './ReferenceCell';
 import { IconButton } from '../parts/IconButton';
 
 /** The text of an attribute: of those that take certain words one of them, of others whatever is made as they are. */
@@ -30,6 +38,11 @@ export function AttributeCell({
     args: { doc, node, control, source },
   });
   const words = attributeWords(tag, name);
+  const { documents } = useDerived();
+  const tree = treeDocOf(documents, doc);
+  const refers = mayRefer(tag, name);
+  // An id that somebody thought of is written on.
+  const isTyped = !refers || (text !== '' && !referredIn(text));
   return (
     <div className="cell-with-actions">
       {words ? (
@@ -40,11 +53,16 @@ export function AttributeCell({
           onChoose={(word) => sync.edit(edit(literal({ type: 'text', value: word })))}
         />
       ) : (
-        <DraftField
-          label={name}
-          stored={text}
-          edit={(typed) => edit(literal({ type: 'text', value: typed }))}
-        />
+        <>
+          {isTyped ? (
+            <DraftField
+              label={name}
+              stored={text}
+              edit={(typed) => edit(literal({ type: 'text', value: typed }))}
+            />
+          ) : null}
+          {refers && tree ? <ReferenceCell doc={tree} node={node} name={name} text={text} /> : null}
+        </>
       )}
       {usual ? null : (
         <IconButton

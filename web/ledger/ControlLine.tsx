@@ -3,6 +3,7 @@ import { controlPath, type ControlRow } from '@sormet/core/edit';
 import {
   boundIn,
   attributeWords,
+  mayRefer,
   docOf,
   literal,
   newId,
@@ -225,7 +226,9 @@ function ControlValue({
     !property
   ) {
     const isUsual = usualAttributesOf(stored.tag).includes(control.name);
-    if (!isUsual || attributeWords(stored.tag, control.name) !== undefined)
+    const isChosen =
+      attributeWords(stored.tag, control.name) !== undefined || mayRefer(stored.tag, control.name);
+    if (!isUsual || isChosen)
       return (
         <AttributeCell
           doc={doc.id}
