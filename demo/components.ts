@@ -12,7 +12,10 @@ import { booking, keepBench } from './booking';
 import { HOURS } from './content/mender-cards';
 import { hoursList, HOURS_TYPE } from './hours';
 import { contact } from './contact';
+import { menu } from './menu';
 import { questions } from './questions';
+import { sessionSlides } from './session-slides';
+import { shedFinder } from './shed-finder';
 import { number, ofItem, picture, property, toAddress, toPage } from './sources';
 import { styled } from './styled';
 import { component, on } from './written-component';
@@ -99,40 +102,7 @@ const surround = component(
                   'font-weight': '{bold}',
                 }),
               },
-              {
-                tag: 'nav',
-                name: 'Main navigation',
-                attributes: { 'aria-label': text('Main') },
-                children: [
-                  {
-                    tag: 'ul',
-                    shared: on('plain-list'),
-                    style: styled({
-                      display: 'flex',
-                      'flex-wrap': 'wrap',
-                      gap: '{space 1} {space 5}',
-                    }),
-                    children: (
-                      [
-                        ['Sheds', 'page-sheds'],
-                        ['Sessions', 'page-sessions'],
-                        ['Guides', 'page-guides'],
-                        ['About', 'page-about'],
-                      ] as const
-                    ).map(([label, page]) => ({
-                      tag: 'li',
-                      children: [
-                        {
-                          tag: 'a',
-                          attributes: { href: toPage(page) },
-                          text: label,
-                          shared: on('quiet-link'),
-                        },
-                      ],
-                    })),
-                  },
-                ],
-              },
+              { component: 'menu', name: 'Main menu' },
             ],
           },
         ],
@@ -736,6 +706,7 @@ const offered = (made: ComponentDoc): ComponentDoc => ({ ...made, offered: true 
 /** The components of the demo: the surround, sections and fittings. */
 export const components: readonly ComponentDoc[] = [
   surround,
+  menu,
   button,
   shedCard,
   mender,
@@ -752,4 +723,6 @@ export const components: readonly ComponentDoc[] = [
   keepBench,
   offered(questions),
   offered(contact),
+  offered(sessionSlides),
+  offered(shedFinder),
 ];

@@ -158,6 +158,7 @@ export const pages: readonly PageDoc[] = [
         values: { 'row-heading': text('The first three sheds') },
         slots: { cards: [shedCards('home-sheds', 3)] },
       },
+      { component: 'slides' },
       { component: 'quote', theme: 'night' },
       { component: 'join-band' },
     ],
@@ -249,6 +250,7 @@ export const pages: readonly PageDoc[] = [
           },
         ],
       },
+      { component: 'finder' },
       {
         component: 'card-row',
         values: { 'row-heading': text('Every shed, in the order they opened') },

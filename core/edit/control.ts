@@ -32,6 +32,9 @@ import {
   type TypeSpec,
   usualAttributesOf,
   yesNo,
+  mayRefer,
+  referredIn,
+  writtenIn,
 } from '../model';
 import { type Control, sourceAt } from '../resolve';
 import { FED, feedableType, keyParts } from '../style';
@@ -251,7 +254,9 @@ export interface ControlRow {
 }
 
 /** Whether a control holds what it shows itself, so that it can become a property. */
-export function canBeExposed({ source }: ControlRow): boolean {
+export function canBeExposed({ source, control }: ControlRow): boolean {
+  // Which element an attribute names is the definition's own.
+  if (control.of === 'attribute' && namesElements(control.name, source)) return false;
   return source === undefined || source.is === 'value';
 }
 
@@ -265,6 +270,12 @@ const WORDS: Record<string, string> = {
   wrong: 'words when it is wrong',
   trap: 'trap for robots',
 };
+
+/** Whether an attribute names elements of its document, in place of words. */
+function namesElements(name: string, source: Source | undefined): boolean {
+  const words = writtenIn(source)?.value;
+  return mayRefer('details', name) && typeof words === 'string' && !!referredIn(words);
+}
 
 /** What an attribute is called where people see it. */
 export function attributeWord(name: string, tag: string): string {

@@ -1,5 +1,5 @@
 import { brackenfold } from '@sormet/demo';
-import { controlsOf, doEdit, isRefusal, keyFor, type NamedEdit } from '../edit';
+import { canBeExposed, controlsOf, doEdit, isRefusal, keyFor, type NamedEdit } from '../edit';
 import { PageCompiler } from '../compile';
 import {
   docOf,
@@ -222,7 +222,7 @@ test('every control of the demo’s definitions can be exposed, shows the same, 
   const { documents } = brackenfold();
   for (const doc of documents.all('component').slice(0, 6)) {
     const rows = controlsOf(documents, doc).filter(
-      ({ source }) => source === undefined || source.is === 'value',
+      (row) => canBeExposed(row) && (row.source === undefined || row.source.is === 'value'),
     );
     const keys = new Set<string>();
     const orders = ordersFor(rows.length);

@@ -1,6 +1,13 @@
 import { brackenfold } from '@sormet/demo';
 import { parseFragment, serialize } from 'parse5';
-import { text, yesNo, type Documents, type PageDoc, type Source } from '../model';
+import {
+  text,
+  yesNo,
+  type ComponentDoc,
+  type Documents,
+  type PageDoc,
+  type Source,
+} from '../model';
 import { plant } from '../ready';
 import { blockOf } from '../style';
 import { asSeen } from '../test/as-seen';
@@ -476,7 +483,14 @@ describe('what is written', () => {
     const still = Object.entries(intro.nodes).filter(
       ([, node]) => node.kind !== 'instance' || node.component !== 'keep-bench',
     );
-    const bound = documents.with({ ...intro, nodes: { ...Object.fromEntries(still), ...nodes } });
+    const around = documents.get('surround') as ComponentDoc;
+    const quiet = Object.entries(around.nodes).filter(
+      ([, node]) => node.kind !== 'instance' || node.component !== 'menu',
+    );
+    const bound = documents.with(
+      { ...around, nodes: Object.fromEntries(quiet) },
+      { ...intro, nodes: { ...Object.fromEntries(still), ...nodes } },
+    );
     const template = prepare(new Linker().link(bound, 'page-shed'), data);
     expect(template.program.length).toBeGreaterThan(5);
     for (const each of data.entriesOf('shed'))

@@ -141,7 +141,7 @@ describe('where typing goes', () => {
     const target = textTarget(documents, about, elementWith(about, 'a', 'Guides'));
     expect(target).toMatchObject({
       ok: false,
-      offer: { is: 'expose', definition: 'surround' },
+      offer: { is: 'expose', definition: 'menu' },
       why: expect.stringContaining('not exposed') as string,
     });
   });

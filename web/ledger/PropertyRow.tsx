@@ -19,7 +19,7 @@ import {
 } from '@sormet/core/model';
 import { unconnected } from '@sormet/core/edit';
 import type { Known } from '@sormet/core/value';
-import { heldChoices } from './states/held-values';
+import { definitionHeld, heldChoices } from './states/held-values';
 import { HoldCell } from './states/HoldCell';
 import { RefusedMark, useRefused } from '../site/RefusedMark';
 import { useDerived, useSync } from '../site/SiteProvider';
@@ -234,7 +234,8 @@ export function PropertyRow({
       </td>
       <td className="cell shows">
         <span className="shows-row">
-          {made.state && heldChoices(documents, made).length > 0 ? (
+          {made.state &&
+          heldChoices(documents, definitionHeld(documents, doc.id, id), made).length > 0 ? (
             <HoldCell
               doc={doc.id}
               node={id}

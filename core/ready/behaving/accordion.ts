@@ -21,6 +21,7 @@ function accordion(key: string, label: string, isOneAtATime: boolean): Behaving 
           id: `${id}-all`,
           tag: 'div',
           name: label,
+          shared: styles.on('Wide', 'Section room'),
           children: [
             {
               id: `${id}-each`,
@@ -70,5 +71,7 @@ function accordion(key: string, label: string, isOneAtATime: boolean): Behaving 
   };
 }
 
+/** Any of the questions may be open. */
 export const ACCORDION = accordion('ready-accordion', 'Accordion', false);
+/** One that is opened closes the other. */
 export const ACCORDION_ONE = accordion('ready-accordion-one', 'Accordion, one at a time', true);

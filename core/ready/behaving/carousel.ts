@@ -66,7 +66,7 @@ export const CAROUSEL: Behaving = {
         tag: 'section',
         name: 'Carousel',
         attributes: { 'aria-roledescription': text('carousel'), 'aria-label': held('about') },
-        shared: styles.on('Stack'),
+        shared: styles.on('Wide', 'Section room', 'Stack'),
         whens: {
           ...when([{ way: 'left' }, goes('next')], [{ way: 'right' }, goes('before')]),
           'by-itself': {

@@ -35,7 +35,7 @@ export const FILTER: Behaving = {
       {
         tag: 'div',
         name: 'Filter over a list',
-        shared: styles.on('Stack'),
+        shared: styles.on('Wide', 'Section room', 'Stack'),
         children: [
           {
             tag: 'label',

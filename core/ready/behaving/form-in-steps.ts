@@ -53,7 +53,7 @@ export const FORM_IN_STEPS: Behaving = {
           afterwards: held('afterwards'),
           'aria-label': held('about'),
         },
-        shared: styles.on('Stack'),
+        shared: styles.on('Wide', 'Section room', 'Stack'),
         children: [
           {
             tag: 'progress',

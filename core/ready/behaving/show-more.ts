@@ -29,7 +29,7 @@ export const SHOW_MORE: Behaving = {
       {
         tag: 'div',
         name: 'Show more',
-        shared: styles.on('Stack'),
+        shared: styles.on('Wide', 'Section room', 'Stack'),
         children: [
           {
             tag: 'ul',

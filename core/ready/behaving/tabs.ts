@@ -35,7 +35,7 @@ export const TABS: Behaving = {
       {
         tag: 'div',
         name: 'Tabs',
-        shared: styles.on('Stack'),
+        shared: styles.on('Wide', 'Section room', 'Stack'),
         children: [
           {
             id: list,

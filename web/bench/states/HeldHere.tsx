@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react';
-import { docOf, own, treeDocOf, type ComponentDoc } from '@sormet/core/model';
+import { own, treeDocOf, type ComponentDoc } from '@sormet/core/model';
 import { nodeName } from '@sormet/core/edit';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
-import { heldWords, statesBeside } from '../../ledger/states/held-values';
+import { definitionHeld, heldWords, statesBeside } from '../../ledger/states/held-values';
 import { HoldCell } from '../../ledger/states/HoldCell';
 
 /** Which states the canvas of a document holds, with letting go of all; nothing where it holds none. */
@@ -15,10 +15,10 @@ export function HeldHere({ doc }: { doc: string }): ReactNode {
   const tree = treeDocOf(documents, doc);
   const words = all.flatMap(({ node, property, value }) => {
     const instance = node === null ? undefined : own(tree?.nodes ?? {}, node);
-    const of = instance?.kind === 'instance' ? instance.component : node === null ? doc : '';
-    const made = own(docOf(documents, 'component', of)?.properties ?? {}, property);
+    const definition = definitionHeld(documents, doc, node);
+    const made = own(definition?.properties ?? {}, property);
     if (!made) return [];
-    const said = heldWords(documents, made, value);
+    const said = heldWords(documents, definition, made, value);
     return [instance && tree ? `${nodeName(documents, instance, tree)} · ${said}` : said];
   });
   if (words.length === 0) return null;

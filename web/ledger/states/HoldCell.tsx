@@ -6,7 +6,7 @@ import { IconButton } from '../../parts/IconButton';
 import { useDerived } from '../../site/SiteProvider';
 import { benchActions } from '../../store/bench-slice';
 import { useApp, useAppDispatch } from '../../store/store';
-import { heldChoices } from './held-values';
+import { definitionHeld, heldChoices } from './held-values';
 import './states.css';
 
 /** Holds a state on the canvas: of the definition that is looked at, or of one instance. Nothing is stored. */
@@ -30,7 +30,7 @@ export function HoldCell({
   const held = useApp(({ bench }) => bench.held).find(
     (each) => each.doc === doc && each.node === node && each.property === property,
   );
-  const choices = heldChoices(documents, made);
+  const choices = heldChoices(documents, definitionHeld(documents, doc, node), made);
   if (choices.length === 0) return null;
   const hold = (value: (typeof choices)[number]['typed'] | null) =>
     dispatch(benchActions.hold({ doc, node, property, value }));

@@ -57,6 +57,12 @@ function plainOf(documents: Documents, doc: TreeDoc, node: string) {
   return doEdit(documents, { name: 'makePlain', args: { doc: doc.id, node, ids } });
 }
 
+/** What is shown, without the ids that are made of the way down to an element: the way is another. */
+function idsApart(shown: unknown): unknown {
+  const text = JSON.stringify(shown);
+  return JSON.parse(text.replaceAll(/"(id|aria-[a-z]+)":"[\w-]+(\.[\w-]+)+"/g, '"$1":"unique"'));
+}
+
 test('every instance of the demo made plain shows the same, at every width', () => {
   const { documents } = brackenfold();
   let done = 0;
@@ -80,7 +86,7 @@ test('every instance of the demo made plain shows the same, at every width', () 
         continue;
       }
       if (isRefusal(plain)) throw new Error(`${stored.component}: ${saidText(plain.refused)}`);
-      expect(shows(plain.documents, doc.id)).toEqual(before);
+      expect(idsApart(shows(plain.documents, doc.id))).toEqual(idsApart(before));
       done += 1;
     }
   }
