@@ -1,3 +1,4 @@
+import { say } from '../said';
 import { sameJson, type Expression, type Source } from '../model';
 import { checked, dotted } from './check';
 import { readExpression, type Fault } from './read';
@@ -11,6 +12,8 @@ export interface ExpressionName {
   readonly label: string;
   readonly gives: Gives;
   readonly source: Source;
+  /** Whether it is words that a visitor says: nobody knows them when a page is written, so they are put in place and not worked with. */
+  readonly isSaid?: boolean;
 }
 
 /** What typing an expression comes to: a source with its kind, or what is wrong with it. */
@@ -40,6 +43,37 @@ function namesIn(tree: Tree): Tree[] {
   }
 }
 
+/**
+ * The names in an expression whose words are worked with: compared, taken apart, counted. What is put in place as it is, alone or
+ * behind other words, is not, nor is what is asked whether it is there.
+ */
+function workedWith(tree: Tree, isInPlace = true): Tree[] {
+  if (dotted(tree) !== undefined) return isInPlace ? [] : [tree];
+  switch (tree.is) {
+    case 'literal':
+    case 'name':
+      return [];
+    case 'if':
+      return [
+        ...workedWith(tree.test, false),
+        ...workedWith(tree.then, isInPlace),
+        ...workedWith(tree.otherwise, isInPlace),
+      ];
+    case 'binary': {
+      const inner = isInPlace && tree.by === '+';
+      return [...workedWith(tree.left, inner), ...workedWith(tree.right, inner)];
+    }
+    case 'call':
+      return tree.given.flatMap((each) => workedWith(each, tree.name === 'empty'));
+    case 'list':
+      return tree.items.flatMap((each) => workedWith(each, false));
+    case 'member':
+    case 'not':
+    case 'minus':
+      return workedWith(tree.of, false);
+  }
+}
+
 /** Puts other words in the place of parts of a text. */
 function replaced(cel: string, parts: readonly { tree: Tree; by: string }[]): string {
   let made = cel;
@@ -55,6 +89,10 @@ export function typedWith(typed: string, names: readonly ExpressionName[]): Typi
   const byPath = new Map(names.map((each) => [each.path, each]));
   const check = checked(read.tree, (path) => byPath.get(path)?.gives);
   if (!check.ok) return check;
+  const faults = workedWith(read.tree)
+    .filter((tree) => byPath.get(dotted(tree)!)?.isSaid)
+    .map(({ start, end }): Fault => ({ start, end, said: say('said-by-visitors') }));
+  if (faults.length > 0) return { ok: false, faults };
   const kept: Record<string, Source> = {};
   const parts = namesIn(read.tree).map((tree) => {
     const { source } = byPath.get(dotted(tree)!)!;

@@ -1,4 +1,4 @@
-import { docOf, literal, type Source, type TypeSpec } from '../../model';
+import { docOf, literal, text, type Source, type TypeSpec } from '../../model';
 import { build, Linker } from '../../resolve';
 import { asset, component, documentsOf, htmlOf, page, signTokens, TONE } from '../../test';
 import { after } from '../../test/after';
@@ -85,4 +85,19 @@ describe('what nobody can write out has a name where it is wanted', () => {
       faults: [{ said: { code: 'of-another-choice' } }],
     });
   });
+});
+
+test('words that a visitor says are put in place and asked for, and not worked with: nobody knows them when a page is written', () => {
+  const doc = component('card', { id: 'root', tag: 'p' }, { said: text(''), other: text('Ada') });
+  doc.properties['said'] = { ...doc.properties['said']!, state: {} };
+  const names = namesAt(documentsOf(doc), doc, 'root', { kind: 'text' });
+  const faults = (typed: string) => {
+    const typing = typedFor(typed, names, { kind: 'text' });
+    return typing.ok ? [] : typing.faults.map(({ start, end, said }) => [start, end, said.code]);
+  };
+  for (const typed of ['said', '"Hello " + said', 'empty(said) ? other : said'])
+    expect([typed, faults(typed)]).toEqual([typed, []]);
+  expect(faults('said == "Ada" ? "you" : said')).toEqual([[0, 4, 'said-by-visitors']]);
+  expect(faults('other == "Ada" ? other : said')).toEqual([]);
+  expect(faults('string(size(said))')).toEqual([[12, 16, 'said-by-visitors']]);
 });

@@ -102,8 +102,10 @@ export function namesAt(
         );
   };
   if (doc.kind === 'component')
-    for (const [property, { key, label, type }] of inOrder(doc.properties)) {
-      add(key, label, type, { is: 'property', property });
+    for (const [property, { key, label, type, state }] of inOrder(doc.properties)) {
+      const isAdded = add(key, label, type, { is: 'property', property });
+      if (isAdded && state && type.kind === 'text')
+        found.set(key, { ...found.get(key)!, isSaid: true });
       if (type.kind === 'entry' && type.of !== undefined)
         addFields(key, label, type.of, (path) => ({ is: 'property', property, path }), []);
     }

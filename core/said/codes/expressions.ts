@@ -30,5 +30,6 @@ export const EXPRESSIONS = {
   'takes-these': { these: 'list' },
   'takes-anything': {},
   'of-another-choice': {},
+  'said-by-visitors': {},
   'does-not-feed': { gives: 'text', wanted: 'text' },
 } as const;

@@ -37,6 +37,8 @@ export const expressions: WordsOf<typeof EXPRESSIONS> = {
   'takes-several': ({ these }) => `one or more of ${these.join(' and ')}`,
   'takes-these': ({ these }) => these.join(' and '),
   'takes-anything': 'anything',
+  'said-by-visitors':
+    'a visitor says these words: they can be shown, put behind others, and asked whether there are any with empty(…), but not compared or taken apart',
   'of-another-choice':
     'It gives options of another choice. Those that are wanted here begin with “option.”.',
   'does-not-feed': ({ gives, wanted }) => `It gives ${gives}, which cannot become ${wanted}.`,
