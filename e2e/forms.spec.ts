@@ -1,19 +1,9 @@
 import { expect, type Browser, type Page } from '@playwright/test';
 import fc from 'fast-check';
 import { wrongOf, type Field, type FieldType, type Wrong } from '@sormet/core/forms';
-import { ownSite } from './bench';
 import { SITES_PORT } from './addresses';
+import { publishedSite } from './published-site';
 import { test } from './test';
-
-/** A copy of the demo, published. @returns where it is worked on, and where visitors are */
-async function publishedSite(page: Page, name: string): Promise<{ site: string; at: string }> {
-  const site = await ownSite(page, name);
-  await page.goto(`${site}/releases`);
-  await page.getByRole('button', { name: /^Publish/ }).click();
-  const opens = page.getByRole('link', { name: 'Open the published site' });
-  await expect(opens).toBeVisible({ timeout: 60_000 });
-  return { site, at: (await opens.getAttribute('href'))!.replace(/\/$/, '') };
-}
 
 /** Longer than it takes a robot. */
 const A_WHILE = 1700;

@@ -60,7 +60,8 @@ function stateIn(documents: Documents, name: string): Property | undefined {
 }
 
 function stateWords(documents: Documents, property: Property | undefined, at: number): string {
-  const value = property?.state && valuesOfState(property.type, property.state)?.[at];
+  // Of what counts a list there are at least so many.
+  const value = property?.state && valuesOfState(property.type, property.state, at + 1)?.[at];
   if (!property || !value) return 'as it began';
   if (property.type.kind === 'choice') {
     const option = inOrder(property.type.options).find(([id]) => id === value.value);
