@@ -62,10 +62,6 @@ export async function takePictures(address, folder, say) {
     await page.locator('.shelf-picture p', { hasText: 'full size' }).waitFor();
     await take('shelf');
     await page.mouse.move(900, 300);
-    await page.goto('/sites/brackenfold/bench/opening');
-    await page.locator('table[aria-label="Properties of the definition"]').waitFor();
-    await take('bench-definition');
-    await page.keyboard.press('Escape');
     await page.goto('/sites/brackenfold/bench/button');
     await page.getByRole('radio', { name: /^quiet, large/ }).click();
     await page.locator('.outline-row', { hasText: 'Button' }).last().click();
@@ -177,6 +173,33 @@ export async function takePictures(address, folder, say) {
     await page.goto('/sites/brackenfold/releases');
     await page.getByRole('table', { name: 'Pages that would change' }).waitFor();
     await take('releases');
+
+    // What visitors wrote with the form of the demo; nobody types so fast as this, but who has read the page before.
+    const { site } = await (await page.request.get('/api/sites/brackenfold')).json();
+    for (const [name, mail, words] of [
+      [
+        'Marian Oake',
+        'marian@oake.example',
+        'The lid of my kettle has lost its hinge. Can I come on Thursday?',
+      ],
+      ['Jo Tarn', 'jo@tarn.example', 'I can mend lamps, and would like to help at Millgate.'],
+      [
+        'Ines Bell',
+        'ines@bell.example',
+        'Is there a step at the door of Alderhithe?\nMy mother would like to come along.',
+      ],
+    ]) {
+      await page.goto(`${site.address.replace(/\/$/, '')}/about`);
+      await page.getByLabel('Your name').fill(name);
+      await page.getByLabel('Your address for mail').fill(mail);
+      await page.getByLabel('Your words').fill(words);
+      await page.waitForTimeout(1700);
+      await page.getByRole('button', { name: 'Send it' }).click();
+      await page.getByRole('status').waitFor();
+    }
+    await page.goto('/sites/brackenfold/messages');
+    await page.getByRole('button', { name: /Ines Bell/ }).click();
+    await take('messages');
 
     await page.goto('/sites/brackenfold/bench/page-shed?entry=shed-millgate');
     await canvas.locator('main').waitFor();
