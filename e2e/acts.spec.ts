@@ -12,6 +12,7 @@ import { Linker, prepare, type Held } from '@sormet/core/resolve';
 import type { Branch } from '@sormet/core/ready';
 import { documentsOf, loading, means, page as pageDoc } from '@sormet/core/test';
 import { dataOf } from '@sormet/core/value';
+import { bothBodies } from './as-written';
 import { test } from './test';
 
 /**
@@ -66,25 +67,6 @@ async function open(
   await page.goto(`${HOST}/`);
   const template = prepare(new Linker().link(documents, 'home'), dataOf(documents));
   return { held: (held) => template.write(undefined, template.first(undefined), { held }).html };
-}
-
-/** The body of the page as it is, and as it would be if it were written anew. */
-function bothBodies(page: Page, written: string): Promise<readonly string[]> {
-  return page.evaluate((html) => {
-    const other = document.implementation.createHTMLDocument();
-    other.body.innerHTML = html;
-    return [document.body.cloneNode(true) as HTMLElement, other.body].map((root) => {
-      for (const each of root.querySelectorAll('[data-sormet-status]')) each.remove();
-      for (const each of root.querySelectorAll('*')) {
-        each.removeAttribute('data-sormet-states');
-        const all = [...each.attributes].map(({ name, value }) => [name, value] as const);
-        for (const [name] of all) each.removeAttribute(name);
-        for (const [name, value] of all.sort(([a], [b]) => (a < b ? -1 : 1)))
-          each.setAttribute(name, value);
-      }
-      return root.innerHTML;
-    });
-  }, written);
 }
 
 const now =

@@ -34,7 +34,7 @@ test.describe('at the bench', () => {
     await bench.open('page-about');
     await bench.clickOn(bench.canvas.locator('header nav a').first(), 'page', true);
     await expect(bench.sentence).toContainText(
-      'belongs to the definition of Site surround; it is not exposed',
+      'belongs to the definition of Main menu; it is not exposed',
     );
     await expect(bench.canvas.locator('[contenteditable]')).toHaveCount(0);
     // It is exposed from there with one press, and can be written at once.

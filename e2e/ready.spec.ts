@@ -1,10 +1,13 @@
 import { expect, type Browser, type Page } from '@playwright/test';
+import fc from 'fast-check';
 import { PageCompiler } from '@sormet/core/compile';
 import { doEdit, isRefusal } from '@sormet/core/edit';
-import { addressesOf, newId, type Documents } from '@sormet/core/model';
+import { addressesOf, allOf, docOf, newId, placeAt, type Documents } from '@sormet/core/model';
 import { plant, STARTERS } from '@sormet/core/ready';
-import { Linker } from '@sormet/core/resolve';
+import { Linker, prepare, type Held } from '@sormet/core/resolve';
 import { documentsOf, means, page as pageDoc } from '@sormet/core/test';
+import { dataOf, valuesOfState } from '@sormet/core/value';
+import { bothBodies } from './as-written';
 import { seriousFindings } from './axe';
 import { test } from './test';
 
@@ -19,10 +22,12 @@ const empty = documentsOf(
   pageDoc('home', '/', { id: 'all', tag: 'main', children: [{ tag: 'h1', text: 'Ready' }] }),
 );
 
-function placed(key: string): Documents {
-  const { branch, styles, components } = STARTERS.find((each) => each.key === key)!.make(empty);
-  const { root, nodes } = plant(branch, { parent: 'all', order: 'a5' }, newId);
-  const done = doEdit(empty, {
+/** A site with a page on which one of them was placed, behind what stands there. */
+function placed(key: string, on = empty): Documents {
+  const { branch, styles, components } = STARTERS.find((each) => each.key === key)!.make(on);
+  const { nodes: before } = docOf(on, 'page', 'home')!;
+  const { root, nodes } = plant(branch, placeAt(before, 'all', Infinity), newId);
+  const done = doEdit(on, {
     name: 'place',
     args: { doc: 'home', root, nodes, styles: [...styles], components: [...components] },
   });
@@ -30,9 +35,10 @@ function placed(key: string): Documents {
   return done.documents;
 }
 
-async function open(page: Page, key: string): Promise<void> {
-  const documents = placed(key);
-  const compiled = new PageCompiler(documents, means(new Linker())).compile(
+/** A page is opened as visitors get it; in it stands one of them, or what was placed. */
+async function open(page: Page, key: string | Documents, tells = false): Promise<void> {
+  const documents = typeof key === 'string' ? placed(key) : key;
+  const compiled = new PageCompiler(documents, { ...means(new Linker()), tells }).compile(
     addressesOf(documents)[0]!,
   );
   await page.route(`${HOST}/**`, (route) => {
@@ -51,6 +57,64 @@ async function open(page: Page, key: string): Promise<void> {
 async function isFine(page: Page): Promise<void> {
   expect(await seriousFindings(page)).toEqual([]);
 }
+
+/** How many items the states count that count some. */
+const COUNTED = 3;
+
+test('after any presses a page with all of them is what it would be if it were written anew with those states', async ({
+  page,
+}) => {
+  const documents = [
+    'ready-tabs',
+    'ready-carousel',
+    'ready-menu',
+    'ready-loading-button',
+    'ready-show-more',
+    'ready-form-in-steps',
+    'ready-filter',
+  ].reduce((made, key) => placed(key, made), empty);
+  // What the script says that it sets; there is one of each, so a name means one state.
+  await page.addInitScript(() => {
+    const told: Record<string, number> = {};
+    Object.assign(window, { told });
+    window.addEventListener('message', ({ data }: MessageEvent<Record<string, unknown>>) => {
+      if (data['sormet'] === 'set') told[data['name'] as string] = data['to'] as number;
+    });
+  });
+  await open(page, documents, true);
+  const template = prepare(new Linker().link(documents, 'home'), dataOf(documents));
+  const states = new Map(
+    allOf(documents, 'component').flatMap(({ id, properties }) =>
+      Object.entries(properties).map(([property, made]) => [`${id}.${property}`, made] as const),
+    ),
+  );
+  const seen = new Set<string>();
+  const presses = fc.sample(fc.nat(), { numRuns: 60, seed: 7 });
+  for (const which of presses) {
+    await page.evaluate((n) => {
+      const all = [...document.querySelectorAll<HTMLElement>('button[type=button],select')];
+      const inSight = all.filter((each) => each.checkVisibility());
+      const it = inSight[n % inSight.length]!;
+      if (!(it instanceof HTMLSelectElement)) return it.click();
+      it.selectedIndex = n % it.options.length;
+      it.dispatchEvent(new Event('change', { bubbles: true }));
+    }, which);
+    await page.waitForTimeout(5);
+    const told = await page.evaluate(
+      () => (window as never as { told: Record<string, number> }).told,
+    );
+    const held: Held = (_, name) => {
+      const at = told[name];
+      const { type, state } = states.get(name as `${string}.${string}`)!;
+      if (at !== undefined) seen.add(`${name} ${at}`);
+      return at === undefined ? undefined : valuesOfState(type, state!, COUNTED)![at];
+    };
+    const written = template.write(undefined, template.first(undefined), { held }).html;
+    const [is, anew] = await bothBodies(page, written);
+    expect(is).toBe(anew);
+  }
+  expect(seen.size).toBeGreaterThan(12);
+});
 
 test('accordion: Enter and Space open and close; of those that are open one at a time the other closes', async ({
   page,

@@ -116,8 +116,11 @@ async function publishedFile(
   if (!entry) return notFound(response);
   // Where a former path leads may be another tomorrow, the path itself among it: it is asked for again each time
   // (RFC 9111, 4.2.2: without a word, a permanent redirect may be kept for ever).
-  if (entry.redirect !== undefined)
-    return response.set('cache-control', 'no-cache').redirect(308, entry.redirect);
+  if (entry.redirect !== undefined) {
+    // A form that was open when its page moved is sent along.
+    const sent = request.method === 'POST' ? new URL(request.url, 'http://here').search : '';
+    return response.set('cache-control', 'no-cache').redirect(308, entry.redirect + sent);
+  }
   const isPage = entry.mediaType.startsWith('text/html');
   const head = () =>
     response.set({

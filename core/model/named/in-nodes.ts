@@ -44,18 +44,36 @@ const attributes: Member<Readonly<Record<string, Source>>, { readonly tag?: stri
   { tag = '' },
 ) =>
   mapRecord(record, at, (value, where, name) => {
-    const { node } = on;
-    if (!node || value.is !== 'value' || value.type !== 'text' || !mayRefer(tag, name)) {
-      const now = mapSource(value, on, where);
-      return now && [name, now];
-    }
-    const nodes = referredIn(value.value ?? '');
-    if (!nodes) return [name, value];
-    const now = nodes.flatMap((each) => node(each) ?? []);
-    if (now.length === 0) return undefined;
-    const words = now.map(referring).join(' ');
-    return [name, words === value.value ? value : { ...value, value: words }];
+    const now = on.node ? referredNow(tag, name, value, on.node) : value;
+    const there = now && (now === value ? mapSource(value, on, where) : now);
+    return there && [name, there];
   });
+
+/** What an attribute says where what it names is called otherwise; nothing where all of that is gone. */
+function referredNow(
+  tag: string,
+  name: string,
+  value: Source,
+  node: NonNullable<Naming['node']>,
+): Source | undefined {
+  if (value.is !== 'value' || value.type !== 'text' || !mayRefer(tag, name)) return value;
+  const nodes = referredIn(value.value ?? '');
+  if (!nodes) return value;
+  const now = nodes.flatMap((each) => node(each) ?? []);
+  if (now.length === 0) return undefined;
+  const words = now.map(referring).join(' ');
+  return words === value.value ? value : { ...value, value: words };
+}
+
+/** An element whose attributes name other elements in place of those they named; what names none any more is left out. */
+export function mapReferred(element: Element, node: NonNullable<Naming['node']>): Element {
+  const { tag } = element;
+  const now = mapRecord(element.attributes, [], (value, _, name) => {
+    const there = referredNow(tag, name, value, node);
+    return there && [name, there];
+  });
+  return now === element.attributes ? element : { ...element, attributes: now };
+}
 
 const block: Member<Block, unknown> = (value, on, at) => mapBlock(value, on, at);
 

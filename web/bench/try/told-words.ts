@@ -16,7 +16,10 @@ export function toldWordsOf(documents: Documents, told: Told): ToldWords {
   switch (told.is) {
     case 'begun': {
       const on = own(HAPPENING_WORDS, told.on) ?? told.on;
-      return told.words === '' ? { before: on } : { before: on, name: told.words };
+      // What is done as the page opens is done by nothing that somebody pressed.
+      return told.words === '' || told.on === 'begin'
+        ? { before: on }
+        : { before: on, name: told.words };
     }
     case 'set': {
       const property = stateIn(documents, told.name);
@@ -38,8 +41,12 @@ export function toldWordsOf(documents: Documents, told: Told): ToldWords {
       return { before: 'closes something' };
     case 'go':
       return { before: 'goes to', name: told.to };
-    case 'ask':
+    case 'ask': {
+      // A form goes to its own page; where in it it stands is for the server.
+      const [page, form] = told.to.split('?send=');
+      if (told.post && form !== undefined) return { before: 'sends a form of', name: page! };
       return { before: told.post ? 'asks to change something:' : 'asks', name: told.to };
+    }
     case 'answered':
       return { before: 'answered', name: String(told.status) };
     case 'unanswered':

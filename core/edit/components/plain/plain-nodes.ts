@@ -1,9 +1,12 @@
 import {
   childrenOf,
+  mapReferred,
   NONE,
   orderBetween,
   own,
+  repeatsAround,
   rootOf,
+  sameJson,
   sourcesOf,
   treeDocOf,
   type NodeId,
@@ -126,9 +129,29 @@ export class PlainNodes {
       const now = this.given.source(source, round);
       if (now !== source) node = withSourceAt(node, path, now);
     }
+    if (node.kind === 'element') node = mapReferred(node, (each) => this.referred(each, round));
     return node.kind === 'element' || node.kind === 'instance'
       ? plainLook(id, node, this.here, this.given, round)
       : node;
+  }
+
+  /** The new id of an element that an attribute names: of the copy in the same rounds, or of the same item in a list like that one. */
+  private referred(id: NodeId, round: Round): NodeId | undefined {
+    const { component } = this.here;
+    if (!own(component.nodes, id)) return undefined;
+    let way = '';
+    for (const repeat of repeatsAround(component, id).toReversed()) {
+      const { query } = component.nodes[repeat] as RepeatNode;
+      // Others stay repeats.
+      if (!('list' in query.from)) continue;
+      const twin = Object.keys(round.items).find((each) =>
+        sameJson((component.nodes[each] as RepeatNode).query, query),
+      );
+      const item = own(round.items, repeat) ?? (twin === undefined ? undefined : round.items[twin]);
+      if (!item) return undefined;
+      way += `${item.id}/`;
+    }
+    return this.newIdFor(way + id);
   }
 }
 
