@@ -32,15 +32,15 @@ test.describe('at the bench', () => {
   }) => {
     const bench = new BenchHand(page);
     await bench.open('page-about');
-    await bench.clickOn(bench.canvas.locator('header nav a').first(), 'page', true);
+    await bench.clickOn(bench.canvas.locator('header a').first(), 'page', true);
     await expect(bench.sentence).toContainText(
-      'belongs to the definition of Main menu; it is not exposed',
+      'belongs to the definition of Site surround; it is not exposed',
     );
     await expect(bench.canvas.locator('[contenteditable]')).toHaveCount(0);
     // It is exposed from there with one press, and can be written at once.
     await bench.sentence.getByRole('button', { name: 'Expose it' }).click();
     await expect(bench.sentence).toContainText('It is exposed as');
-    await bench.clickOn(bench.canvas.locator('header nav a').first(), 'page', true);
+    await bench.clickOn(bench.canvas.locator('header a').first(), 'page', true);
     await expect(bench.canvas.locator('[contenteditable]')).toHaveCount(1);
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Undo' }).click();
@@ -48,7 +48,7 @@ test.describe('at the bench', () => {
     await expect(page.locator('.pane-definition')).toBeVisible();
     await page.getByRole('button', { name: 'Close the definition' }).click();
     await expect(page.locator('.pane-definition')).toHaveCount(0);
-    await bench.clickOn(bench.canvas.locator('header nav a').first(), 'page', true);
+    await bench.clickOn(bench.canvas.locator('header a').first(), 'page', true);
     await expect(bench.sentence).toContainText('it is not exposed');
   });
 
