@@ -67,7 +67,7 @@ return v.find(x=>x.matches('[aria-selected=true],[aria-current]:not([aria-curren
 O={
 s(e,n,t,c){if(t&&(t.a||'f'in Object(t))){let x=t.a?t.a.split('.').reduce((o,k)=>Object(o)===o&&Object.hasOwn(o,k)?o[k]:null,c.r):C(t.f);
 if(!t.a&&x)x=x.type=='checkbox'?x.checked:x.name&&x.type=='radio'?D.querySelector('[name="'+CSS.escape(x.name)+'"]:checked')?.value??'':x.value;
-const w=x===null||typeof x=='object'?'':''+x;return t.m?void(Object.hasOwn(t.m,w)&&W(e,n,t.m[w])):O.t(e,n,w)}
+const w=x==null||typeof x=='object'?'':''+x;return t.m?void(Object.hasOwn(t.m,w)&&W(e,n,t.m[w])):O.t(e,n,w)}
 if(t&&'v'in Object(t))return O.t(e,n,G(e,t.v));W(e,n,G(e,t))},
 t(e,n,w){const[v,r]=F(e,n);if(v[3]!==w){T('set',{name:n,words:w});v[3]=w;v[0]=+!!w;R.add(r)}},
 d(e,l,_,c){T('action',{});return J(e,G(e,l),c)},

@@ -22,7 +22,7 @@ export type ManifestChanges = ReadonlyMap<string, ReleaseFile | undefined>;
  * The version of how pages are made and of what is noted about them. Pages of a release that another version
  * made are never taken over, since what they note may be less than what they were made from.
  */
-export const COMPILER = 16;
+export const COMPILER = 17;
 
 /** The path of the file that serves an address. */
 export function fileOf(path: string): string {

@@ -90,3 +90,10 @@ function unusedTokensIn(documents: Documents, names: readonly string[]): string[
     .filter(([id, { name }]) => names.includes(name) && !stored.includes(`"${id}"`))
     .map(([, { name }]) => name);
 }
+
+test('mail of the messages of a copy goes to nobody; how long they are kept is copied', () => {
+  const demo = brackenfold().documents;
+  const told = demo.with({ ...demo.site, inbox: { mail: 'client@example.org', days: 90 } });
+  expect(copySite(told, asked).site.inbox).toEqual({ days: 90 });
+  expect(copySite(demo, asked).site.inbox).toBeUndefined();
+});

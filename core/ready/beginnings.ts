@@ -84,13 +84,22 @@ export function beginSite(site: NewSite, beginning: Beginning): Documents {
 /** The documents of a site as another one's, under a name and address of their own: nobody has visited it yet. */
 export function copySite(documents: Documents, { name, slug, language }: NewSite): Documents {
   const begun = [...documents].map((doc): Doc => {
-    if (doc.kind === 'site') return { ...doc, name, slug, language };
+    if (doc.kind === 'site') return copiedSite(doc, { name, slug, language });
     if (doc.kind === 'page') return { ...doc, former: {} };
     if (doc.kind !== 'entry') return doc;
     const { former: _, ...entry } = doc;
     return entry;
   });
   return Documents.from(begun);
+}
+
+/** What is said of a copy: mail of its messages goes to nobody, who was told of those of the other. */
+function copiedSite(
+  { inbox, ...doc }: SiteDoc,
+  named: Pick<SiteDoc, 'name' | 'slug' | 'language'>,
+): SiteDoc {
+  const days = inbox?.days;
+  return { ...doc, ...named, ...(days === undefined ? {} : { inbox: { days } }) };
 }
 
 /**
