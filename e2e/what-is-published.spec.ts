@@ -104,6 +104,12 @@ test('the canvas shows the published body, on every page and for every entry', a
   }
 });
 
+/** What a page does as it opens is left out: a canvas shows the first states. */
+async function withoutBeginning(page: Page, path: string, html: string): Promise<void> {
+  const body = html.replaceAll('[&quot;begin&quot;', '[&quot;never&quot;');
+  await page.route(PREVIEW + path, (route) => route.fulfill({ contentType: 'text/html', body }));
+}
+
 /**
  * The body of a page as its script leaves it before anything happens, not what is done as the page opens: a canvas shows the first
  * states. Of a page without a script as it was sent.
@@ -111,12 +117,7 @@ test('the canvas shows the published body, on every page and for every entry', a
 async function bodyOnceItRuns(page: Page, html: string, path: string): Promise<string> {
   if (!html.includes('<script')) return page.evaluate(bodyIn, html);
   const other = await page.context().newPage();
-  await other.route(PREVIEW + path, (route) =>
-    route.fulfill({
-      contentType: 'text/html',
-      body: html.replaceAll('[&quot;begin&quot;', '[&quot;never&quot;'),
-    }),
-  );
+  await withoutBeginning(other, path, html);
   await other.goto(PREVIEW + path);
   const body = await other.evaluate(() => document.body.innerHTML);
   await other.close();
@@ -159,6 +160,7 @@ test('setting each declaration that the core calls the winner inline changes no 
       address.entry,
     ).root;
     const elements = elementsOf(root);
+    await withoutBeginning(page, address.path, await previewHtml(request, address.path));
     for (const { id, max } of widthsOf(site)) {
       await page.setViewportSize({ width: Math.min(max, 1280), height: 800 });
       await page.goto(PREVIEW + address.path);
