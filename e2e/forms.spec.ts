@@ -93,6 +93,7 @@ test('a visitor writes by keys alone, is told what is wrong in the words of the 
   ]);
   expect(download.suggestedFilename()).toBe('messages.csv');
   await page.getByText('held back 1').click();
+  await expect(rows).toHaveCount(1);
   await expect(rows).toContainText('filled in what nobody sees');
   await page.getByRole('checkbox', { name: 'Choose Robot' }).check();
   await page.getByRole('button', { name: 'remove' }).click();

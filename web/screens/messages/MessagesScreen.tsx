@@ -21,8 +21,8 @@ export function MessagesScreen(): ReactNode {
   const [open, setOpen] = useState<string | null>(null);
   const search = useDeferredValue(find.trim());
   const messages = useMessages(looked, search);
-  const { list, mails, error } = messages;
-  const rows = list?.messages ?? [];
+  const { list, isHere, mails, error } = messages;
+  const rows = (isHere ? list?.messages : undefined) ?? [];
   // What was chosen and is not in sight any more is left alone.
   const ids = rows.flatMap(({ id }) => (chosen.has(id) ? id : []));
   const opened = rows.find(({ id }) => id === open);
@@ -115,7 +115,7 @@ export function MessagesScreen(): ReactNode {
       <Wrong words={error} as="p" />
       {looked === 'mails' ? (
         <MailList mails={mails} />
-      ) : !list ? (
+      ) : !list || !isHere ? (
         <Skeleton active />
       ) : rows.length === 0 ? (
         <p className="quiet">{search === '' ? NONE[looked] : `Nothing holds “${search}”.`}</p>

@@ -14,6 +14,8 @@ export type Looked = ShownMessages | 'mails';
 export interface Messages {
   /** Nothing until it is known. */
   readonly list: MessageList | null;
+  /** Whether what is listed is what is looked at, not what was before. */
+  readonly isHere: boolean;
   readonly mails: readonly Mail[] | null;
   readonly error: string;
   readonly more: () => void;
@@ -25,6 +27,7 @@ export interface Messages {
 export function useMessages(looked: Looked, search: string): Messages {
   const { site } = useSync();
   const [list, setList] = useState<MessageList | null>(null);
+  const [listed, setListed] = useState<Looked | null>(null);
   const [mails, setMails] = useState<readonly Mail[] | null>(null);
   const [error, setError] = useState('');
   const asked = useLatest(`${looked} ${search}`);
@@ -40,6 +43,7 @@ export function useMessages(looked: Looked, search: string): Messages {
       // What was asked before something else was is no answer to that.
       if (asked.current !== here) return;
       setList(next);
+      setListed(looked);
       if (sent) setMails(sent.mails);
       setError('');
     }, failed);
@@ -56,6 +60,7 @@ export function useMessages(looked: Looked, search: string): Messages {
   const done = (act: Promise<void>) => void act.then(load, failed);
   return {
     list,
+    isHere: listed === looked,
     mails,
     error,
     more: () => {
