@@ -47,7 +47,6 @@ function uniqueId(node: NodeId, scope: Scope): (string | number)[] | undefined {
   if (typeof typed === 'string' && typed !== '' && !referredIn(typed)) return [typed];
   const around = repeatsAround(scope.tree, node);
   const rounds = new Set<NodeId>();
-  const twins = new Set<NodeId>();
   for (let at: Within | null = scope.within; at && at.entry !== undefined; at = at.parent)
     rounds.add(at.node);
   for (const repeat of around) {
@@ -58,15 +57,14 @@ function uniqueId(node: NodeId, scope: Scope): (string | number)[] | undefined {
     );
     if (twin === undefined) return undefined;
     rounds.delete(twin);
-    twins.add(twin);
   }
   const parts: (string | number)[] = [node];
   let { depth } = scope;
   for (let at: Within | null = scope.within; at; at = at.parent) {
     if (at.entry === '') depth -= 1;
     // Rounds of repeats that only the attribute stands in are no part of the way.
-    if (at.entry !== undefined && at.doc === scope.tree.id && rounds.has(at.node))
-      if (!around.includes(at.node)) continue;
+    const isRound = at.entry !== undefined && at.doc === scope.tree.id;
+    if (isRound && rounds.has(at.node) && !around.includes(at.node)) continue;
     parts.push(at.entry === undefined ? at.node || at.doc : at.entry === '' ? depth : at.entry);
   }
   return parts.reverse();
